@@ -1,0 +1,71 @@
+/** @type {import('dependency-cruiser').IConfiguration} */
+const outer = '^(app|server|cli|e2e|scripts)/';
+/** Inside core, quantity <- form <- standards <- the rest; job, formats and ops stand on top. */
+const layer = (name, may) => ({
+  name: `core-layer-${name}`,
+  severity: 'error',
+  from: { path: `^core/${name}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: '^core/', pathNot: `^core/(${[name, ...may].join('|')})/` },
+});
+const base = ['quantity', 'form', 'standards'];
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'core-is-pure',
+      comment: 'core knows nothing of interface, store, storage, workers, server, command line or demo data',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { path: `${outer}|^demo/` },
+    },
+    {
+      name: 'core-packages',
+      comment: 'core may use these packages and no others',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'npm-optional', 'npm-peer', 'npm-no-pkg', 'npm-unknown'],
+        pathNot: 'node_modules/(fraction\\.js|ajv|@sinclair/typebox)/',
+      },
+    },
+    {
+      name: 'core-no-node',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    layer('quantity', []),
+    layer('form', ['quantity']),
+    layer('standards', ['quantity', 'form']),
+    ...['evidence', 'gearing', 'cutting', 'pickup', 'gauging', 'fit', 'lathe'].map((n) =>
+      layer(n, [...base, ...(n === 'cutting' ? ['lathe'] : [])]),
+    ),
+    layer('identify', [...base, 'evidence']),
+    {
+      name: 'demo-is-data',
+      severity: 'error',
+      from: { path: '^demo/', pathNot: '\\.test\\.ts$' },
+      to: { path: outer },
+    },
+    {
+      name: 'workers-use-core-only',
+      severity: 'error',
+      from: { path: '^app/workers/.*worker\\.ts$' },
+      to: { path: '^app/', pathNot: '^app/workers/' },
+    },
+    { name: 'server-apart', severity: 'error', from: { path: '^server/' }, to: { path: '^(app|cli)/' } },
+    { name: 'cli-apart', severity: 'error', from: { path: '^cli/' }, to: { path: '^(app|server)/' } },
+    { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.css$|\\?worker$' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.app.json' },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.tsx', '.js', '.mjs', '.cjs', '.json'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      exportsFields: ['exports'],
+    },
+  },
+};

@@ -1,0 +1,234 @@
+import { useMemo } from 'react';
+import { outline } from '../../core/form/outline.ts';
+import type { Quantity } from '../../core/evidence/evidence.ts';
+import { QUANTITY_NAMES } from '../../core/job/entry.ts';
+import { degreesText, FINE, lengthText } from '../../core/quantity/format.ts';
+import { pitchText } from '../../core/quantity/pitch.ts';
+import type { UnitSystem } from '../../core/quantity/units.ts';
+import { pitchMmOf, pitchOf, threadFormOf, threadSizes, type ThreadSpec } from '../../core/standards/thread.ts';
+
+export interface DrawnReading {
+  readonly quantity: Quantity;
+  readonly text: string;
+}
+
+interface Props {
+  readonly thread: ThreadSpec | null;
+  /** The thread is only the likeliest so far. */
+  readonly tentative: boolean;
+  readonly side: 'external' | 'internal';
+  readonly readings: readonly DrawnReading[];
+  readonly system: UnitSystem;
+  /** Touching a place arms its reading; without it the drawing only shows. */
+  readonly onTouch?: (q: Quantity) => void;
+  readonly armed?: Quantity | null;
+}
+
+const W = 640;
+const H = 300;
+const PITCHES = 4;
+const LEFT = 150;
+const RIGHT = 150;
+const SHAPE_W = W - LEFT - RIGHT;
+
+/**
+ * The thread in axial section, true to the proportion of its form; the body is broken off towards the axis. The places
+ * where readings are taken are the dimensions themselves.
+ */
+export function ThreadDrawing({ thread, tentative, side, readings, system, onTouch, armed = null }: Props) {
+  const shape = useMemo(() => (thread ? shapeOf(thread, side) : null), [thread, side]);
+  const read = (q: Quantity): string | null => {
+    const all = readings.filter((r) => r.quantity === q);
+    return all.length === 0 ? null : all.map((r) => r.text).join(' \u00b7 ');
+  };
+  const dims = thread ? numbersOf(thread, side, system) : {};
+  const crestY = 70;
+  const scale = shape ? SHAPE_W / shape.width : 1;
+  const depthPx = shape ? shape.depth * scale : 70;
+  const rootY = crestY + depthPx;
+  const external = side === 'external';
+  const metal = shape
+    ? `${shape.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${(LEFT + x * scale).toFixed(2)} ${(crestY + y * scale).toFixed(2)}`).join(' ')} `
+    : unknownLine(crestY, rootY);
+  const closed = external
+    ? `${metal} L${LEFT + SHAPE_W} ${H - 30} L${LEFT} ${H - 30} Z`
+    : `${metal} L${LEFT + SHAPE_W} 16 L${LEFT} 16 Z`;
+  const outerLabel = { q: 'majorDiameter' as const, x: 4, y: external ? crestY : crestY };
+  const places: { q: Quantity; x: number; y: number; w: number; known: string | undefined }[] = [
+    { ...outerLabel, y: crestY - 24, w: LEFT - 14, known: dims.majorDiameter },
+    { q: 'minorDiameter', x: 4, y: Math.max(rootY - 24, crestY + 34), w: LEFT - 14, known: dims.minorDiameter },
+    { q: 'crestCount', x: LEFT + SHAPE_W / 2 - 75, y: 4, w: 150, known: dims.crestCount },
+    { q: 'flankAngle', x: W - RIGHT + 10, y: crestY - 24, w: RIGHT - 14, known: dims.flankAngle },
+    { q: 'depth', x: W - RIGHT + 10, y: Math.max(rootY - 24, crestY + 34), w: RIGHT - 14, known: dims.depth },
+  ];
+  return (
+    <figure className="relative rounded-lg border border-line bg-inset">
+      <div className="relative mx-auto w-full" style={{ aspectRatio: `${W} / ${H}`, maxWidth: 860 }}>
+        <svg
+          viewBox={`0 0 ${W} ${H}`}
+          className="absolute inset-0 h-full w-full"
+          role="img"
+          aria-label={
+            thread
+              ? `Section of ${thread.designation}${tentative ? ', likeliest so far' : ''}`
+              : 'Section of a thread not yet known'
+          }
+        >
+          <defs>
+            <pattern id="hatch" width="7" height="7" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
+              <path d="M0 0V7" stroke="var(--line)" strokeWidth="1.6" />
+            </pattern>
+          </defs>
+          <path d={closed} fill="url(#hatch)" stroke="none" />
+          <path
+            d={metal}
+            fill="none"
+            stroke="var(--blue)"
+            strokeWidth="2.6"
+            strokeLinejoin="round"
+            strokeDasharray={thread && !tentative ? undefined : '7 5'}
+          />
+          {external && <path d={breakLine(H - 30)} fill="none" stroke="var(--ink2)" strokeWidth="1.3" />}
+          {!external && <path d={breakLine(16)} fill="none" stroke="var(--ink2)" strokeWidth="1.3" />}
+          <g stroke="var(--ink2)" strokeWidth="1.1">
+            <path d={`M${LEFT - 12} ${external ? crestY : crestY}H${LEFT - 2}`} />
+            <path d={`M${LEFT - 12} ${rootY}H${LEFT - 2}`} />
+            <path d={`M${LEFT + SHAPE_W + 2} ${crestY}h12M${LEFT + SHAPE_W + 2} ${rootY}h12`} />
+            <path
+              d={`M${LEFT + SHAPE_W / 2 - SHAPE_W / PITCHES / 2} 56V${crestY - 4}M${LEFT + SHAPE_W / 2 + SHAPE_W / PITCHES / 2} 56V${crestY - 4}M${LEFT + SHAPE_W / 2 - SHAPE_W / PITCHES / 2} 60h${SHAPE_W / PITCHES}`}
+              fill="none"
+            />
+          </g>
+          <path
+            d={`M${LEFT} ${external ? H - 10 : H - 24}H${LEFT + SHAPE_W}`}
+            stroke="var(--ink2)"
+            strokeWidth="1.2"
+            strokeDasharray="14 4 3 4"
+          />
+          {thread === null && (
+            <text x={LEFT + SHAPE_W / 2} y={(H + rootY) / 2} textAnchor="middle" fontSize="15" fill="var(--ink2)">
+              not known yet
+            </text>
+          )}
+        </svg>
+        {places.map((p) => (
+          <Place
+            key={p.q}
+            {...p}
+            side={side}
+            taken={read(p.q)}
+            armed={armed === p.q}
+            tentative={tentative}
+            {...(onTouch ? { onTouch } : {})}
+          />
+        ))}
+      </div>
+      <figcaption className="px-3 pb-2 text-sm text-ink2">
+        {thread
+          ? `${thread.designation}${tentative ? ' (likeliest so far)' : ''}: form true to proportion, body broken off.`
+          : 'Touch a dimension to give its reading.'}
+      </figcaption>
+    </figure>
+  );
+}
+
+interface PlaceProps {
+  readonly q: Quantity;
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly side: 'external' | 'internal';
+  readonly known: string | undefined;
+  readonly taken: string | null;
+  readonly armed: boolean;
+  readonly tentative: boolean;
+  readonly onTouch?: (q: Quantity) => void;
+}
+
+function Place({ q, x, y, w, side, known, taken, armed, tentative, onTouch }: PlaceProps) {
+  const style = { left: `${(x / W) * 100}%`, top: `${(y / H) * 100}%`, width: `${(w / W) * 100}%` };
+  const name = SHORT[q]?.[side] ?? QUANTITY_NAMES[q][side];
+  const body = (
+    <>
+      <span className="block truncate text-xs text-ink2">{name}</span>
+      <span className="num block truncate text-base font-semibold">
+        {taken ?? (known ? `${tentative ? '\u2248 ' : ''}${known}` : '?')}
+      </span>
+    </>
+  );
+  const cls = `absolute block rounded-md border px-2 py-0.5 text-left leading-tight ${armed ? 'border-blue bg-bluesoft' : taken ? 'border-line bg-panel' : 'border-dashed border-ink2 bg-panel'}`;
+  if (!onTouch) {
+    return (
+      <div className={cls} style={style}>
+        {body}
+      </div>
+    );
+  }
+  return (
+    <button
+      type="button"
+      className={`${cls} min-h-12`}
+      style={style}
+      aria-pressed={armed}
+      aria-label={`${QUANTITY_NAMES[q][side]}: ${taken ?? 'not read'}. Give a reading`}
+      onClick={() => onTouch(q)}
+    >
+      {body}
+    </button>
+  );
+}
+
+const SHORT: Partial<Record<Quantity, { external: string; internal: string }>> = {
+  majorDiameter: { external: 'Outside dia.', internal: 'Root dia.' },
+  minorDiameter: { external: 'Root dia.', internal: 'Bore' },
+  crestCount: { external: 'Pitch', internal: 'Pitch' },
+  flankAngle: { external: 'Angle', internal: 'Angle' },
+  depth: { external: 'Depth', internal: 'Depth' },
+};
+
+function shapeOf(thread: ThreadSpec, side: 'external' | 'internal') {
+  const form = threadFormOf(thread);
+  const p = pitchMmOf(thread);
+  const straight = { ...form, taper: 0 };
+  const pts = outline(straight, side, p, 0, PITCHES);
+  const top = Math.max(...pts.map((q) => q.y));
+  const bottom = Math.min(...pts.map((q) => q.y));
+  return { points: pts.map((q) => [q.x, top - q.y] as const), width: PITCHES * p, depth: top - bottom };
+}
+
+function numbersOf(
+  thread: ThreadSpec,
+  side: 'external' | 'internal',
+  system: UnitSystem,
+): Partial<Record<Quantity, string>> {
+  const form = threadFormOf(thread);
+  const s = threadSizes(thread);
+  const len = (mm: number): string => lengthText(mm, system, FINE);
+  return {
+    majorDiameter: len(side === 'external' ? s.majorMm : s.majorInternalMm),
+    minorDiameter: len(side === 'external' ? s.minorExternalMm : s.minorInternalMm),
+    crestCount: pitchText(pitchOf(thread), system),
+    flankAngle:
+      form.leadingFlankDeg === form.trailingFlankDeg
+        ? degreesText(2 * form.leadingFlankDeg)
+        : `${form.leadingFlankDeg}\u00b0 / ${form.trailingFlankDeg}\u00b0`,
+    depth: len(side === 'external' ? (s.majorMm - s.minorExternalMm) / 2 : (s.majorInternalMm - s.minorInternalMm) / 2),
+  };
+}
+
+/** A plain zigzag where nothing is known: no promise about the form. */
+function unknownLine(crestY: number, rootY: number): string {
+  const step = SHAPE_W / PITCHES / 2;
+  return Array.from(
+    { length: 2 * PITCHES + 1 },
+    (_, i) => `${i === 0 ? 'M' : 'L'}${LEFT + i * step} ${i % 2 === 0 ? rootY : crestY}`,
+  ).join(' ');
+}
+
+function breakLine(y: number): string {
+  const n = 12;
+  return Array.from(
+    { length: n + 1 },
+    (_, i) => `${i === 0 ? 'M' : 'L'}${LEFT + (i * SHAPE_W) / n} ${y + (i % 2 === 0 ? -3 : 3)}`,
+  ).join(' ');
+}

@@ -1,0 +1,327 @@
+import { Plus } from 'lucide-react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { newLathe, parseGears } from '../../core/lathe/create.ts';
+import type { Lathe } from '../../core/lathe/schema.ts';
+import { bad, good, type Outcome } from '../../core/quantity/outcome.ts';
+import { pitchText } from '../../core/quantity/pitch.ts';
+import { exact, numberOf, rationalOf, textOf } from '../../core/quantity/rational.ts';
+import { editShop, useShop, useSystem } from '../store/store.ts';
+import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
+import { PitchField, TextField, TypedField } from '../ui/fields.tsx';
+import { Page } from './Page.tsx';
+
+export function Lathes() {
+  const shop = useShop();
+  const system = useSystem();
+  const navigate = useNavigate();
+  const add = (): void => {
+    const id = crypto.randomUUID().slice(0, 8);
+    editShop('add a lathe', (d) => void d.lathes.push(newLathe(id)));
+    void navigate(`/lathes/${id}`);
+  };
+  return (
+    <Page
+      title="Lathes"
+      lead="What each lathe has: leadscrew, gears, dials. Measured once, used by every job."
+      actions={
+        <Button tone="main" onClick={add}>
+          <Plus aria-hidden size={18} /> Add a lathe
+        </Button>
+      }
+    >
+      {shop.lathes.length === 0 && (
+        <Panel>
+          <p>No lathe yet. Add one: its leadscrew pitch and the gears in the drawer are enough to begin.</p>
+        </Panel>
+      )}
+      <ul className="grid gap-2">
+        {shop.lathes.map((l) => (
+          <li key={l.id}>
+            <Link
+              to={`/lathes/${l.id}`}
+              className="grid gap-1 rounded-lg border border-line bg-panel p-4 hover:bg-inset md:grid-cols-[1fr_1fr_1fr]"
+            >
+              <span className="text-lg font-semibold">{l.name}</span>
+              <span className="num self-center">leadscrew {pitchText(exact(l.leadscrew), l.leadscrewSystem)}</span>
+              <span className="self-center text-ink2">
+                {l.drive === 'electronic'
+                  ? 'electronic leadscrew'
+                  : `${l.gears.length} gears, ${l.gearbox.length > 1 ? `${l.gearbox.length} gearbox ratios` : 'no gearbox'}`}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <p className="text-sm text-ink2">
+        Showing {system === 'mm' ? 'millimetres' : 'inches'}; each lathe&rsquo;s dials keep their own system.
+      </p>
+    </Page>
+  );
+}
+
+export function LathePage() {
+  const { latheId = '' } = useParams();
+  const shop = useShop();
+  const navigate = useNavigate();
+  const lathe = shop.lathes.find((l) => l.id === latheId);
+  if (!lathe) return <Navigate to="/lathes" replace />;
+  const edit = (label: string, change: (l: Lathe) => void): void =>
+    editShop(label, (d) => {
+      const l = d.lathes.find((x) => x.id === latheId);
+      if (l) change(l);
+    });
+  return (
+    <Page
+      title={lathe.name}
+      lead="Every change is kept at once and can be undone. Jobs that rest on this lathe say so."
+      actions={
+        <>
+          <Button onClick={() => void navigate('/lathes')}>All lathes</Button>
+          <Button
+            tone="stop"
+            onClick={() => {
+              editShop(`remove ${lathe.name}`, (d) => void (d.lathes = d.lathes.filter((l) => l.id !== latheId)));
+              void navigate('/lathes');
+            }}
+          >
+            Remove this lathe
+          </Button>
+        </>
+      }
+    >
+      <div className="grid gap-4 md:grid-cols-2">
+        <Panel title="The lathe">
+          <div className="grid gap-3">
+            <TextField
+              label="Name"
+              value={lathe.name}
+              onCommit={(t) => t.trim() && edit('rename the lathe', (l) => void (l.name = t.trim()))}
+            />
+            <Choice
+              label="What drives the carriage"
+              value={lathe.drive}
+              options={[
+                { value: 'gears', label: 'Change gears' },
+                { value: 'electronic', label: 'Electronic leadscrew' },
+              ]}
+              onChange={(v) => edit('change the drive', (l) => void (l.drive = v))}
+            />
+            <PitchField
+              label="Leadscrew pitch"
+              pitch={lathe.leadscrew}
+              system={lathe.leadscrewSystem}
+              onCommit={(exactMm, system) =>
+                edit('change the leadscrew', (l) => {
+                  l.leadscrew = exactMm;
+                  l.leadscrewSystem = system;
+                })
+              }
+            />
+            <TypedField
+              label="Spindle speeds, rev/min"
+              shown={lathe.speeds.join(' ')}
+              parse={parseSpeeds}
+              onCommit={(v) => edit('change the speeds', (l) => void (l.speeds = v))}
+            />
+            <Choice
+              label="The chuck"
+              value={lathe.screwedChuck ? 'screwed' : 'fixed'}
+              options={[
+                { value: 'screwed', label: 'screws on' },
+                { value: 'fixed', label: 'is held on (cam, flange, key)' },
+              ]}
+              onChange={(v) => edit('change the chuck', (l) => void (l.screwedChuck = v === 'screwed'))}
+            />
+          </div>
+        </Panel>
+        <Panel title="Gears">
+          <div className="grid gap-3">
+            <TypedField
+              label="Change gears owned (teeth; one owned twice is listed twice)"
+              shown={lathe.gears.join(' ')}
+              parse={(t) => parseGears(t)}
+              onCommit={(v) => edit('change the gears', (l) => void (l.gears = v))}
+              onClear={() => edit('clear the gears', (l) => void (l.gears = []))}
+              hint="20 25 30, or a run: 20-65 by 5"
+            />
+            <TypedField
+              label="Fixed ratio, spindle to stud"
+              shown={lathe.fixedRatio}
+              parse={(t) => parseRatio(t, 'fixed ratio')}
+              onCommit={(v) => edit('change the fixed ratio', (l) => void (l.fixedRatio = v))}
+              hint="1 when the stud turns as the spindle does; 1/2 when it turns half as fast"
+            />
+            <TypedField
+              label="Gearbox (lever=ratio, leadscrew turns per input turn)"
+              shown={lathe.gearbox.map((g) => (g.name ? `${g.name}=${g.ratio}` : g.ratio)).join(' ')}
+              parse={parseGearbox}
+              onCommit={(v) => edit('change the gearbox', (l) => void (l.gearbox = v))}
+              hint="1 when there is none; A=1 B=1/2 C=3/4"
+            />
+          </div>
+        </Panel>
+        <SlidePanel
+          title="Cross slide"
+          dial={lathe.crossSlide}
+          onChange={(c) => edit('change the cross slide', (l) => void Object.assign(l.crossSlide, c))}
+        />
+        <div className="grid gap-4">
+          <SlidePanel
+            title="Top slide"
+            dial={lathe.topSlide}
+            onChange={(c) => edit('change the top slide', (l) => void Object.assign(l.topSlide, c))}
+          >
+            <Choice
+              label="Its angle scale reads 0"
+              value={lathe.slideScaleZero}
+              options={[
+                { value: 'cross-slide', label: 'in line with the cross slide' },
+                { value: 'bed', label: 'along the bed' },
+              ]}
+              onChange={(v) => edit('change the scale zero', (l) => void (l.slideScaleZero = v))}
+            />
+          </SlidePanel>
+        </div>
+        <Panel title="Chasing dial">
+          <div className="grid gap-3">
+            <Choice
+              label="This lathe has"
+              value={lathe.dial ? 'dial' : 'none'}
+              options={[
+                { value: 'dial', label: 'a chasing dial' },
+                { value: 'none', label: 'none' },
+              ]}
+              onChange={(v) =>
+                edit('change the chasing dial', (l) => void (l.dial = v === 'dial' ? { teeth: 16, marks: 8 } : null))
+              }
+            />
+            {lathe.dial && (
+              <>
+                <TypedField
+                  label="Teeth of the dial gear"
+                  shown={String(lathe.dial.teeth)}
+                  parse={whole('teeth', 8, 400)}
+                  onCommit={(v) =>
+                    edit('change the dial gear', (l) => void (l.dial = { teeth: v, marks: l.dial?.marks ?? 8 }))
+                  }
+                />
+                <TypedField
+                  label="Marks on the dial"
+                  shown={String(lathe.dial.marks)}
+                  parse={whole('marks', 1, 64)}
+                  onCommit={(v) =>
+                    edit('change the dial marks', (l) => void (l.dial = { teeth: l.dial?.teeth ?? 16, marks: v }))
+                  }
+                />
+              </>
+            )}
+          </div>
+        </Panel>
+        <Panel title="Note">
+          <TextField
+            label="Anything to remember"
+            lines={4}
+            value={lathe.note}
+            onCommit={(t) => edit('change the note', (l) => void (l.note = t))}
+          />
+          <div className="mt-3">
+            <Note tone="caution">
+              Isolate at the plug before hands go near gears, belts or pulleys; cover back on before power.
+            </Note>
+          </div>
+        </Panel>
+      </div>
+    </Page>
+  );
+}
+
+function SlidePanel({
+  title,
+  dial,
+  onChange,
+  children,
+}: {
+  readonly title: string;
+  readonly dial: Lathe['crossSlide'];
+  readonly onChange: (change: Partial<Lathe['crossSlide']>) => void;
+  readonly children?: React.ReactNode;
+}) {
+  return (
+    <Panel title={title}>
+      <div className="grid gap-3">
+        <Choice
+          label="Dial is in"
+          value={dial.unit}
+          options={[
+            { value: 'mm', label: 'millimetres' },
+            { value: 'in', label: 'inches' },
+          ]}
+          onChange={(v) => onChange({ unit: v })}
+        />
+        <TypedField
+          label={`One division reads, ${dial.unit}`}
+          shown={String(dial.division)}
+          parse={decimal}
+          onCommit={(v) => onChange({ division: v })}
+        />
+        <TypedField
+          label="Divisions in one turn"
+          shown={String(dial.perTurn)}
+          parse={whole('divisions', 4, 1000)}
+          onCommit={(v) => onChange({ perTurn: v })}
+        />
+        <Choice
+          label="The dial shows"
+          value={dial.reads}
+          options={[
+            { value: 'radius', label: 'how far the slide moves' },
+            { value: 'diameter', label: 'change of diameter' },
+          ]}
+          onChange={(v) => onChange({ reads: v })}
+        />
+        {children}
+      </div>
+    </Panel>
+  );
+}
+
+const whole =
+  (field: string, min: number, max: number) =>
+  (t: string): Outcome<number> => {
+    const v = Number(t.trim());
+    return Number.isInteger(v) && v >= min && v <= max
+      ? good(v)
+      : bad(field, `A whole number from ${min} to ${max} is needed.`, String(min));
+  };
+
+function decimal(t: string): Outcome<number> {
+  const r = rationalOf(t.trim().replace(',', '.').replace(/^\./, '0.'));
+  const v = r ? numberOf(r) : NaN;
+  return v > 0 && v < 10 ? good(v) : bad('division', 'A division is a small length.', '0.02, or .001');
+}
+
+function parseRatio(t: string, field: string): Outcome<string> {
+  const r = rationalOf(t.trim().replace(',', '.'));
+  return r && r.s > 0n ? good(textOf(r)) : bad(field, `"${t.trim()}" is not a ratio.`, '1, 1/2 or 24/48');
+}
+
+function parseSpeeds(t: string): Outcome<number[]> {
+  const list = t
+    .split(/[\s,;]+/)
+    .filter(Boolean)
+    .map(Number);
+  return list.every((v) => v > 0 && v <= 10_000)
+    ? good(list.sort((a, b) => a - b))
+    : bad('speeds', 'Speeds are numbers greater than zero.', '40 65 110 180');
+}
+
+function parseGearbox(t: string): Outcome<{ name: string; ratio: string }[]> {
+  const out: { name: string; ratio: string }[] = [];
+  for (const part of t.trim().split(/[\s;]+/)) {
+    const [left = '', right] = part.split('=');
+    const ratio = parseRatio(right ?? left, 'gearbox');
+    if (!ratio.ok) return ratio;
+    out.push({ name: right === undefined ? '' : left, ratio: ratio.value });
+  }
+  return out.length > 0 ? good(out) : bad('gearbox', 'At least one ratio is needed.', '1 when there is no gearbox');
+}

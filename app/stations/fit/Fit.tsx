@@ -1,0 +1,163 @@
+import { checkReady, fitPlan } from '../../../core/fit/fit.ts';
+import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
+import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
+import { leadAngleDeg } from '../../../core/form/sizes.ts';
+import { leadMmOf, threadSizes } from '../../../core/standards/thread.ts';
+import { plain, type Step } from '../../../core/quantity/working.ts';
+import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
+import { StationFrame } from '../../shell/StationFrame.tsx';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { editJob, useSystem } from '../../store/store.ts';
+import { Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { useWorking } from '../../ui/Working.tsx';
+
+export function Fit() {
+  const { job } = useJobView();
+  const system = useSystem();
+  const { show } = useWorking();
+  const thread = threadOfJob(job);
+  const plan = fitOfJob(job);
+  if (!thread || !plan)
+    return (
+      <StationFrame station="fit" lead="What to turn or bore, and how deep to cut." canSettle={false}>
+        {null}
+      </StationFrame>
+    );
+  const external = plan.make === 'external';
+  const sizes = threadSizes(thread);
+  const full = fitPlan(thread, { ...job.fit, make: job.intake.make, tipFlatMm: null });
+  const other = system === 'mm' ? 'in' : 'mm';
+  const ready = job.fit.readyMm === null ? null : checkReady(plan, thread, job.fit.readyMm);
+  const stepOf = (i: number): readonly Step[] => plan.working.slice(i, i + 1);
+  const lead = leadMmOf(thread);
+  const rootLead = leadAngleDeg(lead, Math.max(0.1, external ? plan.rootDiameterMm : sizes.minorInternalMm));
+  const reliefSteps: Step[] = [
+    {
+      name: 'Lead angle at the minor diameter',
+      symbol: '\u03bb',
+      formula: 'atan(L / (\u03c0 d))',
+      values: `atan(${plain(lead)} / (\u03c0 \u00d7 ${plain(external ? plan.rootDiameterMm : sizes.minorInternalMm)}))`,
+      result: rootLead,
+      unit: 'deg',
+      source: 'geometry of the helix; the steepest place sets the side relief',
+    },
+  ];
+  return (
+    <StationFrame
+      station="fit"
+      lead={
+        external
+          ? 'What to turn the blank to, and how deep to cut.'
+          : 'What to bore to, and how deep to cut. The bore is the nut\u2019s own minor diameter.'
+      }
+    >
+      <ThreadDrawing thread={thread} tentative={false} side={plan.make} readings={[]} system={system} />
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
+        <Figure
+          label={external ? 'Turn the blank to' : 'Bore to'}
+          value={lengthText(plan.startDiameterMm, system)}
+          other={lengthText(plan.startDiameterMm, other)}
+          onShow={() => show(external ? 'Blank diameter' : 'Bore', stepOf(0))}
+        />
+        <Figure
+          label="Depth to cut"
+          value={lengthText(plan.depthMm, system, FINE)}
+          other={lengthText(plan.depthMm, other, FINE)}
+          onShow={() => show('Depth to cut', stepOf(2))}
+        />
+        <Figure
+          label="Pitch diameter to reach"
+          value={lengthText(plan.pitchDiameterMm, system, FINE)}
+          other={lengthText(plan.pitchDiameterMm, other, FINE)}
+          onShow={() => show('Pitch diameter', stepOf(1))}
+        />
+        <Figure
+          label={external ? 'Root it leaves' : 'Root of the nut'}
+          value={lengthText(plan.rootDiameterMm, system)}
+          other={lengthText(plan.rootDiameterMm, other)}
+        />
+      </div>
+      <div className="grid gap-4 md:grid-cols-2">
+        <Panel title="The fit">
+          <div className="grid gap-3">
+            <Choice
+              label="To be cut"
+              value={job.intake.make}
+              options={[
+                { value: 'external', label: 'External (screw)' },
+                { value: 'internal', label: 'Internal (nut)' },
+              ]}
+              onChange={(v) => editJob('change what is cut', (d) => void (d.intake.make = v))}
+            />
+            <LengthField
+              label="Clearance on the pitch diameter"
+              mm={job.fit.pitchClearanceMm}
+              system={system}
+              rule={{ allowZero: true, maxMm: 5 }}
+              onCommit={(mm) => editJob('change the clearance', (d) => void (d.fit.pitchClearanceMm = mm))}
+              hint="a nose thread 0.03 to 0.05 mm; more for coarse screws (common practice)"
+            />
+            <LengthField
+              label={external ? 'Blank under the nominal by (on diameter)' : 'Bore over the minor diameter by'}
+              mm={job.fit.crestReliefMm}
+              system={system}
+              rule={{ allowZero: true, maxMm: 10 }}
+              onCommit={(mm) => editJob('change the crest relief', (d) => void (d.fit.crestReliefMm = mm))}
+            />
+            <LengthField
+              label="Engaged length"
+              mm={job.fit.engagementMm}
+              system={system}
+              rule={{ maxMm: 5000 }}
+              onCommit={(mm) => editJob('change the engagement', (d) => void (d.fit.engagementMm = mm))}
+              hint="length of nut on screw: a pitch error adds up over it"
+            />
+          </div>
+        </Panel>
+        <Panel title="The tool and the blank">
+          <div className="grid gap-3">
+            <LengthField
+              label="Tip flat of the tool (empty: ground to the form)"
+              mm={job.fit.tipFlatMm}
+              system={system}
+              rule={{ allowZero: true, maxMm: 50 }}
+              onClear={() => editJob('clear the tip flat', (d) => void (d.fit.tipFlatMm = null))}
+              onCommit={(mm) => editJob('change the tip flat', (d) => void (d.fit.tipFlatMm = mm))}
+              hint={`widest that clears the root: ${lengthText(plan.widestTipMm, system, FINE)}`}
+            />
+            {job.fit.tipFlatMm !== null &&
+              (plan.tip.clearsRoot ? (
+                <Note tone="say">
+                  With this tip the depth is {lengthText(plan.depthMm, system, FINE)}
+                  {plan.tip.beyondMm > 0.005
+                    ? `, ${lengthText(plan.tip.beyondMm, system, FINE)} deeper than the form: a narrow tip must go further to bring the flanks to size.`
+                    : '.'}
+                </Note>
+              ) : (
+                <Note tone="wrong">
+                  This tip is too wide. The flanks are at size at {lengthText(plan.depthMm, system, FINE)}, but the root
+                  needs {lengthText(full.depthMm, system, FINE)}: the thread can never be finished with it. Grind the
+                  flat to {lengthText(plan.widestTipMm, system, FINE)} or less.
+                </Note>
+              ))}
+            <LengthField
+              label={external ? 'Blank as it is (to check)' : 'Bore as it is (to check)'}
+              mm={job.fit.readyMm}
+              system={system}
+              onClear={() => editJob('clear the blank', (d) => void (d.fit.readyMm = null))}
+              onCommit={(mm) => editJob('check the blank', (d) => void (d.fit.readyMm = mm))}
+            />
+            {ready && <Note tone={ready.ok ? 'right' : 'wrong'}>{ready.message}</Note>}
+            <Figure
+              label="Side relief: add on the leading side"
+              value={degreesText(rootLead)}
+              other="lead angle at the minor diameter; take as much off the trailing side"
+              onShow={() => show('Side relief', reliefSteps)}
+            />
+          </div>
+        </Panel>
+      </div>
+    </StationFrame>
+  );
+}

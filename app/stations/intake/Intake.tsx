@@ -1,0 +1,155 @@
+import { editJob, useSystem } from '../../store/store.ts';
+import { TURNING_M_MIN } from '../../../core/cutting/speed.ts';
+import { Choice, Note, Panel } from '../../ui/controls.tsx';
+import { TextField } from '../../ui/fields.tsx';
+import { StationFrame } from '../../shell/StationFrame.tsx';
+import { useJobView } from '../../shell/jobContext.tsx';
+
+const HAZARDS = [
+  'carries people',
+  'lifting gear',
+  'pressure',
+  'fuel gas',
+  'vehicle steering or brakes',
+  'firearm',
+  'aircraft',
+  'oilfield connection',
+];
+
+export function Intake() {
+  const { job } = useJobView();
+  const system = useSystem();
+  const { intake } = job;
+  return (
+    <StationFrame station="intake" lead="What came in, what is wanted, and what it has to carry.">
+      <div className="grid gap-4 md:grid-cols-2">
+        <Panel title="The job">
+          <div className="grid gap-3">
+            <TextField
+              label="Title"
+              value={job.title}
+              onCommit={(t) => t.trim() && editJob('change the title', (d) => void (d.title = t.trim()))}
+            />
+            <TextField
+              label="Customer"
+              value={job.customer}
+              onCommit={(t) => editJob('change the customer', (d) => void (d.customer = t))}
+            />
+            <TextField
+              label="Note"
+              lines={3}
+              value={intake.note}
+              onCommit={(t) => editJob('change the note', (d) => void (d.intake.note = t))}
+            />
+          </div>
+        </Panel>
+        <Panel title="The part">
+          <div className="grid gap-3">
+            <Choice
+              label="What came in"
+              value={intake.cameIn}
+              options={[
+                { value: 'screw', label: 'Screw' },
+                { value: 'nut', label: 'Nut' },
+                { value: 'both', label: 'Both' },
+                { value: 'broken-shaft', label: 'Broken shaft' },
+              ]}
+              onChange={(v) => editJob('change what came in', (d) => void (d.intake.cameIn = v))}
+            />
+            <Choice
+              label="Wanted"
+              value={intake.wanted}
+              options={[
+                { value: 'copy', label: 'Copy' },
+                { value: 'mate', label: 'Its mate' },
+                { value: 'extend', label: 'Extend the thread' },
+                { value: 'recut', label: 'Recut' },
+                { value: 'gauge', label: 'Gauge' },
+              ]}
+              onChange={(v) => editJob('change what is wanted', (d) => void (d.intake.wanted = v))}
+            />
+            <Choice
+              label="To be cut"
+              value={intake.make}
+              options={[
+                { value: 'external', label: 'External thread (screw)' },
+                { value: 'internal', label: 'Internal thread (nut)' },
+              ]}
+              onChange={(v) => editJob('change what is cut', (d) => void (d.intake.make = v))}
+            />
+            <Choice
+              label="Material"
+              value={intake.material}
+              options={Object.keys(TURNING_M_MIN).map((m) => ({ value: m, label: m }))}
+              onChange={(v) => editJob('change the material', (d) => void (d.intake.material = v))}
+            />
+          </div>
+        </Panel>
+        <Panel title="Where it comes from">
+          <div className="grid gap-3">
+            <Choice
+              label="Made where"
+              value={intake.origin ?? 'unknown'}
+              options={[
+                { value: 'unknown', label: 'Not known' },
+                { value: 'metric', label: 'A metric country' },
+                { value: 'american', label: 'America' },
+                { value: 'british', label: 'Britain' },
+              ]}
+              onChange={(v) => editJob('change the origin', (d) => void (d.intake.origin = v === 'unknown' ? null : v))}
+            />
+            <Choice
+              label="Used as"
+              value={intake.use ?? 'unknown'}
+              options={[
+                { value: 'unknown', label: 'Not known' },
+                { value: 'fastener', label: 'Fastener' },
+                { value: 'pipe', label: 'Pipe fitting' },
+                { value: 'instrument', label: 'Instrument' },
+                { value: 'power-screw', label: 'Power screw' },
+                { value: 'machine-part', label: 'Machine part' },
+              ]}
+              onChange={(v) => editJob('change the use', (d) => void (d.intake.use = v === 'unknown' ? null : v))}
+            />
+            <p className="text-sm text-ink2">
+              Both shift what is likely when the thread is named. Lengths without a unit are taken as{' '}
+              {system === 'mm' ? 'millimetres' : 'inches'}.
+            </p>
+          </div>
+        </Panel>
+        <Panel title="Duties with rules of their own">
+          <div className="flex flex-wrap gap-x-4">
+            {HAZARDS.map((h) => (
+              <label key={h} className="flex min-h-12 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5 accent-(--blue)"
+                  checked={intake.hazards.includes(h)}
+                  onChange={(e) =>
+                    editJob('change the duties', (d) => {
+                      d.intake.hazards = e.target.checked
+                        ? [...d.intake.hazards, h]
+                        : d.intake.hazards.filter((x) => x !== h);
+                    })
+                  }
+                />
+                {h}
+              </label>
+            ))}
+          </div>
+          {intake.hazards.length > 0 && (
+            <Note tone="caution">
+              Reproduce this only under the code that applies to it, and by those licensed or qualified for it. Gelvin
+              computes; it does not certify. Local codes come first.
+            </Note>
+          )}
+          {intake.cameIn === 'broken-shaft' && (
+            <Note tone="caution">
+              A welded stub brings heat, distortion and hard spots: check hardness and run-out before threading.
+            </Note>
+          )}
+        </Panel>
+      </div>
+    </StationFrame>
+  );
+}

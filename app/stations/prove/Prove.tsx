@@ -1,0 +1,163 @@
+import { fitOfJob, threadOfJob, wirePlan } from '../../../core/job/derive.ts';
+import { leftText } from '../../../core/job/conclusions.ts';
+import { usableWireMm } from '../../../core/gauging/wires.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { plain, type Step } from '../../../core/quantity/working.ts';
+import { StationFrame } from '../../shell/StationFrame.tsx';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { Button, Figure, Note, Panel } from '../../ui/controls.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { useWorking } from '../../ui/Working.tsx';
+
+export function Prove() {
+  const { job } = useJobView();
+  const shop = useShop();
+  const system = useSystem();
+  const { show } = useWorking();
+  const thread = threadOfJob(job);
+  const plan = fitOfJob(job);
+  const wires = wirePlan(job, shop);
+  if (!thread || !plan)
+    return (
+      <StationFrame station="prove" lead="Is it the size it should be?" canSettle={false}>
+        {null}
+      </StationFrame>
+    );
+  const other = system === 'mm' ? 'in' : 'mm';
+  if (!wires) {
+    return (
+      <StationFrame station="prove" lead="Try the mate, or a plug.">
+        <Note tone="say">
+          {plan.make === 'internal'
+            ? 'Wires do not go into a nut. Try the screw, or a plug turned to the pitch diameter below; a gauge of one size proves one size only.'
+            : 'A square thread has no flanks for wires to rest on. Try the nut.'}
+        </Note>
+        <div className="grid gap-3 md:grid-cols-2">
+          <Figure
+            label="Pitch diameter to reach"
+            value={lengthText(plan.pitchDiameterMm, system, FINE)}
+            other={lengthText(plan.pitchDiameterMm, other, FINE)}
+            onShow={() => show('Pitch diameter', plan.working.slice(1, 2))}
+          />
+          <Figure
+            label="Root of the nut"
+            value={lengthText(plan.rootDiameterMm, system)}
+            other={lengthText(plan.rootDiameterMm, other)}
+          />
+        </div>
+        <Note tone="caution">
+          A heavy chuck hung on the thread makes a good fit feel tight: carry its weight while trying.
+        </Note>
+      </StationFrame>
+    );
+  }
+  const { groove, wireMm } = wires;
+  const range = usableWireMm(groove);
+  const same = groove.leadingHalfAngleDeg === groove.trailingHalfAngleDeg;
+  const steps: Step[] = [
+    {
+      name: 'Over three wires, lead angle left out',
+      symbol: 'M',
+      formula: same
+        ? 'd2 + w (1 + 1 / sin a) \u2212 (P / 2) cot a'
+        : 'd2 + w (1 + cos((a1\u2212a2)/2) / sin((a1+a2)/2)) \u2212 P / (tan a1 + tan a2)',
+      values: `${plain(plan.pitchDiameterMm)} + ${plain(wireMm)} (1 + 1 / sin ${groove.leadingHalfAngleDeg}\u00b0) \u2212 ${plain(groove.pitchMm / 2)} cot ${groove.leadingHalfAngleDeg}\u00b0`,
+      result: wires.flatMm,
+      unit: 'mm',
+      source: 'ASME B1.2; NBS Handbook H28',
+    },
+    {
+      name: 'With the lead angle',
+      symbol: 'M',
+      formula: '+ (w / 2) tan\u00b2\u03bb cos a cot a',
+      values: `${plain(wires.flatMm)} + ${plain(wires.targetMm - wires.flatMm)}`,
+      result: wires.targetMm,
+      unit: 'mm',
+      source: 'NBS Handbook H28',
+    },
+  ];
+  return (
+    <StationFrame station="prove" lead="Measure over three wires in several places; go a little, try, go a little.">
+      {!wires.check.ok && (
+        <Note tone="wrong">
+          {wires.check.problem.message} Right would be: {wires.check.problem.right}
+        </Note>
+      )}
+      <section aria-label="Over wires" className="rounded-lg border-2 border-blue bg-panel p-4">
+        <p className="text-lg text-ink2">Over three wires of {lengthText(wireMm, system, FINE)} it should measure</p>
+        <button
+          type="button"
+          className="num block text-left text-[clamp(3rem,9vw,6rem)] font-bold leading-none tracking-tighter"
+          onClick={() => show('Measurement over wires', steps)}
+          aria-label={`M ${lengthText(wires.targetMm, system, FINE)}; show the working`}
+        >
+          {lengthText(wires.targetMm, system, { ...FINE, bare: true })}
+        </button>
+        <p className="num text-xl text-ink2">
+          {system} &middot; {lengthText(wires.targetMm, other, FINE)}
+        </p>
+      </section>
+      <div className="grid gap-4 md:grid-cols-2">
+        <Panel title="Wires">
+          <LengthField
+            label="Wire or pin used (empty: nearest owned)"
+            mm={job.prove.wire?.mm ?? null}
+            system={system}
+            rule={{ maxMm: 60 }}
+            onClear={() => editJob('take the nearest wire', (d) => void (d.prove.wire = null))}
+            onCommit={(mm, text) => editJob(`use wires ${text}`, (d) => void (d.prove.wire = { text, mm }))}
+            hint={`best ${lengthText(wires.bestMm, system, FINE)}; usable ${lengthText(range.min, system, FINE)} to ${lengthText(range.max, system, FINE)}`}
+          />
+          {shop.wiresMm.length > 0 && (
+            <p className="mt-2 text-sm text-ink2">
+              Owned and usable:{' '}
+              <span className="num">
+                {shop.wiresMm
+                  .filter((w) => w >= range.min && w <= range.max)
+                  .map((w) => lengthText(w, system, { ...FINE, bare: true }))
+                  .join(', ') || 'none'}
+              </span>
+            </p>
+          )}
+        </Panel>
+        <Panel title="Measured">
+          <LengthField
+            label="Over wires, then Enter"
+            mm={null}
+            system={system}
+            onCommit={(mm, text) =>
+              editJob(`measure ${text} over wires`, (d) => {
+                d.prove.readings.push({
+                  id: crypto.randomUUID().slice(0, 8),
+                  text,
+                  mm,
+                  place: '',
+                  at: new Date().toISOString(),
+                });
+              })
+            }
+          />
+          <ul className="mt-2 grid gap-1">
+            {wires.measured.map((m, i) => (
+              <li
+                key={job.prove.readings[i]?.id}
+                className="flex items-center justify-between gap-3 border-t border-line"
+              >
+                <span className="num">{job.prove.readings[i]?.text}</span>
+                <span>{leftText(m.leftMm, system)}</span>
+                <Button
+                  tone="quiet"
+                  aria-label={`Remove ${job.prove.readings[i]?.text}`}
+                  onClick={() => editJob('remove a measurement', (d) => void d.prove.readings.splice(i, 1))}
+                >
+                  Remove
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </Panel>
+      </div>
+    </StationFrame>
+  );
+}

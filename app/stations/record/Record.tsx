@@ -1,0 +1,89 @@
+import { Download } from 'lucide-react';
+import { stationsOf, STATION_NAMES } from '../../../core/job/chain.ts';
+import { conclusion } from '../../../core/job/conclusions.ts';
+import { StationFrame } from '../../shell/StationFrame.tsx';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
+import { TextField } from '../../ui/fields.tsx';
+import { exportJob } from '../../storage/files.ts';
+
+export function Record() {
+  const { job, states } = useJobView();
+  const shop = useShop();
+  const system = useSystem();
+  const date = (iso: string): string =>
+    new Date(iso).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+  return (
+    <StationFrame station="record" lead="What was cut, how, with what, and whether it fitted.">
+      <Panel
+        title={job.title}
+        aside={
+          <span className="text-sm text-ink2">
+            begun {date(job.created)}, last changed {date(job.changed)}
+          </span>
+        }
+      >
+        <dl className="grid gap-x-6 gap-y-2 sm:grid-cols-[8rem_1fr]">
+          {stationsOf(job)
+            .filter((s) => s !== 'record')
+            .map((s) => (
+              <div key={s} className="contents">
+                <dt className="text-ink2">{STATION_NAMES[s]}</dt>
+                <dd>
+                  {conclusion(s, job, shop, system) ?? 'nothing'}
+                  {states[s].kind === 'stale' && (
+                    <span className="ml-2 text-brass">look again: {states[s].because}</span>
+                  )}
+                </dd>
+              </div>
+            ))}
+        </dl>
+      </Panel>
+      <Panel title="Outcome">
+        <div className="grid gap-3">
+          <Choice
+            label="Does it fit?"
+            value={job.record.verdict ?? ''}
+            options={[
+              { value: 'fits', label: 'It fits' },
+              { value: 'fits-with-note', label: 'It fits, see note' },
+              { value: 'scrapped', label: 'Scrapped' },
+            ]}
+            onChange={(v) =>
+              editJob('record the outcome', (d) => void (d.record.verdict = v as NonNullable<typeof d.record.verdict>))
+            }
+          />
+          <TextField
+            label="Note for the next time"
+            lines={3}
+            value={job.record.note}
+            onCommit={(t) => editJob('change the record note', (d) => void (d.record.note = t))}
+          />
+        </div>
+      </Panel>
+      {job.cut.trials.length > 0 && (
+        <Panel title="Trial fits">
+          <ul>
+            {job.cut.trials.map((t) => (
+              <li key={t.at}>
+                after pass {t.afterPass}: {t.note}
+              </li>
+            ))}
+          </ul>
+        </Panel>
+      )}
+      {job.intake.hazards.length > 0 && (
+        <Note tone="caution">
+          Duties with rules of their own: {job.intake.hazards.join(', ')}. Local codes and those licensed for it decide;
+          this record certifies nothing.
+        </Note>
+      )}
+      <div>
+        <Button onClick={() => exportJob(job)}>
+          <Download aria-hidden size={18} /> Export this job (JSON)
+        </Button>
+      </div>
+    </StationFrame>
+  );
+}

@@ -1,0 +1,234 @@
+import { reactionTimeS, speedFrom, threadingRpm, carriageSpeedMmS } from '../../../core/cutting/speed.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { slideScaleDeg } from '../../../core/lathe/dials.ts';
+import { parseAngle } from '../../../core/quantity/angle.ts';
+import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
+import { numberOf } from '../../../core/quantity/rational.ts';
+import { plain } from '../../../core/quantity/working.ts';
+import { threadFormOf } from '../../../core/standards/thread.ts';
+import { StationFrame } from '../../shell/StationFrame.tsx';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
+import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { useWorking } from '../../ui/Working.tsx';
+import { readNumber } from '../../../core/quantity/number.ts';
+import { bad, good } from '../../../core/quantity/outcome.ts';
+
+const CHECKS: readonly { readonly id: string; readonly text: string }[] = [
+  { id: 'ground', text: 'Tool ground to the form, side relief for the lead angle' },
+  { id: 'height', text: 'Tool on centre height' },
+  { id: 'square', text: 'Tool square to the work with the setting gauge' },
+  { id: 'true', text: 'Work runs true, centre or steady in place' },
+  { id: 'relief', text: 'Relief groove cut, or a stop set' },
+  { id: 'zero', text: 'Both dials at zero with the tool just touching' },
+  { id: 'clear', text: 'Tool clears jaws and centre over the whole travel; chuck key out' },
+];
+
+/** Flank angles whose half is often taken wrongly; a slide set further than the half angle cuts steps in the flank. */
+export function Setup() {
+  const { job } = useJobView();
+  const shop = useShop();
+  const system = useSystem();
+  const { show } = useWorking();
+  const thread = threadOfJob(job);
+  if (!thread)
+    return (
+      <StationFrame station="setup" lead="Tool, slide, speed." canSettle={false}>
+        {null}
+      </StationFrame>
+    );
+  const form = threadFormOf(thread);
+  const lathe = latheOf(job, shop);
+  const plan = fitOfJob(job);
+  const lead = gearState(job, shop)?.lead;
+  const leadMm = lead ? numberOf(lead) : null;
+  const half = Math.min(form.leadingFlankDeg, form.trailingFlankDeg);
+  const angle = job.setup.slideAngleDeg;
+  const scale = lathe ? slideScaleDeg(angle, lathe.slideScaleZero) : null;
+  const wanted = plan ? threadingRpm(job.intake.material, plan.startDiameterMm) : null;
+  const suggested = wanted !== null && lathe ? speedFrom(lathe.speeds, wanted) : null;
+  const rpm = job.setup.rpm ?? suggested;
+  const seconds = rpm !== null && leadMm !== null ? reactionTimeS(job.setup.reliefMm, rpm, leadMm) : null;
+  const internal = job.intake.make === 'internal';
+  return (
+    <StationFrame station="setup" lead="Tool, slide and speed, before any metal is cut.">
+      <div className="grid gap-4 md:grid-cols-2">
+        <Panel title="Feeding in">
+          <div className="grid gap-3">
+            <Choice
+              label="How the cut is fed"
+              value={job.setup.infeed}
+              options={[
+                { value: 'angled', label: 'Top slide at an angle' },
+                { value: 'plunge', label: 'Straight in' },
+              ]}
+              onChange={(v) => editJob('change the infeed', (d) => void (d.setup.infeed = v))}
+            />
+            {job.setup.infeed === 'angled' && (
+              <>
+                <TypedField
+                  label="Top slide from the cross-slide line"
+                  shown={`${roundText(angle, 0.25)}\u00b0`}
+                  parse={(t) => parseAngle(t, 'angle', 45)}
+                  onCommit={(a) => editJob('change the slide angle', (d) => void (d.setup.slideAngleDeg = a.deg))}
+                  hint={`half the form angle is ${half}\u00b0; half to one degree less is usual, never more`}
+                />
+                {angle > half + 0.01 && (
+                  <Note tone="wrong">
+                    {angle}&deg; is more than the flank of {half}&deg;: the trailing flank would be cut in steps.
+                    {Math.abs(angle - half + 5) < 1.1 || Math.abs(angle - half - 5) < 1.1
+                      ? ' Was a half angle taken wrongly? '
+                      : ' '}
+                    Set {half - 0.5}&deg;.
+                  </Note>
+                )}
+                {half - angle > 2 && (
+                  <Note tone="caution">
+                    {angle}&deg; is {plain(half - angle)}&deg; less than the flank angle of {half}&deg;. Half of{' '}
+                    {half * 2} is {half}.
+                  </Note>
+                )}
+                {scale !== null && (
+                  <Figure
+                    label={`Set the top slide\u2019s own scale to (0 is ${lathe?.slideScaleZero === 'bed' ? 'along the bed' : 'in line with the cross slide'})`}
+                    value={`${roundText(scale, 0.25)}\u00b0`}
+                    other={
+                      internal
+                        ? 'swung the other way for the internal thread'
+                        : thread.leftHand
+                          ? 'swung the other way for the left-hand thread'
+                          : 'so that it feeds towards the headstock'
+                    }
+                    onShow={() =>
+                      show('Top slide setting', [
+                        {
+                          name: 'Scale setting',
+                          symbol: 's',
+                          formula:
+                            lathe?.slideScaleZero === 'bed'
+                              ? '90\u00b0 \u2212 angle from the cross-slide line'
+                              : 'angle from the cross-slide line',
+                          values: lathe?.slideScaleZero === 'bed' ? `90 \u2212 ${angle}` : String(angle),
+                          result: scale,
+                          unit: 'deg',
+                          source: 'geometry; where the scale reads 0 is data of the lathe',
+                        },
+                      ])
+                    }
+                  />
+                )}
+              </>
+            )}
+            {job.setup.infeed === 'plunge' && (
+              <Note tone="say">
+                Both flanks cut: the force grows with depth. Right for recutting, fine threads and form inserts.
+              </Note>
+            )}
+          </div>
+        </Panel>
+        <Panel title="Speed">
+          <div className="grid gap-3">
+            <TypedField
+              label="Spindle speed, rev/min"
+              shown={rpm === null ? '' : String(rpm)}
+              parse={(t) => {
+                const n = readNumber(t, 'speed');
+                if (!n.ok) return n;
+                const v = numberOf(n.value.value);
+                return v > 0 && v <= 5000
+                  ? good(v)
+                  : bad('speed', 'A threading speed is between 1 and 5000 rev/min.', '60');
+              }}
+              onCommit={(v) => editJob('change the speed', (d) => void (d.setup.rpm = v))}
+              onClear={() => editJob('take the suggested speed', (d) => void (d.setup.rpm = null))}
+              hint={
+                wanted !== null
+                  ? `about a third of turning speed for ${job.intake.material}: ${Math.round(wanted)} (common practice)`
+                  : undefined
+              }
+            />
+            <LengthField
+              label="Relief groove, or clear run past the work"
+              mm={job.setup.reliefMm}
+              system={system}
+              rule={{ maxMm: 1000 }}
+              onCommit={(mm) => editJob('change the relief', (d) => void (d.setup.reliefMm = mm))}
+            />
+            {seconds !== null && rpm !== null && leadMm !== null && (
+              <>
+                <Figure
+                  label="Time to stop or withdraw"
+                  value={`${seconds.toFixed(1)} s`}
+                  other={`carriage at ${carriageSpeedMmS(rpm, leadMm).toFixed(1)} mm/s`}
+                  onShow={() =>
+                    show('Time to react', [
+                      {
+                        name: 'Carriage speed',
+                        symbol: 'v',
+                        formula: 'rev/min \u00d7 lead / 60',
+                        values: `${rpm} \u00d7 ${plain(leadMm)} / 60`,
+                        result: carriageSpeedMmS(rpm, leadMm),
+                        unit: 'mm',
+                        source: 'kinematics (per second)',
+                      },
+                      {
+                        name: 'Time',
+                        symbol: 't',
+                        formula: 'relief / v',
+                        values: `${plain(job.setup.reliefMm)} / ${plain(carriageSpeedMmS(rpm, leadMm))}`,
+                        result: seconds,
+                        unit: 's',
+                        source: 'kinematics',
+                      },
+                    ])
+                  }
+                />
+                {seconds < 1 && (
+                  <Note tone="caution">
+                    Under a second. Slow down, widen the groove, or cut away from the shoulder.
+                  </Note>
+                )}
+              </>
+            )}
+          </div>
+        </Panel>
+        <Panel title="Before the scratch pass" className="md:col-span-2">
+          <ul className="grid gap-1 md:grid-cols-2">
+            {CHECKS.map((c) => (
+              <li key={c.id}>
+                <label className="flex min-h-12 items-center gap-3">
+                  <input
+                    type="checkbox"
+                    className="size-6 accent-(--blue)"
+                    checked={job.setup.checks.includes(c.id)}
+                    onChange={(e) =>
+                      editJob('tick a check', (d) => {
+                        d.setup.checks = e.target.checked
+                          ? [...d.setup.checks, c.id]
+                          : d.setup.checks.filter((x) => x !== c.id);
+                      })
+                    }
+                  />
+                  {c.text}
+                </label>
+              </li>
+            ))}
+          </ul>
+          <div className="mt-3 grid gap-2">
+            {lathe?.screwedChuck && (
+              <Note tone="caution">
+                The chuck of this lathe screws on: it can unwind in reverse or under braking. Lock it, or keep reverse
+                gentle.
+              </Note>
+            )}
+            <Note tone="say">
+              Then a scratch pass of about {lengthText(0.1, system, FINE)}: check the pitch with a leaf or a rule before
+              going on.
+            </Note>
+          </div>
+        </Panel>
+      </div>
+    </StationFrame>
+  );
+}

@@ -1,0 +1,118 @@
+import {
+  configureStore,
+  createSlice,
+  createListenerMiddleware,
+  createNextState,
+  type PayloadAction,
+  type Draft,
+} from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import type { Job, Shop } from '../../core/job/schema.ts';
+import { saveJob, saveShop } from '../storage/db.ts';
+import { begin, edit, redo, undo, type History } from './history.ts';
+
+interface State {
+  readonly shop: History<Shop> | null;
+  readonly job: History<Job> | null;
+  /** Set when a change could not be written down; shown until it can. */
+  readonly saveFailed: string | null;
+}
+
+const initialState: State = { shop: null, job: null, saveFailed: null };
+
+interface Edited<T> {
+  readonly next: T;
+  readonly label: string;
+}
+
+const slice = createSlice({
+  name: 'work',
+  initialState: initialState as State,
+  reducers: {
+    shopOpened: (s, a: PayloadAction<Shop>) => ({ ...s, shop: begin(a.payload) }),
+    shopEdited: (s, a: PayloadAction<Edited<Shop>>) =>
+      s.shop ? { ...s, shop: edit(s.shop as History<Shop>, a.payload.next, a.payload.label) } : s,
+    shopUndone: (s) => (s.shop ? { ...s, shop: undo(s.shop as History<Shop>) } : s),
+    shopRedone: (s) => (s.shop ? { ...s, shop: redo(s.shop as History<Shop>) } : s),
+    jobOpened: (s, a: PayloadAction<{ job: Job; past: History<Job>['past'] }>) => ({
+      ...s,
+      job: begin(a.payload.job, a.payload.past),
+    }),
+    jobClosed: (s) => ({ ...s, job: null }),
+    jobEdited: (s, a: PayloadAction<Edited<Job>>) =>
+      s.job ? { ...s, job: edit(s.job as History<Job>, a.payload.next, a.payload.label) } : s,
+    jobUndone: (s) => (s.job ? { ...s, job: undo(s.job as History<Job>) } : s),
+    jobRedone: (s) => (s.job ? { ...s, job: redo(s.job as History<Job>) } : s),
+    saveSettled: (s, a: PayloadAction<string | null>) => ({ ...s, saveFailed: a.payload }),
+  },
+});
+export const { shopOpened, shopUndone, shopRedone, jobOpened, jobClosed, jobUndone, jobRedone, saveSettled } =
+  slice.actions;
+const { shopEdited, jobEdited } = slice.actions;
+
+const saving = createListenerMiddleware();
+// Saves follow one another: a slow disk must not let an older state overwrite a newer one.
+let queue: Promise<unknown> = Promise.resolve();
+const inTurn = (save: () => Promise<unknown>, dispatch: (a: ReturnType<typeof saveSettled>) => void): void => {
+  queue = queue.then(save).then(
+    () => dispatch(saveSettled(null)),
+    (e: unknown) => dispatch(saveSettled(e instanceof Error ? e.message : 'storage refused')),
+  );
+};
+/** Resolves when everything done so far has been written down. */
+export const allSaved = (): Promise<unknown> => queue;
+
+saving.startListening({
+  predicate: (action, now, before) => {
+    const kept = (now as { work: State }).work.job;
+    return action.type !== jobOpened.type && kept !== null && kept !== (before as { work: State }).work.job;
+  },
+  effect: (_, api) => {
+    const { job } = (api.getState() as { work: State }).work;
+    if (job) inTurn(() => saveJob(job.present, job.past), api.dispatch);
+  },
+});
+saving.startListening({
+  predicate: (action, now, before) => {
+    const kept = (now as { work: State }).work.shop;
+    return action.type !== shopOpened.type && kept !== null && kept !== (before as { work: State }).work.shop;
+  },
+  effect: (_, api) => {
+    const { shop } = (api.getState() as { work: State }).work;
+    if (shop) inTurn(() => saveShop(shop.present), api.dispatch);
+  },
+});
+
+export const store = configureStore({
+  reducer: { work: slice.reducer },
+  // documents are plain JSON by type; walking them on every action costs more than it finds
+  middleware: (get) => get({ serializableCheck: false, immutableCheck: false }).prepend(saving.middleware),
+});
+
+export type RootState = ReturnType<typeof store.getState>;
+export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();
+
+/** Edits the open job by a recipe; the label is what undo will say. */
+export function editJob(label: string, recipe: (draft: Draft<Job>) => void) {
+  const { job } = store.getState().work;
+  if (!job) return;
+  const next = createNextState(job.present, (d: Draft<Job>) => {
+    recipe(d);
+    d.changed = new Date().toISOString();
+  });
+  store.dispatch(jobEdited({ next, label }));
+}
+
+export function editShop(label: string, recipe: (draft: Draft<Shop>) => void) {
+  const { shop } = store.getState().work;
+  if (!shop) return;
+  store.dispatch(shopEdited({ next: createNextState(shop.present, recipe), label }));
+}
+
+export const useShop = (): Shop => {
+  const shop = useAppSelector((s) => s.work.shop);
+  if (!shop) throw new Error('the shop is opened before any view');
+  return shop.present;
+};
+export const useSystem = () => useShop().settings.system;

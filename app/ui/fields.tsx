@@ -1,0 +1,184 @@
+import clsx from 'clsx';
+import { useId, useState, type ReactNode } from 'react';
+import { FINE, lengthText } from '../../core/quantity/format.ts';
+import { parseLength, type LengthRule } from '../../core/quantity/length.ts';
+import { parsePitch, pitchText } from '../../core/quantity/pitch.ts';
+import { exact, textOf } from '../../core/quantity/rational.ts';
+import type { Outcome, Problem } from '../../core/quantity/outcome.ts';
+import type { UnitSystem } from '../../core/quantity/units.ts';
+
+export const inputClass =
+  'num min-h-12 w-full rounded-md border border-line bg-panel px-3 text-lg text-ink placeholder:text-ink2 aria-[invalid=true]:border-stop';
+
+export function Problems({ problem, id }: { readonly problem: Problem | null; readonly id: string }) {
+  return (
+    <p id={id} aria-live="polite" className={clsx('text-sm', problem ? 'text-stop' : 'sr-only')}>
+      {problem ? `${problem.message}${problem.right ? ` Right would be: ${problem.right}` : ''}` : ''}
+    </p>
+  );
+}
+
+interface TypedProps<T> {
+  readonly label: string;
+  /** Text shown when the field is not being typed in. */
+  readonly shown: string;
+  readonly parse: (text: string) => Outcome<T>;
+  readonly onCommit: (value: T, text: string) => void;
+  /** Called when the field is emptied; without it an empty field goes back to what it was. */
+  readonly onClear?: () => void;
+  readonly hint?: ReactNode;
+  readonly placeholder?: string;
+}
+
+/**
+ * A field that keeps what is typed until it means something: it commits on Enter or on leaving, says what is wrong where
+ * it was typed, keeps the text as it was, and Escape brings the old value back.
+ */
+export function TypedField<T>({ label, shown, parse, onCommit, onClear, hint, placeholder }: TypedProps<T>) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const commit = (): void => {
+    if (draft === null) return;
+    if (draft.trim() === '') {
+      if (onClear) onClear();
+      setDraft(null);
+      setProblem(null);
+      return;
+    }
+    if (draft === shown) {
+      setDraft(null);
+      return;
+    }
+    const outcome = parse(draft);
+    if (!outcome.ok) {
+      setProblem(outcome.problem);
+      return;
+    }
+    setProblem(null);
+    setDraft(null);
+    onCommit(outcome.value, draft);
+  };
+  return (
+    <div className="grid content-start gap-1">
+      <label htmlFor={id} className="text-sm text-ink2">
+        {label}
+      </label>
+      <input
+        id={id}
+        className={inputClass}
+        value={draft ?? shown}
+        placeholder={placeholder}
+        aria-invalid={problem !== null}
+        aria-describedby={`${id}-p`}
+        autoComplete="off"
+        spellCheck={false}
+        onChange={(e) => setDraft(e.target.value)}
+        onBlur={commit}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') commit();
+          if (e.key === 'Escape') {
+            setDraft(null);
+            setProblem(null);
+          }
+        }}
+      />
+      {hint !== undefined && !problem && <span className="text-sm text-ink2">{hint}</span>}
+      <Problems id={`${id}-p`} problem={problem} />
+    </div>
+  );
+}
+
+interface LengthProps {
+  readonly label: string;
+  readonly mm: number | null;
+  readonly system: UnitSystem;
+  readonly onCommit: (mm: number, text: string) => void;
+  readonly onClear?: () => void;
+  readonly rule?: Partial<LengthRule>;
+  readonly hint?: ReactNode;
+  readonly placeholder?: string;
+}
+
+/** A length in whatever way it is thought; the other system stands beside it. */
+export function LengthField({ label, mm, system, onCommit, onClear, rule, hint, placeholder }: LengthProps) {
+  const other = system === 'mm' ? 'in' : 'mm';
+  return (
+    <TypedField
+      label={label}
+      shown={mm === null ? '' : lengthText(mm, system, FINE)}
+      parse={(t) => parseLength(t, { system, field: label, ...rule })}
+      onCommit={(v, text) => onCommit(v.mm, text)}
+      {...(onClear ? { onClear } : {})}
+      {...(placeholder !== undefined ? { placeholder } : {})}
+      hint={
+        <>
+          {mm !== null && <span className="num">{lengthText(mm, other, FINE)}</span>}
+          {mm !== null && hint !== undefined && ' \u00b7 '}
+          {hint}
+        </>
+      }
+    />
+  );
+}
+
+export function PitchField({
+  label,
+  pitch,
+  system,
+  onCommit,
+}: {
+  readonly label: string;
+  readonly pitch: string;
+  readonly system: UnitSystem;
+  readonly onCommit: (exactMm: string, system: UnitSystem) => void;
+}) {
+  return (
+    <TypedField
+      label={label}
+      shown={pitchText(exact(pitch), system)}
+      parse={(t) => parsePitch(t, label)}
+      onCommit={(v) => onCommit(textOf(v.exactMm), v.system)}
+    />
+  );
+}
+
+export function TextField({
+  label,
+  value,
+  onCommit,
+  lines = 1,
+  placeholder,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly onCommit: (text: string) => void;
+  readonly lines?: number;
+  readonly placeholder?: string;
+}) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const props = {
+    id,
+    className: clsx(inputClass, 'font-sans tracking-normal', lines > 1 && 'py-2'),
+    value: draft ?? value,
+    placeholder,
+    onChange: (e: { target: { value: string } }) => setDraft(e.target.value),
+    onBlur: () => {
+      if (draft !== null && draft !== value) onCommit(draft);
+      setDraft(null);
+    },
+  };
+  return (
+    <div className="grid content-start gap-1">
+      <label htmlFor={id} className="text-sm text-ink2">
+        {label}
+      </label>
+      {lines > 1 ? (
+        <textarea {...props} rows={lines} />
+      ) : (
+        <input {...props} onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()} />
+      )}
+    </div>
+  );
+}

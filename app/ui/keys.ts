@@ -1,0 +1,58 @@
+import { useEffect } from 'react';
+import { store } from '../store/store.ts';
+
+const typing = (e: KeyboardEvent): boolean => {
+  const t = e.target;
+  return t instanceof HTMLElement && (t.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName));
+};
+
+/** True for a key that a control under focus wants for itself. */
+const wanted = (e: KeyboardEvent): boolean => {
+  const t = e.target;
+  if (!(t instanceof HTMLElement)) return false;
+  const acts = t.closest('button, a, [role=radio], [role=button], summary');
+  return acts !== null && (e.key === 'Enter' || e.key === ' ' || e.key.startsWith('Arrow'));
+};
+
+/**
+ * Keys of a view. A name such as "d", "?", "Ctrl+z", "Alt+ArrowDown". Single keys do nothing while a field is being typed
+ * in, nor when they are switched off in Settings.
+ */
+export function useKeys(keys: Readonly<Record<string, () => void>>): void {
+  useEffect(() => {
+    const listen = (e: KeyboardEvent): void => {
+      const mods = `${e.ctrlKey || e.metaKey ? 'Ctrl+' : ''}${e.altKey ? 'Alt+' : ''}`;
+      const name = mods + (e.key.length === 1 && mods !== '' ? e.key.toLowerCase() : e.key);
+      const act = keys[mods !== '' && e.shiftKey ? `Shift+${name}` : name];
+      if (!act || e.defaultPrevented) return;
+      if (mods === '' && (typing(e) || wanted(e) || store.getState().work.shop?.present.settings.singleKeys === false))
+        return;
+      // inside a field Ctrl+Z belongs to the field
+      if (mods === 'Ctrl+' && typing(e)) return;
+      e.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [keys]);
+}
+
+/** Everything that the key list shows. */
+export const KEY_LIST: readonly { readonly keys: string; readonly does: string; readonly where: string }[] = [
+  { keys: '?', does: 'Show this list', where: 'Everywhere' },
+  { keys: 'Ctrl Z / Ctrl Y', does: 'Undo / redo', where: 'Everywhere' },
+  { keys: 'n', does: 'New job', where: 'Jobs' },
+  { keys: '[ and ]', does: 'Previous and next station', where: 'In a job' },
+  { keys: 'Alt \u2191 / Alt \u2193', does: 'Previous and next station, also while typing', where: 'In a job' },
+  { keys: 's', does: 'Settle this station', where: 'In a job' },
+  {
+    keys: 'Alt 1 \u2026 Alt 9',
+    does: 'Arm a reading: outside, crests, angle, leaf, root, depth \u2026',
+    where: 'Read',
+  },
+  { keys: 'Enter', does: 'Take the reading typed', where: 'Read' },
+  { keys: '1 \u2026 5', does: 'Accept that candidate', where: 'Name' },
+  { keys: '1 \u2026 9', does: 'Take that train', where: 'Gears' },
+  { keys: 'd', does: 'Pass done', where: 'Cut' },
+  { keys: 'b', does: 'Back one pass', where: 'Cut' },
+];

@@ -1,0 +1,29 @@
+import type { Part } from '../../core/evidence/evidence.ts';
+import type { Evidence } from '../../core/evidence/evidence.ts';
+import type { Train } from '../../core/gearing/search.ts';
+import type { Context } from '../../core/identify/hypotheses.ts';
+import type { Ranking } from '../../core/identify/rank.ts';
+
+export interface RankQuery {
+  readonly part: Part;
+  readonly evidence: readonly Evidence[];
+  readonly context: Context;
+  readonly most: number;
+}
+
+/** As TrainRequest, exact values as text: big integers lose their class on the way. */
+export interface TrainsQuery {
+  readonly leadscrew: string;
+  readonly target: string;
+  readonly gears: readonly number[];
+  readonly fixedRatio: string;
+  readonly gearbox: readonly string[];
+  readonly maxPairs: 1 | 2 | 3;
+  readonly most: number;
+  readonly perLead: number;
+}
+
+export interface CalcWorker {
+  rank(query: RankQuery): Ranking;
+  trains(query: TrainsQuery): { readonly trains: readonly Train[]; readonly complete: boolean };
+}

@@ -1,0 +1,27 @@
+/** Carriage speed in threading, mm/s. */
+export const carriageSpeedMmS = (rpm: number, leadMm: number): number => (rpm * leadMm) / 60;
+
+/** Time to react: width of the relief groove (or clear run past the work) over the carriage speed, s. */
+export const reactionTimeS = (reliefMm: number, rpm: number, leadMm: number): number =>
+  reliefMm / carriageSpeedMmS(rpm, leadMm);
+
+/** Turning speeds for a high-speed steel tool, m/min; threading at a third of it. Common practice, no source. */
+export const TURNING_M_MIN: Readonly<Record<string, number>> = {
+  'mild steel': 30,
+  'tough steel': 18,
+  'stainless steel': 15,
+  'cast iron': 18,
+  brass: 60,
+  bronze: 35,
+  aluminium: 75,
+};
+
+/** Highest spindle speed for threading a diameter in a material, rpm: a third of turning speed. */
+export const threadingRpm = (material: string, diameterMm: number): number =>
+  (((TURNING_M_MIN[material] ?? 18) / 3) * 1000) / (Math.PI * diameterMm);
+
+/** The speed of those the lathe has that is nearest below the wanted one; the slowest when none is. */
+export const speedFrom = (speeds: readonly number[], wantedRpm: number): number | null => {
+  const below = speeds.filter((s) => s <= wantedRpm);
+  return below.length > 0 ? Math.max(...below) : speeds.length > 0 ? Math.min(...speeds) : null;
+};

@@ -1,0 +1,62 @@
+/** What is known about the state of the metal where a diameter was taken. */
+export type Wear = 'worn' | 'unworn' | 'unknown';
+
+/** One piece of evidence about a thread, in core units. Lengths mm, angles degrees. */
+export type Evidence =
+  | {
+      readonly quantity: 'majorDiameter' | 'minorDiameter' | 'pitchDiameter';
+      readonly valueMm: number;
+      readonly uncertaintyMm?: number;
+      readonly wear?: Wear;
+    }
+  /** N intervals found in a span. Without an uncertainty the crests were merely counted against a rule (half a crest). */
+  | {
+      readonly quantity: 'crestCount';
+      readonly crests: number;
+      readonly spanMm: number;
+      readonly spanUncertaintyMm?: number;
+    }
+  | {
+      readonly quantity: 'pitchLeaf';
+      readonly pitchMm: number;
+      readonly overMm?: number;
+      readonly fit: 'fits' | 'nearly' | 'no';
+    }
+  /** Included angle. */
+  | { readonly quantity: 'flankAngle'; readonly valueDeg: number; readonly uncertaintyDeg?: number }
+  /** One flank, from the square to the axis. */
+  | { readonly quantity: 'leadingFlank' | 'trailingFlank'; readonly valueDeg: number; readonly uncertaintyDeg?: number }
+  | { readonly quantity: 'depth'; readonly valueMm: number; readonly uncertaintyMm?: number; readonly wear?: Wear }
+  | { readonly quantity: 'lead'; readonly valueMm: number; readonly uncertaintyMm?: number }
+  | { readonly quantity: 'taper'; readonly ratio: number; readonly uncertainty?: number }
+  | { readonly quantity: 'starts'; readonly count: number };
+
+export type Quantity = Evidence['quantity'];
+export type Part = 'external' | 'internal';
+
+export const QUANTITIES: readonly Quantity[] = [
+  'majorDiameter',
+  'minorDiameter',
+  'pitchDiameter',
+  'crestCount',
+  'pitchLeaf',
+  'flankAngle',
+  'leadingFlank',
+  'trailingFlank',
+  'depth',
+  'lead',
+  'taper',
+  'starts',
+];
+
+/** Default uncertainties (one standard deviation), by the way a thing is usually read. Common practice, no source. */
+export const DEFAULT_SIGMA = {
+  diameterMm: 0.02,
+  depthMm: 0.1,
+  angleDeg: 2,
+  taper: 0.006,
+  leadMm: 0.3,
+  /** A crest count against a rule is good to about a quarter of a crest. */
+  crests: 0.25,
+  leafOverMm: 10,
+} as const;

@@ -1,0 +1,79 @@
+import type { Problem } from '../quantity/outcome.ts';
+import type { Backup, Job, Shop } from '../job/schema.ts';
+import { validateBackup, validateJob } from './generated/validators.js';
+
+/** What a file turned out to hold, checked; or every reason why it can't be taken. Nothing is taken in half. */
+export type Imported =
+  | { readonly ok: true; readonly kind: 'job'; readonly job: Job }
+  | { readonly ok: true; readonly kind: 'backup'; readonly backup: Backup }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/** Older documents are brought up to date here, one step a version, before they are checked. Version 1 is the first. */
+const CURRENT = 1;
+
+const MOST_PROBLEMS = 20;
+
+export const writeJob = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`;
+export const writeBackup = (shop: Shop, jobs: readonly Job[]): string =>
+  `${JSON.stringify({ format: 'gelvin-backup', version: 1, shop, jobs }, null, 2)}\n`;
+
+/** Reads an exported job or whole shop. */
+export function readDocument(text: string): Imported {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch (e) {
+    return refuse(
+      'file',
+      `The file is not JSON: ${e instanceof Error ? e.message : 'unreadable'}.`,
+      'a file exported from Gelvin',
+    );
+  }
+  const head = data as { format?: unknown; version?: unknown } | null;
+  if (typeof head !== 'object' || head === null || (head.format !== 'gelvin-job' && head.format !== 'gelvin-backup'))
+    return refuse('format', 'The file holds neither a job nor a shop.', '"format": "gelvin-job" or "gelvin-backup"');
+  if (typeof head.version !== 'number' || head.version > CURRENT)
+    return refuse(
+      'version',
+      `The file was written by a newer version (${String(head.version)}).`,
+      `version ${CURRENT} or older; update Gelvin first`,
+    );
+  if (head.format === 'gelvin-job') {
+    return validateJob(data)
+      ? { ok: true, kind: 'job', job: data }
+      : { ok: false, problems: problemsOf(validateJob.errors) };
+  }
+  if (!validateBackup(data)) return { ok: false, problems: problemsOf(validateBackup.errors) };
+  const ids = data.jobs.map((j) => j.id);
+  const repeated = ids.find((id, i) => ids.indexOf(id) !== i);
+  if (repeated !== undefined)
+    return refuse('jobs', `Two jobs have the same identity, ${repeated}.`, 'one of them renamed');
+  return { ok: true, kind: 'backup', backup: data };
+}
+
+const refuse = (field: string, message: string, right: string): Imported => ({
+  ok: false,
+  problems: [{ field, message, right }],
+});
+
+interface SchemaError {
+  readonly instancePath: string;
+  readonly keyword: string;
+  readonly message?: string;
+  readonly params: Record<string, unknown>;
+}
+
+function problemsOf(errors: readonly SchemaError[] | null | undefined): Problem[] {
+  const seen = new Set<string>();
+  const out: Problem[] = [];
+  for (const e of errors ?? []) {
+    const extra = e.params['additionalProperty'] ?? e.params['missingProperty'];
+    const field = `${e.instancePath.slice(1).replaceAll('/', '.') || 'document'}${typeof extra === 'string' && e.keyword === 'additionalProperties' ? `.${extra}` : ''}`;
+    const allowed = e.params['allowedValues'];
+    const message = `${e.message ?? 'is wrong'}${Array.isArray(allowed) ? `: ${allowed.join(', ')}` : ''}`;
+    if (seen.has(`${field} ${message}`)) continue;
+    seen.add(`${field} ${message}`);
+    out.push({ field, message });
+  }
+  return out.slice(0, MOST_PROBLEMS);
+}

@@ -1,0 +1,132 @@
+import { formAt, fundamentalHeightMm, specialForm, type Edge, type ThreadForm } from '../form/shape.ts';
+import { leadAngleDeg } from '../form/sizes.ts';
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { cosDeg, radians, sinDeg, tanDeg } from '../quantity/units.ts';
+
+export interface Groove {
+  readonly leadingHalfAngleDeg: number;
+  readonly trailingHalfAngleDeg: number;
+  readonly pitchMm: number;
+  readonly starts: number;
+  /** Height of the crest above the pitch line, mm. */
+  readonly crestMm: number;
+  /** The straight flank reaches this far above and below the pitch line, mm: less than crest and root where these are round. */
+  readonly flankTopMm: number;
+  readonly flankBottomMm: number;
+}
+
+/** The groove of the external thread of a form. @throws RangeError for a square thread, which no wire can measure. */
+export function grooveOf(form: ThreadForm, pitchMm: number, starts: number): Groove {
+  const { leadingFlankDeg: a1, trailingFlankDeg: a2, external } = form;
+  const apex = fundamentalHeightMm(pitchMm, a1, a2) / 2;
+  const half = (a1 + a2) / 2;
+  const straight = (edge: Edge, reach: number, flankDeg: number): number =>
+    edge.kind === 'round'
+      ? apex - ((edge.radiusMm * cosDeg((a1 - a2) / 2)) / sinDeg(half) - edge.radiusMm * sinDeg(flankDeg))
+      : reach;
+  const shorter = (edge: Edge, reach: number): number => Math.min(straight(edge, reach, a1), straight(edge, reach, a2));
+  return {
+    leadingHalfAngleDeg: a1,
+    trailingHalfAngleDeg: a2,
+    pitchMm,
+    starts,
+    crestMm: external.outerMm,
+    flankTopMm: shorter(external.outerEdge, external.outerMm),
+    flankBottomMm: shorter(external.innerEdge, external.innerMm),
+  };
+}
+
+/** 'flat': lead angle left out. 'textbook': with (w/2) tan^2(lead angle) cos a cot a added. */
+export type WireMethod = 'flat' | 'textbook';
+
+const halfIncluded = (g: Groove): number => (g.leadingHalfAngleDeg + g.trailingHalfAngleDeg) / 2;
+const tilt = (g: Groove): number => (g.leadingHalfAngleDeg - g.trailingHalfAngleDeg) / 2;
+const slope = (g: Groove): number => tanDeg(g.leadingHalfAngleDeg) + tanDeg(g.trailingHalfAngleDeg);
+
+/** Depth of the sharp groove below the pitch line, mm. */
+const apexMm = (g: Groove): number => g.pitchMm / 2 / slope(g);
+
+/**
+ * Wire that touches the flanks at the pitch line, mm: w = P / (2 cos a). For unlike flanks the two contacts cannot both
+ * lie there; this puts their mean height on the pitch line, which is the same formula when the flanks are equal.
+ * @see ASME B1.2; NBS Handbook H28
+ */
+export function bestWireMm(g: Groove): number {
+  const tangent = (2 * apexMm(g)) / (cosDeg(g.leadingHalfAngleDeg) + cosDeg(g.trailingHalfAngleDeg));
+  return 2 * tangent * Math.tan(radians(halfIncluded(g)));
+}
+
+/** Height of the wire's centre above the groove's sharp apex, mm, for a wire of diameter w. */
+const centreAboveApex = (g: Groove, wireMm: number): number =>
+  ((wireMm / 2) * cosDeg(tilt(g))) / sinDeg(halfIncluded(g));
+
+/**
+ * Range of wires that touch the straight flanks below the crest and above the root, and stand at least level with the
+ * crest so that the anvil rests on the wire. For the 60 degree form 0.505 P to 1.010 P.
+ */
+export function usableWireMm(g: Groove): { readonly min: number; readonly max: number } {
+  const crest = apexMm(g) + g.crestMm;
+  const proud = crest / (cosDeg(tilt(g)) / sinDeg(halfIncluded(g)) + 1);
+  const cotHalf = 1 / Math.tan(radians(halfIncluded(g)));
+  const low = Math.min(cosDeg(g.leadingHalfAngleDeg), cosDeg(g.trailingHalfAngleDeg));
+  const high = Math.max(cosDeg(g.leadingHalfAngleDeg), cosDeg(g.trailingHalfAngleDeg));
+  const aboveRoot = (apexMm(g) - g.flankBottomMm) / (low * cotHalf);
+  return { min: 2 * Math.max(proud, aboveRoot), max: (2 * (apexMm(g) + g.flankTopMm)) / (high * cotHalf) };
+}
+
+/** The part of M that does not depend on the pitch diameter, mm: M = d2 + this. */
+function overPitchDiameterMm(g: Groove, wireMm: number, d2: number, method: WireMethod): number {
+  const flat = wireMm + 2 * centreAboveApex(g, wireMm) - 2 * apexMm(g);
+  if (method === 'flat') return flat;
+  const lambda = radians(leadAngleDeg(g.pitchMm * g.starts, d2));
+  const a = radians(halfIncluded(g));
+  return flat + (wireMm / 2) * Math.tan(lambda) ** 2 * Math.cos(a) * (1 / Math.tan(a));
+}
+
+/**
+ * Measurement over three wires, mm: M = d2 + w (1 + cos((a1-a2)/2) / sin((a1+a2)/2)) - P / (tan a1 + tan a2); for equal
+ * flanks w (1 + 1/sin a) - (P/2) cot a.
+ * @see ASME B1.2; NBS Handbook H28; ASME B1.9 for unlike flanks
+ */
+export const overWiresMm = (g: Groove, pitchDiameterMm: number, wireMm: number, method: WireMethod): number =>
+  pitchDiameterMm + overPitchDiameterMm(g, wireMm, pitchDiameterMm, method);
+
+/** The reverse: pitch diameter from a measurement over wires, mm. */
+export function pitchDiameterFromWiresMm(g: Groove, overMm: number, wireMm: number, method: WireMethod): number {
+  // the lead correction depends weakly on d2: three rounds reach a nanometre
+  let d2 = overMm - overPitchDiameterMm(g, wireMm, overMm, 'flat');
+  for (let i = 0; i < 3 && method !== 'flat'; i += 1) d2 = overMm - overPitchDiameterMm(g, wireMm, d2, method);
+  return d2;
+}
+
+/** Refuses a wire that cannot measure this groove, with the range that can. */
+export function checkWire(g: Groove, wireMm: number, field = 'wireMm'): Outcome<number> {
+  const range = usableWireMm(g);
+  const right = `between ${range.min.toFixed(3)} and ${range.max.toFixed(3)} mm; best ${bestWireMm(g).toFixed(3)} mm`;
+  if (!(wireMm >= range.min))
+    return bad(field, 'The wire sinks below the crests or to the root: the anvil would rest on the thread.', right);
+  if (wireMm > range.max) return bad(field, 'The wire rides on the crest edges, not on the flanks.', right);
+  return good(wireMm);
+}
+
+const USUAL: Readonly<Record<string, 'iso60' | 'whitworth55' | 'ba47' | 'acme29' | 'trapezoidal30'>> = {
+  60: 'iso60',
+  55: 'whitworth55',
+  '47.5': 'ba47',
+  29: 'acme29',
+  30: 'trapezoidal30',
+};
+
+/** Groove of the usual form with these flanks, for callers that know only the angles; a special form's where none is usual. */
+export function usualGroove(
+  leadingHalfAngleDeg: number,
+  trailingHalfAngleDeg: number,
+  pitchMm: number,
+  starts: number,
+): Groove {
+  const usual = leadingHalfAngleDeg === trailingHalfAngleDeg ? USUAL[String(leadingHalfAngleDeg * 2)] : undefined;
+  const form = usual
+    ? formAt(usual, pitchMm)
+    : specialForm(pitchMm, { leadingFlankDeg: leadingHalfAngleDeg, trailingFlankDeg: trailingHalfAngleDeg });
+  return grooveOf(form, pitchMm, starts);
+}

@@ -1,0 +1,41 @@
+/** Standard normal distribution function, by the complementary error function of Numerical Recipes (erfcc), |error| < 1.2e-7. */
+export function normalCdf(z: number): number {
+  const x = Math.abs(z) / Math.SQRT2;
+  const t = 1 / (1 + 0.5 * x);
+  const poly =
+    -x * x -
+    1.26551223 +
+    t *
+      (1.00002368 +
+        t *
+          (0.37409196 +
+            t *
+              (0.09678418 +
+                t *
+                  (-0.18628806 +
+                    t * (0.27886807 + t * (-1.13520398 + t * (1.48851587 + t * (-0.82215223 + t * 0.17087277))))))));
+  const tail = 0.5 * t * Math.exp(poly);
+  return z >= 0 ? 1 - tail : tail;
+}
+
+export const normalPdf = (x: number, sigma: number): number =>
+  Math.exp(-0.5 * (x / sigma) ** 2) / (sigma * Math.sqrt(2 * Math.PI));
+
+/** Distribution function of Gaussian noise plus an exponential of mean `scale`: one-sided wear, read with an instrument. */
+function noisyWearCdf(x: number, sigma: number, scale: number): number {
+  const ratio = sigma / scale;
+  // wear far below the noise: the sum is as good as Gaussian, and the exponential term would overflow
+  if (ratio > 5) return normalCdf((x - scale) / Math.hypot(sigma, scale));
+  return normalCdf(x / sigma) - Math.exp(ratio * ratio * 0.5 - x / scale) * normalCdf(x / sigma - ratio);
+}
+
+/**
+ * Density, per mm, of how far a diameter reads short of its limit of size: somewhere in the maker's tolerance (uniform),
+ * less wear (exponential), plus instrument noise (Gaussian).
+ */
+export function shortfallDensity(x: number, sigma: number, tolerance: number, wearScale: number): number {
+  const d = (noisyWearCdf(x, sigma, wearScale) - noisyWearCdf(x - tolerance, sigma, wearScale)) / tolerance;
+  return d > 0 ? d : 0;
+}
+
+export const logistic = (z: number): number => 1 / (1 + Math.exp(-z));

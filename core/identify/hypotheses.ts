@@ -1,0 +1,115 @@
+import { basicSizes } from '../form/sizes.ts';
+import { formAt, type ThreadForm } from '../form/shape.ts';
+import { CATALOGUE, familyOf, type StandardThread } from '../standards/catalogue.ts';
+import type { FamilyId } from '../standards/family.ts';
+import { nptPitchDiameterMm } from '../standards/taperPipe.ts';
+
+/** What a thread would measure if it were new: the numbers that evidence is compared with. Lengths mm. */
+export interface Expectation {
+  readonly majorMm: number;
+  readonly pitchMm: number;
+  readonly pitchDiameterMm: number;
+  readonly minorExternalMm: number;
+  readonly minorInternalMm: number;
+  readonly depthExternalMm: number;
+  readonly depthInternalMm: number;
+  readonly leadingDeg: number;
+  readonly trailingDeg: number;
+  readonly taper: number;
+}
+
+export interface Hypothesis extends Expectation {
+  readonly row: StandardThread;
+  /** Prior probability of the row before context, all rows and specials summing to 1. */
+  readonly prior: number;
+}
+
+/** Context that shifts the prior: where the part was made and what it does. */
+export interface Context {
+  readonly origin: Origin | null;
+  readonly use: Use | null;
+}
+export const ORIGINS = ['metric', 'american', 'british'] as const;
+export type Origin = (typeof ORIGINS)[number];
+export const USES = ['fastener', 'pipe', 'instrument', 'power-screw', 'machine-part'] as const;
+export type Use = (typeof USES)[number];
+
+/** Share of threads on a repair bench that no table lists. From memory, common practice, no source. */
+export const SPECIAL_PRIOR = 0.05;
+
+const METRIC: readonly FamilyId[] = ['M', 'Tr', 'S', 'Rd'];
+const AMERICAN: readonly FamilyId[] = [
+  'UNC',
+  'UNF',
+  'UNEF',
+  'UN',
+  'UNS',
+  'NPT',
+  'NPTF',
+  'Acme',
+  'StubAcme',
+  'Buttress',
+  'Hose',
+  'Square',
+];
+const BRITISH: readonly FamilyId[] = ['BSW', 'BSF', 'BSBrass', 'BA', 'Cycle', 'Optical', 'G', 'R', 'Square', 'Acme'];
+const PIPE: readonly FamilyId[] = ['G', 'R', 'NPT', 'NPTF', 'BSBrass', 'Hose'];
+const POWER: readonly FamilyId[] = ['Acme', 'StubAcme', 'Tr', 'S', 'Buttress', 'Square', 'Rd'];
+const SMALL: readonly FamilyId[] = ['BA', 'Optical', 'BSBrass', 'UNS'];
+
+/** How much a stated origin or use favours what it names over everything else. */
+const FAVOUR = 6;
+
+/** Weight of a family in a context, relative. */
+export function familyWeight(id: FamilyId, context: Context): number {
+  let w = familyOf(id).commonness;
+  const origin = { metric: METRIC, american: AMERICAN, british: BRITISH };
+  if (context.origin && origin[context.origin].includes(id)) w *= FAVOUR;
+  if (context.use === 'pipe' && PIPE.includes(id)) w *= FAVOUR;
+  if (context.use === 'power-screw' && POWER.includes(id)) w *= FAVOUR;
+  if (context.use === 'instrument' && SMALL.includes(id)) w *= FAVOUR;
+  if ((context.use === 'fastener' || context.use === 'machine-part') && PIPE.includes(id)) w /= FAVOUR;
+  if (context.use === 'fastener' && POWER.includes(id)) w /= FAVOUR;
+  return w;
+}
+
+export function expectationOf(form: ThreadForm, majorMm: number, pitchMm: number): Expectation {
+  const s = basicSizes(form, majorMm);
+  return {
+    majorMm,
+    pitchMm,
+    pitchDiameterMm: s.pitchDiameterMm,
+    minorExternalMm: s.minorExternalMm,
+    minorInternalMm: s.minorInternalMm,
+    depthExternalMm: (s.majorMm - s.minorExternalMm) / 2,
+    depthInternalMm: (s.majorInternalMm - s.minorInternalMm) / 2,
+    leadingDeg: form.leadingFlankDeg,
+    trailingDeg: form.trailingFlankDeg,
+    taper: form.taper,
+  };
+}
+
+function build(): readonly Hypothesis[] {
+  const totals = new Map<FamilyId, number>();
+  for (const r of CATALOGUE) totals.set(r.family, (totals.get(r.family) ?? 0) + r.weight);
+  return CATALOGUE.map((row) => {
+    const form = formAt(familyOf(row.family).form, row.pitchMm);
+    // on a taper pipe thread the calipers find the crest near the small end
+    const major =
+      row.family === 'NPT' || row.family === 'NPTF'
+        ? nptPitchDiameterMm(row.majorMm, row.pitchMm) + 2 * form.external.outerMm
+        : row.majorMm;
+    return { ...expectationOf(form, major, row.pitchMm), row, prior: row.weight / (totals.get(row.family) ?? 1) };
+  });
+}
+
+let built: readonly Hypothesis[] | null = null;
+/** All published rows as hypotheses; computed once, because the geometry never changes. `prior` is within the family. */
+export const hypotheses = (): readonly Hypothesis[] => (built ??= build());
+
+/** Chance of a number of starts: screws that carry motion are often multi-start, fastenings hardly ever. */
+export function startsPrior(family: FamilyId | 'Special', starts: number): number {
+  const power = family !== 'Special' && POWER.includes(family);
+  const table = power ? [0.87, 0.09, 0.025, 0.015] : [0.988, 0.008, 0.003, 0.001];
+  return table[starts - 1] ?? 1e-5;
+}

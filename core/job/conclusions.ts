@@ -1,0 +1,100 @@
+import { FINE, lengthText, percentText, ppmText } from '../quantity/format.ts';
+import { pitchText } from '../quantity/pitch.ts';
+import type { UnitSystem } from '../quantity/units.ts';
+import { pitchOf } from '../standards/thread.ts';
+import { fitOfJob, gearState, latheOf, scheduleOf, threadOfJob, trainText, wirePlan } from './derive.ts';
+import type { Job, Shop, StationId } from './schema.ts';
+
+const CAME_IN = {
+  screw: 'A screw came in',
+  nut: 'A nut came in',
+  both: 'Screw and nut came in',
+  'broken-shaft': 'A broken shaft came in',
+};
+const WANTED = {
+  copy: 'copy it',
+  mate: 'make its mate',
+  extend: 'extend the thread',
+  recut: 'recut it',
+  gauge: 'make a gauge',
+};
+
+/** The one line by which a station is read off the spine; null when there is nothing to say yet. */
+export function conclusion(station: StationId, job: Job, shop: Shop, system: UnitSystem): string | null {
+  const thread = threadOfJob(job);
+  const len = (mm: number): string => lengthText(mm, system, FINE);
+  switch (station) {
+    case 'intake':
+      return `${CAME_IN[job.intake.cameIn]}: ${WANTED[job.intake.wanted]}`;
+    case 'read':
+      return job.readings.length === 0 ? null : `${job.readings.length} reading${job.readings.length === 1 ? '' : 's'}`;
+    case 'name':
+      return thread && job.name
+        ? `${thread.designation}, ${job.name.overruled ? 'chosen by hand' : `${percentText(job.name.probability)} sure`}`
+        : null;
+    case 'fit': {
+      const plan = fitOfJob(job);
+      if (!plan) return null;
+      return plan.make === 'external'
+        ? `Turn to ${lengthText(plan.startDiameterMm, system)}, cut ${len(plan.depthMm)} deep`
+        : `Bore to ${lengthText(plan.startDiameterMm, system)}, cut ${len(plan.depthMm)} deep`;
+    }
+    case 'gears': {
+      const g = gearState(job, shop);
+      const lathe = latheOf(job, shop);
+      if (!g || !lathe) return null;
+      if (lathe.drive === 'electronic') return `${lathe.name}: type in ${pitchText(g.target, system)}`;
+      return job.gears.train && g.errorPpm !== null ? `${trainText(job.gears.train)}, ${ppmText(g.errorPpm)}` : null;
+    }
+    case 'setup':
+      if (!thread) return null;
+      return job.setup.infeed === 'angled'
+        ? `Top slide ${job.setup.slideAngleDeg}\u00b0 off the cross slide`
+        : 'Plunge with the cross slide';
+    case 'pickup':
+      return job.pickup.offset ? `Tool ${len(Math.abs(job.pickup.offset.mm))} off the groove` : null;
+    case 'cut': {
+      const s = scheduleOf(job);
+      if (!s?.ok) return null;
+      const total = s.value.length + job.cut.springs;
+      return job.cut.done >= total
+        ? `All ${s.value.length} passes and ${job.cut.springs} spring cut`
+        : `Pass ${Math.min(job.cut.done + 1, total)} of ${total}`;
+    }
+    case 'prove': {
+      const w = wirePlan(job, shop);
+      if (!w) return null;
+      const last = w.measured.at(-1);
+      return last
+        ? `Over wires ${len(last.overMm)}: ${leftText(last.leftMm, system)}`
+        : `Over ${len(w.wireMm)} wires: ${len(w.targetMm)}`;
+    }
+    case 'record':
+      return job.record.verdict === null
+        ? null
+        : { fits: 'It fits', 'fits-with-note': 'It fits, see note', scrapped: 'Scrapped' }[job.record.verdict];
+  }
+}
+
+/** Slack of a shop micrometer over wires, mm: within this the size is reached. */
+const AT_SIZE_MM = 0.01;
+
+/** What a measured pitch diameter says: to go, at size, or under. */
+export const leftText = (leftMm: number, system: UnitSystem): string =>
+  Math.abs(leftMm) <= AT_SIZE_MM
+    ? 'at size'
+    : leftMm > 0
+      ? `${lengthText(leftMm, system, FINE)} to go on diameter`
+      : `${lengthText(-leftMm, system, FINE)} under`;
+
+/** "1 1/4-7 BSW, 7 tpi, 2 starts, left hand". */
+export function threadLine(job: Job, system: UnitSystem): string | null {
+  const t = threadOfJob(job);
+  if (!t) return null;
+  return [
+    t.designation,
+    pitchText(pitchOf(t), system),
+    ...(t.starts > 1 ? [`${t.starts} starts`] : []),
+    ...(t.leftHand ? ['left hand'] : []),
+  ].join(', ');
+}

@@ -1,0 +1,63 @@
+import type { Job, Shop } from './schema.ts';
+import { JOB_VERSION, SHOP_VERSION } from './stations.ts';
+
+/** A job with nothing known yet. Identity and time come from outside. */
+export function newJob(id: string, title: string, at: Date): Job {
+  const now = at.toISOString();
+  return {
+    format: 'gelvin-job',
+    version: JOB_VERSION,
+    id,
+    title,
+    customer: '',
+    created: now,
+    changed: now,
+    intake: {
+      cameIn: 'screw',
+      wanted: 'copy',
+      make: 'external',
+      material: 'mild steel',
+      note: '',
+      origin: null,
+      use: null,
+      hazards: [],
+    },
+    readings: [],
+    name: null,
+    fit: { pitchClearanceMm: 0.05, crestReliefMm: 0.08, engagementMm: 20, tipFlatMm: null, readyMm: null },
+    gears: { lathe: null, train: null },
+    setup: { infeed: 'angled', slideAngleDeg: 29.5, rpm: null, reliefMm: 6, checks: [] },
+    pickup: { offset: null, method: 'parallel-slide' },
+    cut: {
+      rule: 'constant-area',
+      passes: null,
+      firstMaxMm: 0.25,
+      lastMinMm: 0.03,
+      springs: 2,
+      returnBy: 'reverse',
+      done: 0,
+      trials: [],
+    },
+    prove: { wire: null, readings: [] },
+    record: { note: '', verdict: null },
+    settled: {},
+  };
+}
+
+export const emptyShop = (): Shop => ({
+  format: 'gelvin-shop',
+  version: SHOP_VERSION,
+  name: 'My shop',
+  lathes: [],
+  instruments: [
+    { id: 'caliper', name: 'Vernier or dial caliper', measures: 'length', uncertainty: 0.02 },
+    { id: 'micrometer', name: 'Micrometer', measures: 'length', uncertainty: 0.004 },
+    { id: 'rule', name: 'Rule', measures: 'length', uncertainty: 0.25 },
+    { id: 'leaf', name: 'Pitch leaf', measures: 'pitch', uncertainty: 0.02 },
+    { id: 'angle-leaf', name: 'Angle by leaf or eye', measures: 'angle', uncertainty: 2 },
+    { id: 'template', name: 'Angle by template', measures: 'angle', uncertainty: 1 },
+    { id: 'comparator', name: 'Comparator', measures: 'angle', uncertainty: 0.25 },
+  ],
+  wiresMm: [],
+  settings: { system: 'mm', theme: 'auto', operator: '', singleKeys: true },
+});

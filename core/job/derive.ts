@@ -1,0 +1,122 @@
+import { passSchedule, suggestedPasses, type Pass } from '../cutting/passes.ts';
+import { fitPlan, type FitPlan } from '../fit/fit.ts';
+import { rootFlatMm } from '../form/sizes.ts';
+import {
+  bestWireMm,
+  checkWire,
+  grooveOf,
+  overWiresMm,
+  pitchDiameterFromWiresMm,
+  type Groove,
+} from '../gauging/wires.ts';
+import { leadOfTrain } from '../gearing/search.ts';
+import type { Lathe } from '../lathe/schema.ts';
+import type { Outcome } from '../quantity/outcome.ts';
+import { errorPpm, exact, textOf, type Rational } from '../quantity/rational.ts';
+import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
+import type { Job, Shop } from './schema.ts';
+
+/** The thread a job stands on: the one accepted in Name, as core's own type. */
+export const threadOfJob = (job: Job): ThreadSpec | null => (job.name ? (job.name.thread as ThreadSpec) : null);
+
+export const latheOf = (job: Job, shop: Shop): Lathe | null =>
+  shop.lathes.find((l) => l.id === job.gears.lathe) ?? null;
+
+export const fitOfJob = (job: Job): FitPlan | null => {
+  const thread = threadOfJob(job);
+  return thread ? fitPlan(thread, { ...job.fit, make: job.intake.make }) : null;
+};
+
+export interface GearState {
+  readonly target: Rational;
+  /** Lead really cut by the chosen train (or by the electronic leadscrew: the target). Null: no train chosen. */
+  readonly lead: Rational | null;
+  readonly errorPpm: number | null;
+}
+
+/** What the chosen train cuts. */
+export function gearState(job: Job, shop: Shop): GearState | null {
+  const thread = threadOfJob(job);
+  const lathe = latheOf(job, shop);
+  if (!thread) return null;
+  const target = leadOf(thread);
+  if (!lathe) return { target, lead: null, errorPpm: null };
+  if (lathe.drive === 'electronic') return { target, lead: target, errorPpm: 0 };
+  if (!job.gears.train) return { target, lead: null, errorPpm: null };
+  const lead = leadOfTrain(job.gears.train, exact(lathe.leadscrew), exact(lathe.fixedRatio));
+  return { target, lead, errorPpm: errorPpm(lead, target) };
+}
+
+/** Tip flat that the schedule reckons with: the tool's own, or the form's root. */
+export const tipFlatOf = (job: Job, plan: FitPlan, thread: ThreadSpec): number =>
+  job.fit.tipFlatMm ?? rootFlatMm(plan.form, pitchMmOf(thread));
+
+/** Angle the compound is really set to for feeding: null for a plunge. */
+export const feedAngleDeg = (job: Job): number | null =>
+  job.setup.infeed === 'angled' ? job.setup.slideAngleDeg : null;
+
+export function scheduleOf(job: Job): Outcome<Pass[]> | null {
+  const thread = threadOfJob(job);
+  const plan = fitOfJob(job);
+  if (!thread || !plan) return null;
+  const flanks = [plan.form.leadingFlankDeg, plan.form.trailingFlankDeg] as const;
+  const flat = tipFlatOf(job, plan, thread);
+  return passSchedule({
+    depthMm: plan.depthMm,
+    passes: job.cut.passes ?? suggestedPasses(plan.depthMm, flanks, flat),
+    rule: job.cut.rule,
+    slideAngleDeg: feedAngleDeg(job),
+    firstMaxMm: job.cut.firstMaxMm,
+    lastMinMm: job.cut.lastMinMm,
+    tipFlatMm: flat,
+    flanksDeg: flanks,
+  });
+}
+
+export interface WirePlan {
+  readonly groove: Groove;
+  readonly bestMm: number;
+  readonly wireMm: number;
+  readonly check: Outcome<number>;
+  /** M when the pitch diameter is right, mm, with the lead-angle correction. */
+  readonly targetMm: number;
+  readonly flatMm: number;
+  /** Basic pitch diameter less nothing: the largest the screw may be and still be the thread named, mm. */
+  readonly measured: readonly { readonly overMm: number; readonly pitchDiameterMm: number; readonly leftMm: number }[];
+}
+
+/** Nearest owned wire to the best one that can be used; the best wire itself when none is owned. */
+export function wireToUse(groove: Groove, ownedMm: readonly number[]): number {
+  const best = bestWireMm(groove);
+  const usable = ownedMm.filter((w) => checkWire(groove, w).ok);
+  return usable.length > 0 ? usable.reduce((a, b) => (Math.abs(b - best) < Math.abs(a - best) ? b : a)) : best;
+}
+
+/** Measuring over three wires: null where wires cannot go (a nut, a square thread). */
+export function wirePlan(job: Job, shop: Shop): WirePlan | null {
+  const thread = threadOfJob(job);
+  const plan = fitOfJob(job);
+  if (!thread || plan?.make !== 'external') return null;
+  const form = threadFormOf(thread);
+  if (form.leadingFlankDeg + form.trailingFlankDeg === 0) return null;
+  const groove = grooveOf(form, pitchMmOf(thread), thread.starts);
+  const wireMm = job.prove.wire?.mm ?? wireToUse(groove, shop.wiresMm);
+  const d2 = plan.pitchDiameterMm;
+  return {
+    groove,
+    bestMm: bestWireMm(groove),
+    wireMm,
+    check: checkWire(groove, wireMm, 'wire'),
+    targetMm: overWiresMm(groove, d2, wireMm, 'textbook'),
+    flatMm: overWiresMm(groove, d2, wireMm, 'flat'),
+    measured: job.prove.readings.map((r) => {
+      const pitchDiameterMm = pitchDiameterFromWiresMm(groove, r.mm, wireMm, 'textbook');
+      return { overMm: r.mm, pitchDiameterMm, leftMm: pitchDiameterMm - d2 };
+    }),
+  };
+}
+
+export const trainText = (train: { readonly drivers: readonly number[]; readonly driven: readonly number[] }): string =>
+  train.drivers.map((d, i) => `${d}/${train.driven[i] ?? '?'}`).join(' \u00d7 ');
+
+export const leadText = (lead: Rational): string => textOf(lead);

@@ -1,0 +1,139 @@
+import type { Quantity } from '../evidence/evidence.ts';
+import { parseAngle } from '../quantity/angle.ts';
+import { parseLength } from '../quantity/length.ts';
+import { readNumber } from '../quantity/number.ts';
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { parsePitch } from '../quantity/pitch.ts';
+import { numberOf } from '../quantity/rational.ts';
+import type { UnitSystem } from '../quantity/units.ts';
+import type { Reading } from './schema.ts';
+
+/** What a typed reading means, before identity, time and instrument are added. */
+export interface Entry {
+  readonly value: number;
+  readonly span: Reading['span'];
+  readonly leaf: Reading['leaf'];
+}
+
+export interface EntryText {
+  readonly quantity: Quantity;
+  readonly text: string;
+  /** Span of a crest count or length of a leaf, as typed; empty: the usual one. */
+  readonly spanText: string;
+  readonly leaf: 'fits' | 'nearly' | 'no';
+}
+
+/** Reads what was typed for a quantity, in the fields `value` and `span`. */
+export function readEntry(typed: EntryText, system: UnitSystem): Outcome<Entry> {
+  const { quantity, text, spanText } = typed;
+  const plainEntry = (value: number): Outcome<Entry> => good({ value, span: null, leaf: null });
+  switch (quantity) {
+    case 'majorDiameter':
+    case 'minorDiameter':
+    case 'pitchDiameter':
+    case 'depth':
+    case 'lead': {
+      const length = parseLength(text, { system, field: 'value', maxMm: 3000 });
+      return length.ok ? plainEntry(length.value.mm) : length;
+    }
+    case 'crestCount': {
+      const count = readNumber(text, 'value');
+      if (!count.ok) return count;
+      if (count.value.rest !== '')
+        return bad('value', `"${count.value.rest}" does not belong here: this is the number of crests.`, '7, or 40.5');
+      const crests = numberOf(count.value.value);
+      if (!(crests >= 1 && crests <= 2000)) return bad('value', 'Count at least one whole crest.', '7');
+      const span = parseSpan(spanText, system);
+      return span.ok ? good({ value: crests, span: span.value, leaf: null }) : span;
+    }
+    case 'pitchLeaf': {
+      const pitch = parsePitch(text, 'value');
+      if (!pitch.ok) return pitch;
+      if (spanText.trim() === '') return good({ value: pitch.value.mm, span: null, leaf: typed.leaf });
+      const span = parseSpan(spanText, system);
+      return span.ok ? good({ value: pitch.value.mm, span: span.value, leaf: typed.leaf }) : span;
+    }
+    case 'flankAngle': {
+      const angle = parseAngle(text, 'value', 120);
+      return angle.ok ? plainEntry(angle.value.deg) : angle;
+    }
+    case 'leadingFlank':
+    case 'trailingFlank': {
+      const angle = parseAngle(text, 'value', 70);
+      return angle.ok ? plainEntry(angle.value.deg) : angle;
+    }
+    case 'taper': {
+      const ratio = /^\s*1\s*(?::|in)\s*(\d+(?:\.\d+)?)\s*$/i.exec(text);
+      if (ratio)
+        return Number(ratio[1]) > 0
+          ? plainEntry(1 / Number(ratio[1]))
+          : bad('value', 'A taper of 1 in 0 does not exist.', '1 in 16');
+      const n = readNumber(text, 'value');
+      if (!n.ok) return bad('value', 'The taper is not readable.', '1 in 16, 0.0625, or 0 for parallel');
+      const value = numberOf(n.value.value);
+      return n.value.rest === '' && Math.abs(value) <= 1
+        ? plainEntry(value)
+        : bad('value', 'The taper is diameter over length.', '1 in 16, 0.0625, or 0 for parallel');
+    }
+    case 'starts': {
+      const n = Number(text.trim());
+      return Number.isInteger(n) && n >= 1 && n <= 12
+        ? plainEntry(n)
+        : bad('value', 'Starts are a whole number from 1 to 12.', '1');
+    }
+  }
+}
+
+function parseSpan(text: string, system: UnitSystem): Outcome<NonNullable<Reading['span']>> {
+  const typed = text.trim() === '' ? '1 in' : text.trim();
+  const length = parseLength(typed, { system, field: 'span', maxMm: 2000 });
+  return length.ok ? good({ text: typed, mm: length.value.mm }) : length;
+}
+
+/** Order in which readings are usually taken; the next one is armed when one has been taken. */
+export const READING_ORDER: readonly Quantity[] = [
+  'majorDiameter',
+  'crestCount',
+  'flankAngle',
+  'pitchLeaf',
+  'minorDiameter',
+  'depth',
+  'pitchDiameter',
+  'leadingFlank',
+  'trailingFlank',
+  'lead',
+  'starts',
+  'taper',
+];
+
+/** The quantity to arm after one has been taken: the next in order that has not been read; the same when all have. */
+export function nextQuantity(taken: Quantity, read: ReadonlySet<Quantity>): Quantity {
+  const from = READING_ORDER.indexOf(taken);
+  const later = [...READING_ORDER.slice(from + 1), ...READING_ORDER.slice(0, from)];
+  return later.find((q) => !read.has(q) && READING_ORDER.indexOf(q) < 6) ?? taken;
+}
+
+export const QUANTITY_NAMES: Readonly<
+  Record<Quantity, { readonly external: string; readonly internal: string; readonly hint: string }>
+> = {
+  majorDiameter: {
+    external: 'Outside diameter',
+    internal: 'Diameter at the root of the nut',
+    hint: '1.242 in, 31.6, 1 1/4',
+  },
+  minorDiameter: { external: 'Root diameter', internal: 'Bore', hint: '27.1, 1.067 in' },
+  pitchDiameter: { external: 'Pitch diameter', internal: 'Pitch diameter', hint: 'from wires or a thread micrometer' },
+  crestCount: {
+    external: 'Crests over a length',
+    internal: 'Crests over a length',
+    hint: 'the two half crests at the ends count as one',
+  },
+  pitchLeaf: { external: 'Pitch leaf', internal: 'Pitch leaf', hint: '7 tpi or 3.5 mm' },
+  flankAngle: { external: 'Included angle', internal: 'Included angle', hint: '55' },
+  leadingFlank: { external: 'Leading flank', internal: 'Leading flank', hint: 'from square to the axis' },
+  trailingFlank: { external: 'Trailing flank', internal: 'Trailing flank', hint: 'from square to the axis' },
+  depth: { external: 'Depth of thread', internal: 'Depth of thread', hint: '2.3 mm' },
+  lead: { external: 'Lead', internal: 'Lead', hint: 'advance in one turn' },
+  taper: { external: 'Taper', internal: 'Taper', hint: '1 in 16, or 0' },
+  starts: { external: 'Starts', internal: 'Starts', hint: '1' },
+};

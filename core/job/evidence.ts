@@ -1,0 +1,52 @@
+import type { Evidence } from '../evidence/evidence.ts';
+import type { Job, Reading } from './schema.ts';
+
+/** The side that was measured: what came in, not what is to be made. */
+export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn === 'nut' ? 'internal' : 'external');
+
+/** A stored reading as evidence for naming. */
+export function evidenceOf(r: Reading): Evidence {
+  const sigma = r.uncertainty;
+  switch (r.quantity) {
+    case 'majorDiameter':
+    case 'minorDiameter':
+    case 'pitchDiameter':
+      return {
+        quantity: r.quantity,
+        valueMm: r.value,
+        wear: r.wear,
+        ...(sigma === null ? {} : { uncertaintyMm: sigma }),
+      };
+    case 'depth':
+      return { quantity: 'depth', valueMm: r.value, wear: r.wear, ...(sigma === null ? {} : { uncertaintyMm: sigma }) };
+    case 'crestCount':
+      return { quantity: 'crestCount', crests: r.value, spanMm: r.span?.mm ?? 25.4 };
+    case 'pitchLeaf':
+      return {
+        quantity: 'pitchLeaf',
+        pitchMm: r.value,
+        fit: r.leaf ?? 'fits',
+        ...(r.span === null ? {} : { overMm: r.span.mm }),
+      };
+    case 'flankAngle':
+    case 'leadingFlank':
+    case 'trailingFlank':
+      return { quantity: r.quantity, valueDeg: r.value, ...(sigma === null ? {} : { uncertaintyDeg: sigma }) };
+    case 'lead':
+      return { quantity: 'lead', valueMm: r.value, ...(sigma === null ? {} : { uncertaintyMm: sigma }) };
+    case 'taper':
+      return { quantity: 'taper', ratio: r.value };
+    case 'starts':
+      return { quantity: 'starts', count: r.value };
+  }
+}
+
+export const evidenceOfJob = (job: Job): Evidence[] => job.readings.map(evidenceOf);
+
+const PITCH_QUANTITIES: readonly Reading['quantity'][] = ['crestCount', 'pitchLeaf', 'lead', 'starts'];
+/** True when some reading says anything about the pitch: without one nothing can be named. */
+export const pitchIsRead = (job: Job): boolean => job.readings.some((r) => PITCH_QUANTITIES.includes(r.quantity));
+export const diameterIsRead = (job: Job): boolean =>
+  job.readings.some(
+    (r) => r.quantity === 'majorDiameter' || r.quantity === 'minorDiameter' || r.quantity === 'pitchDiameter',
+  );

@@ -1,0 +1,220 @@
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
+import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
+
+/**
+ * The job document and the shop document: the only shapes that are stored, exported and imported. Types and JSON Schema
+ * come from this one description; the interface uses the validators generated from it.
+ */
+const object = <T extends Record<string, TSchema>>(properties: T) =>
+  Type.Object(properties, { additionalProperties: false });
+const oneOf = <T extends string>(...values: T[]) => Type.Unsafe<T>({ type: 'string', enum: values });
+const text = (max = 4000) => Type.String({ maxLength: max });
+const id = Type.String({ minLength: 1, maxLength: 80 });
+const time = Type.String({ pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?Z$' });
+const angle = Type.Number({ minimum: 0, maximum: 80 });
+const finite = Type.Number({ minimum: -1e6, maximum: 1e6 });
+const positive = Type.Number({ exclusiveMinimum: 0, maximum: 1e5 });
+
+export type { StationId };
+
+export const SpecialSchema = Type.Object(
+  {
+    leadingFlankDeg: angle,
+    trailingFlankDeg: angle,
+    depthMm: Type.Optional(positive),
+    crestFlatMm: Type.Optional(Type.Number({ minimum: 0, maximum: 1000 })),
+    rootRadiusMm: Type.Optional(Type.Number({ minimum: 0, maximum: 1000 })),
+    taper: Type.Optional(Type.Number({ minimum: -1, maximum: 1 })),
+  },
+  { additionalProperties: false },
+);
+
+export const ThreadSchema = Type.Object(
+  {
+    designation: Type.String({ minLength: 1, maxLength: 120 }),
+    family: text(20),
+    majorMm: positive,
+    pitch: Exact,
+    starts: Type.Integer({ minimum: 1, maximum: 12 }),
+    leftHand: Type.Boolean(),
+    form: text(20),
+    special: Type.Optional(SpecialSchema),
+  },
+  { additionalProperties: false },
+);
+
+/** A reading as it was taken: the text typed, what it means, with what, where and in what state the metal was. */
+export const ReadingSchema = object({
+  id,
+  quantity: oneOf(
+    'majorDiameter',
+    'minorDiameter',
+    'pitchDiameter',
+    'crestCount',
+    'pitchLeaf',
+    'flankAngle',
+    'leadingFlank',
+    'trailingFlank',
+    'depth',
+    'lead',
+    'taper',
+    'starts',
+  ),
+  /** As typed. */
+  text: text(80),
+  /** mm, degrees, ratio or count, by quantity. For a leaf its pitch in mm. */
+  value: finite,
+  /** Crest count: the span, as typed and in mm. Leaf: the length over which it was held. */
+  span: Type.Union([Type.Null(), object({ text: text(80), mm: positive })]),
+  leaf: Type.Union([Type.Null(), oneOf('fits', 'nearly', 'no')]),
+  /** Instrument's id in the shop, or null when not said. */
+  instrument: Type.Union([Type.Null(), id]),
+  /** One standard deviation in the value's unit, taken from the instrument when the reading was made. */
+  uncertainty: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 1000 })]),
+  place: text(120),
+  wear: oneOf('worn', 'unworn', 'unknown'),
+  at: time,
+});
+
+const Decision = object({
+  thread: ThreadSchema,
+  /** Probability when it was accepted. */
+  probability: Type.Number({ minimum: 0, maximum: 1 }),
+  /** The person chose against the ranking. */
+  overruled: Type.Boolean(),
+  reason: text(),
+});
+
+const Settlement = object({
+  /** What the station rested on when it was settled: name of the fact -> its text. */
+  basis: Type.Record(Type.String({ maxLength: 120 }), text(400)),
+  at: time,
+});
+
+export const JobSchema = Type.Object(
+  {
+    format: Type.Literal('gelvin-job'),
+    version: Type.Literal(JOB_VERSION),
+    id,
+    title: Type.String({ minLength: 1, maxLength: 200 }),
+    customer: text(200),
+    created: time,
+    changed: time,
+    intake: object({
+      cameIn: oneOf('screw', 'nut', 'both', 'broken-shaft'),
+      wanted: oneOf('copy', 'mate', 'extend', 'recut', 'gauge'),
+      /** What is to be cut. */
+      make: oneOf('external', 'internal'),
+      material: text(60),
+      note: text(),
+      origin: Type.Union([Type.Null(), oneOf('metric', 'american', 'british')]),
+      use: Type.Union([Type.Null(), oneOf('fastener', 'pipe', 'instrument', 'power-screw', 'machine-part')]),
+      /** Duties under which the tool only advises: people, lifting, pressure, fuel gas... */
+      hazards: Type.Array(text(40), { maxItems: 12 }),
+    }),
+    readings: Type.Array(ReadingSchema, { maxItems: 500 }),
+    name: Type.Union([Type.Null(), Decision]),
+    fit: object({
+      /** Clearance wanted on the pitch diameter, mm. */
+      pitchClearanceMm: Type.Number({ minimum: 0, maximum: 5 }),
+      /** How far the blank is turned under (or the bore opened over) the nominal, on diameter, mm. */
+      crestReliefMm: Type.Number({ minimum: 0, maximum: 10 }),
+      engagementMm: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
+      /** Tip flat of the tool to be used, mm; null: as the form's root. */
+      tipFlatMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 50 })]),
+      /** Bore or blank found ready, mm; checked against the right one. */
+      readyMm: Type.Union([Type.Null(), positive]),
+    }),
+    gears: object({ lathe: Type.Union([Type.Null(), id]), train: Type.Union([Type.Null(), TrainSchema]) }),
+    setup: object({
+      infeed: oneOf('angled', 'plunge'),
+      /** From the cross-slide line, degrees. */
+      slideAngleDeg: Type.Number({ minimum: 0, maximum: 60 }),
+      rpm: Type.Union([Type.Null(), positive]),
+      /** Width of the relief groove or clear run past the work, mm. */
+      reliefMm: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+      checks: Type.Array(text(60), { maxItems: 40 }),
+    }),
+    pickup: object({
+      /** Offset of the tool from the groove, as typed; null: not looked yet. */
+      offset: Type.Union([Type.Null(), object({ text: text(80), mm: finite })]),
+      method: oneOf('parallel-slide', 'angled-slide', 'turn-work', 'slip-gear'),
+    }),
+    cut: object({
+      rule: oneOf('constant-area', 'constant-depth'),
+      passes: Type.Union([Type.Null(), Type.Integer({ minimum: 1, maximum: 500 })]),
+      firstMaxMm: Type.Union([Type.Null(), positive]),
+      lastMinMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 10 })]),
+      springs: Type.Integer({ minimum: 0, maximum: 10 }),
+      /** How the tool comes back: half-nuts stay shut and the spindle reverses, or they open and close on the dial. */
+      returnBy: oneOf('reverse', 'dial'),
+      /** Passes and spring passes done so far: the place in the routine. */
+      done: Type.Integer({ minimum: 0, maximum: 1000 }),
+      trials: Type.Array(object({ afterPass: Type.Integer({ minimum: 0, maximum: 1000 }), note: text(), at: time }), {
+        maxItems: 200,
+      }),
+    }),
+    prove: object({
+      /** Wire used, as typed. */
+      wire: Type.Union([Type.Null(), object({ text: text(80), mm: positive })]),
+      readings: Type.Array(object({ id, text: text(80), mm: positive, place: text(120), at: time }), { maxItems: 200 }),
+    }),
+    record: object({ note: text(), verdict: Type.Union([Type.Null(), oneOf('fits', 'fits-with-note', 'scrapped')]) }),
+    settled: Type.Unsafe<Partial<Record<StationId, Static<typeof Settlement>>>>({
+      type: 'object',
+      propertyNames: { enum: STATIONS },
+      additionalProperties: Settlement,
+    }),
+  },
+  { $id: 'job', additionalProperties: false },
+);
+export type Job = Static<typeof JobSchema>;
+export type Reading = Static<typeof ReadingSchema>;
+
+export const InstrumentSchema = object({
+  id,
+  name: Type.String({ minLength: 1, maxLength: 120 }),
+  measures: oneOf('length', 'pitch', 'angle', 'taper'),
+  /** One standard deviation, mm or degrees. */
+  uncertainty: Type.Number({ exclusiveMinimum: 0, maximum: 100 }),
+});
+export type Instrument = Static<typeof InstrumentSchema>;
+
+export const ShopSchema = Type.Object(
+  {
+    format: Type.Literal('gelvin-shop'),
+    version: Type.Literal(SHOP_VERSION),
+    name: Type.String({ minLength: 1, maxLength: 120 }),
+    lathes: Type.Array(LatheSchema, { maxItems: 100 }),
+    instruments: Type.Array(InstrumentSchema, { maxItems: 200 }),
+    /** Diameters of the pin and wire sets owned, mm. */
+    wiresMm: Type.Array(positive, { maxItems: 400 }),
+    settings: object({
+      system: oneOf('mm', 'in'),
+      theme: oneOf('light', 'dark', 'auto'),
+      operator: text(120),
+      /** Single-letter keys may be switched off (they get in the way of dictation). */
+      singleKeys: Type.Boolean(),
+    }),
+  },
+  { $id: 'shop', additionalProperties: false },
+);
+export type Shop = Static<typeof ShopSchema>;
+
+/** A whole shop with its jobs, as one file. */
+export const BackupSchema = Type.Object(
+  {
+    format: Type.Literal('gelvin-backup'),
+    version: Type.Literal(1),
+    shop: Type.Ref('shop'),
+    jobs: Type.Array(Type.Ref('job'), { maxItems: 10_000 }),
+  },
+  { $id: 'backup', additionalProperties: false },
+);
+export interface Backup {
+  readonly format: 'gelvin-backup';
+  readonly version: 1;
+  readonly shop: Shop;
+  readonly jobs: readonly Job[];
+}

@@ -1,0 +1,49 @@
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import type { Lathe } from './schema.ts';
+
+/** A lathe with nothing measured yet: the commonest small one, to be corrected. */
+export const newLathe = (id: string): Lathe => ({
+  id,
+  name: 'New lathe',
+  note: '',
+  drive: 'gears',
+  leadscrew: '127/40',
+  leadscrewSystem: 'in',
+  gears: [],
+  fixedRatio: '1',
+  gearbox: [{ name: '', ratio: '1' }],
+  dial: null,
+  crossSlide: { unit: 'in', division: 0.001, perTurn: 100, reads: 'radius' },
+  topSlide: { unit: 'in', division: 0.001, perTurn: 100, reads: 'radius' },
+  slideScaleZero: 'cross-slide',
+  speeds: [],
+  screwedChuck: true,
+  mounted: null,
+});
+
+const MOST_GEARS = 200;
+
+/** Reads a list of gears: `20 25 30`, `20, 25`, `2x20`, and runs `20-65 by 5` or `20 to 65 by fives`. */
+export function parseGears(text: string): Outcome<number[]> {
+  const field = 'gears';
+  const words: Readonly<Record<string, string>> = { ones: '1', twos: '2', fives: '5', tens: '10' };
+  let rest = text.trim().toLowerCase();
+  const gears: number[] = [];
+  rest = rest.replace(
+    /(\d+)\s*(?:-|to|\u2013)\s*(\d+)\s*by\s*(\d+|ones|twos|fives|tens)/g,
+    (_, a: string, b: string, step: string) => {
+      const by = Math.max(1, Number(words[step] ?? step));
+      for (let t = Number(a); t <= Number(b) && gears.length <= MOST_GEARS; t += by) gears.push(t);
+      return ' ';
+    },
+  );
+  for (const part of rest.split(/[\s,;]+/).filter(Boolean)) {
+    const m = /^(?:(\d+)x)?(\d+)$/.exec(part);
+    if (!m) return bad(field, `"${part}" is not a number of teeth.`, '20 25 30, 2x20, or 20-65 by 5');
+    for (let i = 0; i < Math.min(MOST_GEARS, Number(m[1] ?? '1')); i += 1) gears.push(Number(m[2]));
+  }
+  const wrong = gears.find((t) => t < 8 || t > 400);
+  if (wrong !== undefined) return bad(field, `A gear of ${wrong} teeth is out of reach.`, '8 to 400 teeth');
+  if (gears.length > MOST_GEARS) return bad(field, `More than ${MOST_GEARS} gears.`, 'the gears in one drawer');
+  return good(gears.sort((a, b) => a - b));
+}

@@ -1,0 +1,50 @@
+import { lengthText } from '../quantity/format.ts';
+import { inches } from '../quantity/units.ts';
+
+/** A graduated dial: how far one division moves the slide, and whether the scale shows radius or diameter. */
+export interface SlideDial {
+  readonly unit: 'mm' | 'in';
+  /** Reading of one division, in the dial's unit. */
+  readonly division: number;
+  /** Divisions in one turn. */
+  readonly perTurn: number;
+  /** A dial that reads diameter moves half of what it shows. */
+  readonly reads: 'radius' | 'diameter';
+}
+
+export interface DialReading {
+  /** Whole turns from zero. */
+  readonly turns: number;
+  /** What the dial shows within the turn, in its unit, to the nearest half division. */
+  readonly reading: number;
+  /** As shown on the card: "1 turn + 0.847" or "0.847". */
+  readonly text: string;
+  /** Slide travel that this setting really gives, mm. */
+  readonly setMm: number;
+}
+
+/** Travel of the slide for one division, mm. */
+const travelPerDivisionMm = (dial: SlideDial): number => {
+  const shown = dial.unit === 'mm' ? dial.division : inches(dial.division);
+  return dial.reads === 'diameter' ? shown / 2 : shown;
+};
+
+/** Where to set a dial for a travel from zero, rounded to half a division, which is what an eye can set. */
+export function dialReading(travelMm: number, dial: SlideDial): DialReading {
+  const halves = Math.round((travelMm / travelPerDivisionMm(dial)) * 2);
+  const perTurn = dial.perTurn * 2;
+  const turns = Math.floor(halves / perTurn);
+  const inTurn = halves - turns * perTurn;
+  const reading = (inTurn / 2) * dial.division;
+  const digits = lengthText(dial.unit === 'mm' ? reading : inches(reading), dial.unit, {
+    bare: true,
+    stepMm: dial.division / 2,
+    stepIn: dial.division / 2,
+  });
+  const text = turns === 0 ? digits : `${turns} turn${turns === 1 ? '' : 's'} + ${digits}`;
+  return { turns, reading, text, setMm: (halves / 2) * travelPerDivisionMm(dial) };
+}
+
+/** What to set on the top slide's own scale for an angle measured from the cross-slide line. */
+export const slideScaleDeg = (fromCrossSlideDeg: number, scaleZero: 'cross-slide' | 'bed'): number =>
+  scaleZero === 'cross-slide' ? fromCrossSlideDeg : 90 - fromCrossSlideDeg;

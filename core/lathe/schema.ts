@@ -1,0 +1,62 @@
+import { Type, type Static } from '@sinclair/typebox';
+
+const positive = { exclusiveMinimum: 0 };
+/** An exact positive number as text: "127/40", "8". Zero above or below the line is refused. */
+export const Exact = Type.String({
+  pattern: '^0*[1-9][0-9]*(/0*[1-9][0-9]*)?$|^[0-9]*\\.[0-9]*[1-9][0-9]*$|^0*[1-9][0-9]*\\.[0-9]+$',
+  maxLength: 60,
+});
+export const Teeth = Type.Integer({ minimum: 8, maximum: 400 });
+
+export const SlideDialSchema = Type.Object(
+  {
+    unit: Type.Unsafe<'mm' | 'in'>({ type: 'string', enum: ['mm', 'in'] }),
+    division: Type.Number(positive),
+    perTurn: Type.Integer({ minimum: 4, maximum: 1000 }),
+    reads: Type.Unsafe<'radius' | 'diameter'>({ type: 'string', enum: ['radius', 'diameter'] }),
+  },
+  { additionalProperties: false },
+);
+
+export const TrainSchema = Type.Object(
+  {
+    drivers: Type.Array(Teeth, { minItems: 1, maxItems: 3 }),
+    driven: Type.Array(Teeth, { minItems: 1, maxItems: 3 }),
+    gearbox: Exact,
+  },
+  { additionalProperties: false },
+);
+
+/** A lathe as its owner can measure it. */
+export const LatheSchema = Type.Object(
+  {
+    id: Type.String({ minLength: 1, maxLength: 80 }),
+    name: Type.String({ minLength: 1, maxLength: 120 }),
+    note: Type.String({ maxLength: 4000 }),
+    /** Change gears, or an electronic leadscrew that is told the pitch. */
+    drive: Type.Unsafe<'gears' | 'electronic'>({ type: 'string', enum: ['gears', 'electronic'] }),
+    /** Leadscrew pitch, exact mm. */
+    leadscrew: Exact,
+    leadscrewSystem: Type.Unsafe<'mm' | 'in'>({ type: 'string', enum: ['mm', 'in'] }),
+    gears: Type.Array(Teeth, { maxItems: 200 }),
+    fixedRatio: Exact,
+    gearbox: Type.Array(
+      Type.Object({ name: Type.String({ maxLength: 40 }), ratio: Exact }, { additionalProperties: false }),
+      { minItems: 1, maxItems: 200 },
+    ),
+    dial: Type.Union([
+      Type.Null(),
+      Type.Object({ teeth: Teeth, marks: Type.Integer({ minimum: 1, maximum: 64 }) }, { additionalProperties: false }),
+    ]),
+    crossSlide: SlideDialSchema,
+    topSlide: SlideDialSchema,
+    /** Where the top slide's scale reads 0: square across, in line with the cross slide, or along the bed. */
+    slideScaleZero: Type.Unsafe<'cross-slide' | 'bed'>({ type: 'string', enum: ['cross-slide', 'bed'] }),
+    speeds: Type.Array(Type.Number(positive), { maxItems: 60 }),
+    screwedChuck: Type.Boolean(),
+    mounted: Type.Union([Type.Null(), TrainSchema]),
+  },
+  { additionalProperties: false },
+);
+export type Lathe = Static<typeof LatheSchema>;
+export type MountedTrain = Static<typeof TrainSchema>;

@@ -1,0 +1,9 @@
+import { dialOp, trainsOp } from './gears.ts';
+import type { Op } from './op.ts';
+import { passesOp } from './passes.ts';
+import { threadOp } from './thread.ts';
+import { wiresOp } from './wires.ts';
+
+/** Everything the headless door offers. */
+export const OPS: readonly Op[] = [threadOp, wiresOp, trainsOp, dialOp, passesOp];
+export type { Op };

@@ -1,0 +1,14 @@
+import type { Static, TSchema } from '@sinclair/typebox';
+import type { Outcome } from '../quantity/outcome.ts';
+
+/** One operation of the headless door: schemas of request and reply, and the pure function between them. */
+export interface Op<Q extends TSchema = TSchema, R extends TSchema = TSchema> {
+  readonly name: string;
+  readonly about: string;
+  readonly request: Q;
+  readonly reply: R;
+  readonly run: (request: Static<Q>) => Outcome<Static<R>>;
+}
+
+/** Ties the types of schema and function together, then forgets them so that ops can stand in one list. */
+export const op = <Q extends TSchema, R extends TSchema>(o: Op<Q, R>): Op => o as unknown as Op;

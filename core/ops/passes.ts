@@ -1,0 +1,49 @@
+import { Type } from '@sinclair/typebox';
+import { passSchedule } from '../cutting/passes.ts';
+import { good } from '../quantity/outcome.ts';
+import { op } from './op.ts';
+
+const orNull = Type.Optional(Type.Union([Type.Null(), Type.Number()]));
+const micro = (x: number): number => Number(x.toFixed(6));
+
+export const passesOp = op({
+  name: 'passes',
+  about: 'Cumulative infeed of each pass',
+  request: Type.Object(
+    {
+      depthMm: Type.Number(),
+      passes: Type.Integer(),
+      rule: Type.Unsafe<'constant-area' | 'constant-depth'>({
+        type: 'string',
+        enum: ['constant-area', 'constant-depth'],
+      }),
+      slideAngleDeg: orNull,
+      firstMaxMm: orNull,
+      lastMinMm: orNull,
+      tipFlatMm: Type.Optional(Type.Number({ minimum: 0, maximum: 100 })),
+    },
+    { additionalProperties: false },
+  ),
+  reply: Type.Object({
+    passes: Type.Array(Type.Object({ depthMm: Type.Number(), slideMm: Type.Number(), axialMm: Type.Number() })),
+  }),
+  run: (q) => {
+    const made = passSchedule({
+      depthMm: q.depthMm,
+      passes: q.passes,
+      rule: q.rule,
+      slideAngleDeg: q.slideAngleDeg ?? null,
+      firstMaxMm: q.firstMaxMm ?? null,
+      lastMinMm: q.lastMinMm ?? null,
+      ...(q.tipFlatMm === undefined ? {} : { tipFlatMm: q.tipFlatMm }),
+    });
+    if (!made.ok) return made;
+    return good({
+      passes: made.value.map((p) => ({
+        depthMm: micro(p.depthMm),
+        slideMm: micro(p.slideMm),
+        axialMm: micro(p.axialMm),
+      })),
+    });
+  },
+});

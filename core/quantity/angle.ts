@@ -1,0 +1,28 @@
+import { readNumber } from './number.ts';
+import { bad, good, type Outcome } from './outcome.ts';
+import { numberOf } from './rational.ts';
+
+export interface Angle {
+  readonly text: string;
+  readonly deg: number;
+}
+
+/** Reads `55`, `55 deg`, `27.5\u00b0`, `27 1/2`, `27\u00b030'`, `27 30'`. @returns degrees, at most `maxDeg`. */
+export function parseAngle(text: string, field: string, maxDeg = 180): Outcome<Angle> {
+  const dm = /^\s*(\d+)\s*(?:\u00b0|deg\.?|\s)\s*(\d+)\s*['\u2032]\s*$/i.exec(text);
+  let deg: number;
+  if (dm) {
+    const minutes = Number(dm[2]);
+    if (minutes >= 60) return bad(field, `${minutes} minutes is a degree or more.`, `${dm[1]}\u00b030'`);
+    deg = Number(dm[1]) + minutes / 60;
+  } else {
+    const head = readNumber(text, field);
+    if (!head.ok) return head;
+    if (head.value.rest !== '' && !/^(\u00b0|deg\.?|degrees?)$/i.test(head.value.rest))
+      return bad(field, `"${head.value.rest}" is not degrees.`, "55, 27.5 or 27\u00b030'");
+    deg = numberOf(head.value.value);
+  }
+  if (!(deg >= 0 && deg <= maxDeg))
+    return bad(field, `${deg} degrees is outside 0 to ${maxDeg}.`, "55, 27.5 or 27\u00b030'");
+  return good({ text, deg });
+}

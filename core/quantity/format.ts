@@ -1,0 +1,73 @@
+import { MM_PER_INCH, type UnitSystem } from './units.ts';
+
+/** What a hand can set: 0.01 mm on a metric dial, 0.0005 in on an inch one, 1/64 on a rule. */
+export const HAND_STEP_MM = 0.01;
+export const HAND_STEP_IN = 0.0005;
+export const RULE_STEP_IN = 1 / 64;
+
+const places = (step: number): number => {
+  for (let p = 0; p <= 6; p += 1) if (Math.abs(step * 10 ** p - Math.round(step * 10 ** p)) < 1e-9) return p;
+  return 6;
+};
+
+/** Rounds to the nearest step, then prints just the digits that the step has: 0.0005 -> four places. Never "-0.00". */
+export function roundText(value: number, step: number): string {
+  if (!(step > 0)) throw new RangeError(`step: ${step}`);
+  const p = places(step);
+  const text = (Math.round(value / step + (value < 0 ? -1e-9 : 1e-9)) * step).toFixed(p);
+  return Number(text) === 0 ? (0).toFixed(p) : text;
+}
+
+export interface LengthStyle {
+  /** Rounding step, mm, used when shown in millimetres. */
+  readonly stepMm?: number;
+  /** Rounding step, in, used when shown in inches. */
+  readonly stepIn?: number;
+  /** Leave the unit off (a dial has only one). */
+  readonly bare?: boolean;
+}
+
+/** A length in one system, rounded to what a hand can set unless the style says finer. */
+export function lengthText(mm: number, system: UnitSystem, style: LengthStyle = {}): string {
+  const text =
+    system === 'mm'
+      ? roundText(mm, style.stepMm ?? HAND_STEP_MM)
+      : roundText(mm / MM_PER_INCH, style.stepIn ?? HAND_STEP_IN);
+  return style.bare ? text : `${text} ${system}`;
+}
+
+/** For measured sizes: micrometre and ten-thousandth. */
+export const FINE: LengthStyle = { stepMm: 0.001, stepIn: 0.0001 };
+
+/** The same length in both systems, preferred first: "31.75 mm (1.2500 in)". */
+export const bothText = (mm: number, system: UnitSystem, style: LengthStyle = {}): string =>
+  `${lengthText(mm, system, style)} (${lengthText(mm, system === 'mm' ? 'in' : 'mm', style)})`;
+
+/** To the nearest 64th, in lowest terms: "1 3/16". Null when no 64th lies within `withinMm`. */
+export function fractionText(mm: number, withinMm = (MM_PER_INCH * RULE_STEP_IN) / 2): string | null {
+  const n = Math.round(mm / (MM_PER_INCH * RULE_STEP_IN));
+  if (Math.abs(mm - n * MM_PER_INCH * RULE_STEP_IN) > withinMm) return null;
+  let num = n % 64;
+  let den = 64;
+  while (num !== 0 && num % 2 === 0) {
+    num /= 2;
+    den /= 2;
+  }
+  const whole = Math.floor(n / 64);
+  if (num === 0) return String(whole);
+  return `${whole === 0 ? '' : `${whole} `}${num}/${den}`;
+}
+
+export const degreesText = (deg: number, step = 0.1): string => `${roundText(deg, step)}\u00b0`;
+
+/** 0.94 -> "94 %"; never claims 0 or 100 for what is not certain. */
+export function percentText(p: number): string {
+  if (p >= 0.995 && p < 1) return 'over 99 %';
+  if (p > 0 && p < 0.005) return 'under 1 %';
+  return `${Math.round(p * 100)} %`;
+}
+
+export const ppmText = (ppm: number): string =>
+  ppm === 0
+    ? 'exact'
+    : `${ppm > 0 ? '+' : '\u2212'}${Math.abs(ppm) < 10 ? Math.abs(ppm).toFixed(1) : Math.round(Math.abs(ppm))} ppm`;

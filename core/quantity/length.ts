@@ -1,0 +1,81 @@
+import { readNumber } from './number.ts';
+import { bad, good, type Outcome } from './outcome.ts';
+import { exact, INCH_MM, numberOf, type Rational } from './rational.ts';
+import type { UnitSystem } from './units.ts';
+
+export interface Length {
+  /** The text as typed, kept for ever. */
+  readonly text: string;
+  readonly mm: number;
+  readonly exactMm: Rational;
+  readonly system: UnitSystem;
+  /** True when no unit was written and the shop's preferred system was taken. */
+  readonly assumed: boolean;
+  /** Half of the last digit written, mm: no reading is better than what was written down. Null for fractions. */
+  readonly halfDigitMm: number | null;
+}
+
+const UNITS: readonly { readonly pattern: RegExp; readonly mm: Rational; readonly system: UnitSystem }[] = [
+  { pattern: /^(mm|millimet(er|re)s?)\.?$/i, mm: exact(1), system: 'mm' },
+  { pattern: /^cm$/i, mm: exact(10), system: 'mm' },
+  { pattern: /^m$/, mm: exact(1000), system: 'mm' },
+  { pattern: /^(um|\u00b5m|\u03bcm|microns?|micromet(er|re)s?)$/i, mm: exact('1/1000'), system: 'mm' },
+  { pattern: /^("|''|\u2033|\u201d|in|ins|inch|inches)\.?$/i, mm: INCH_MM, system: 'in' },
+  { pattern: /^(thou|thous|mil|mils)$/i, mm: INCH_MM.div(1000n), system: 'in' },
+  { pattern: /^tenths?$/i, mm: INCH_MM.div(10_000n), system: 'in' },
+  { pattern: /^('|\u2032|ft|feet|foot)$/i, mm: INCH_MM.mul(12n), system: 'in' },
+];
+
+export interface LengthRule {
+  /** System of a bare decimal. A bare fraction is always inches. */
+  readonly system: UnitSystem;
+  readonly field: string;
+  readonly allowNegative?: boolean;
+  readonly allowZero?: boolean;
+  /** Longest length that makes sense here, mm. */
+  readonly maxMm?: number;
+}
+
+/**
+ * Reads a length as a person writes it: `1 3/16`, `1-3/16`, `.750`, `3/4"`, `19.05`, `19,05 mm`, `25 thou`, `12 um`.
+ * @returns exact millimetres, or a problem that says what would be right.
+ */
+export function parseLength(text: string, rule: LengthRule): Outcome<Length> {
+  const head = readNumber(text, rule.field);
+  if (!head.ok) return head;
+  const { value, style, lastDigit, rest } = head.value;
+  const unit = rest === '' ? null : UNITS.find((u) => u.pattern.test(rest));
+  if (unit === undefined) {
+    const hint = /tpi|t\.p\.i/i.test(rest) ? 'this is a length; the pitch has its own place' : 'mm, um, in, " or thou';
+    return bad(rule.field, `"${rest}" is not a unit of length.`, hint);
+  }
+  const system = unit?.system ?? (style === 'fraction' ? 'in' : rule.system);
+  if (
+    unit?.system === 'mm' &&
+    style === 'fraction' &&
+    !/^\d+\s*\/\s*\d+/.test(text.trim()) &&
+    rest.toLowerCase() === 'um'
+  )
+    return bad(rule.field, 'Micrometres are not written in fractions.', '12 um');
+  const factor = unit?.mm ?? (system === 'in' ? INCH_MM : exact(1));
+  const exactMm = value.mul(factor);
+  const mm = numberOf(exactMm);
+  if (mm < 0 && !rule.allowNegative)
+    return bad(rule.field, 'A length here cannot be negative.', text.trim().replace(/^[-\u2212]\s*/, ''));
+  if (mm === 0 && !rule.allowZero)
+    return bad(rule.field, 'A length here cannot be zero.', 'leave it empty if it is not known');
+  if (rule.maxMm !== undefined && Math.abs(mm) > rule.maxMm)
+    return bad(
+      rule.field,
+      `${text.trim()} is longer than anything measured here.`,
+      `at most ${rule.maxMm} mm; check the unit`,
+    );
+  return good({
+    text,
+    mm,
+    exactMm,
+    system,
+    assumed: unit === null && style === 'decimal',
+    halfDigitMm: lastDigit === null ? null : numberOf(lastDigit.mul(factor)) / 2,
+  });
+}

@@ -1,0 +1,92 @@
+import { readNumber } from './number.ts';
+import { bad, good, type Outcome } from './outcome.ts';
+import {
+  exact,
+  INCH_MM,
+  mixedText,
+  numberOf,
+  rationalFromNumber,
+  rationalOf,
+  shortText,
+  type Rational,
+} from './rational.ts';
+import { parseLength } from './length.ts';
+import type { UnitSystem } from './units.ts';
+
+export interface Pitch {
+  readonly text: string;
+  /** Exact pitch, mm. For worm pitches (DP, module) the nearest 15-place decimal, because pi has no exact fraction. */
+  readonly exactMm: Rational;
+  readonly mm: number;
+  readonly system: UnitSystem;
+  /** How it was given: threads per inch, a length, or a worm pitch. */
+  readonly kind: 'tpi' | 'length' | 'dp' | 'module';
+}
+
+const TPI = /^(tpi|t\.p\.i\.?|threads?\s*(per|\/)\s*in(ch)?|per\s*in(ch)?|\/\s*in(ch)?)$/i;
+const P = /^(p|mm\s*p|p\s*mm|mm\s*pitch)$/i;
+const DP = /^(dp|d\.p\.|diametral(\s*pitch)?)$/i;
+const MODULE = /^(mod|module|m)$/i;
+
+/**
+ * Reads a pitch: `8 tpi`, `4 1/2 tpi`, `1.75p`, `1.75 mm`, `1/8 in`, `.125"`, and worms `16 dp`, `1.5 mod`.
+ * A bare number is refused, because 8 may be 8 threads per inch or 8 mm; both readings are offered.
+ */
+export function parsePitch(text: string, field = 'pitch'): Outcome<Pitch> {
+  const head = readNumber(text, field);
+  if (!head.ok) return head;
+  const { value, style, rest } = head.value;
+  if (value.s <= 0n) return bad(field, 'A pitch is greater than zero.', '8 tpi or 1.75 mm');
+  const made = (exactMm: Rational, system: UnitSystem, kind: Pitch['kind']): Outcome<Pitch> => {
+    const mm = numberOf(exactMm);
+    if (mm < 0.05)
+      return bad(
+        field,
+        `${text.trim()} would be a pitch of ${mm.toPrecision(2)} mm, finer than any thread.`,
+        '80 tpi or 0.25 mm is about the finest',
+      );
+    if (mm > 200)
+      return bad(
+        field,
+        `${text.trim()} would be a pitch of ${mm.toPrecision(4)} mm, coarser than a lathe cuts.`,
+        'check the unit',
+      );
+    return good({ text, exactMm, mm, system, kind });
+  };
+  if (rest === '') {
+    if (style === 'fraction' && value.compare(1) < 0) return made(value.mul(INCH_MM), 'in', 'length');
+    const n = mixedText(value);
+    return bad(field, `${n} of what?`, `${n} tpi, or ${n} mm`);
+  }
+  if (TPI.test(rest)) return made(INCH_MM.div(value), 'in', 'tpi');
+  if (P.test(rest)) return made(value, 'mm', 'length');
+  if (DP.test(rest)) return made(rationalFromNumber(Number((Math.PI * 25.4).toFixed(15))).div(value), 'in', 'dp');
+  if (MODULE.test(rest)) return made(rationalFromNumber(Number(Math.PI.toFixed(15))).mul(value), 'mm', 'module');
+  const length = parseLength(text, { system: 'mm', field });
+  if (!length.ok)
+    return bad(field, `"${rest}" is not a way to give a pitch.`, '8 tpi, 1.75 mm, 1/8 in, 16 dp or 1.5 mod');
+  return made(length.value.exactMm, length.value.system, 'length');
+}
+
+/** Threads per inch of a pitch, exactly. */
+export const tpiOf = (pitchMm: Rational): Rational => INCH_MM.div(pitchMm);
+
+/** True when the pitch is a workshop number of threads per inch (halves, quarters, eighths). */
+export const isTpiPitch = (pitchMm: Rational): boolean => {
+  const tpi = tpiOf(pitchMm);
+  return tpi.d <= 8n && numberOf(tpi) >= 1;
+};
+
+/** A pitch as the trade writes it: "8 tpi" or "1.75 mm". A pitch natural to both systems is given in the preferred one. */
+export function pitchText(pitchMm: Rational, prefer: UnitSystem = 'mm'): string {
+  const metric = exact(1000).mul(pitchMm).d === 1n;
+  if (isTpiPitch(pitchMm) && !(metric && prefer === 'mm')) return `${mixedText(tpiOf(pitchMm))} tpi`;
+  return metric ? `${shortText(pitchMm)} mm` : `${Number(numberOf(pitchMm).toFixed(4))} mm`;
+}
+
+/** Reads the exact text kept in documents ("127/40"). */
+export const storedPitch = (text: string): Rational => {
+  const r = rationalOf(text);
+  if (r === null || r.s <= 0n) throw new RangeError(`not a stored pitch: ${text}`);
+  return r;
+};

@@ -1,0 +1,348 @@
+import { parseLength } from '../quantity/length.ts';
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { parsePitch } from '../quantity/pitch.ts';
+import { readNumber } from '../quantity/number.ts';
+import {
+  exact,
+  INCH_MM,
+  isWhole,
+  mixedText,
+  numberOf,
+  rationalOf,
+  shortText,
+  textOf,
+  type Rational,
+} from '../quantity/rational.ts';
+import { CATALOGUE, type StandardThread } from './catalogue.ts';
+import { familyOf } from './catalogue.ts';
+import type { FamilyId } from './family.ts';
+import { specialThread, threadOfRow, unlistedThread, type ThreadSpec } from './thread.ts';
+
+export interface Designated {
+  readonly thread: ThreadSpec;
+  /** Tolerance class as written after the size ("6g", "2A", "B"), or null. */
+  readonly class: string | null;
+  /** False for a size or pitch that no table lists. */
+  readonly listed: boolean;
+}
+
+interface Tail {
+  readonly starts: number;
+  readonly leftHand: boolean;
+  readonly class: string | null;
+}
+
+const FIELD = 'designation';
+const SIZE = String.raw`(#\s*\d+|no\.?\s*\d+|\d+\s*-\s*\d+\s*/\s*\d+|\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*\.\d+|\d+)`;
+const NUM = String.raw`(\d+(?:\.\d+)?|\.\d+)`;
+
+const INCH_NAMES: readonly (readonly [RegExp, FamilyId])[] = [
+  [/^UNC$|^NC$/i, 'UNC'],
+  [/^UNF$|^NF$/i, 'UNF'],
+  [/^UNEF$|^NEF$/i, 'UNEF'],
+  [/^UNS$|^NS$/i, 'UNS'],
+  [/^(\d+-?)?UNR?$|^N$/i, 'UN'],
+  [/^BSW$|^W(hit(worth)?)?$/i, 'BSW'],
+  [/^BSF$/i, 'BSF'],
+  [/^(BS\s*)?Brass$/i, 'BSBrass'],
+  [/^NPTF$/i, 'NPTF'],
+  [/^NPT$/i, 'NPT'],
+  [/^Stub[\s-]*Acme$/i, 'StubAcme'],
+  [/^Acme$/i, 'Acme'],
+  [/^Butt(ress)?$/i, 'Buttress'],
+  [/^(BSC|CEI|Cycle)$/i, 'Cycle'],
+  [/^(NH|GHT|Hose)$/i, 'Hose'],
+  [/^(RMS|Optical)$/i, 'Optical'],
+  [/^(Sq(uare)?)$/i, 'Square'],
+];
+
+/**
+ * Reads a thread designation, tolerant of spaces, case, unit marks and the multiplication sign.
+ * @returns the thread, or what is wrong with the nearest right designations.
+ */
+export function parseDesignation(text: string): Outcome<Designated> {
+  const clean = text
+    .trim()
+    .replace(/[\u00d7\u2715*]/g, 'x')
+    .replace(/[\u2033\u201d\u201c]/g, '"')
+    .replace(/[\u2013\u2014]/g, '-')
+    .replace(/(\d),(\d)/g, '$1.$2')
+    .replace(/\s+/g, ' ');
+  if (clean === '') return bad(FIELD, 'No designation typed.', 'for example M10x1.5, 1/2-13 UNC or 1/2 BSW');
+  const { body, tail } = takeTail(clean);
+  for (const read of [metric, roundThread, association, pipe, inch, special]) {
+    const found = read(body, tail);
+    if (found) return found;
+  }
+  return bad(FIELD, `"${text.trim()}" is not a designation known here.`, nearest(clean));
+}
+
+function takeTail(clean: string): { body: string; tail: Tail } {
+  let body = clean;
+  let starts = 1;
+  let leftHand = false;
+  let m: RegExpExecArray | null;
+  for (;;) {
+    if ((m = /[\s-]*\b(LH|L\.H\.|left[\s-]?hand(ed)?)$/i.exec(body))) leftHand = true;
+    else if ((m = /[\s-]*\b(RH|R\.H\.|right[\s-]?hand(ed)?)$/i.exec(body))) leftHand = false;
+    else if ((m = /[\s,]+(\d+|single|two|double|three|triple|four)[\s-]?start$/i.exec(body)))
+      starts = startsOf(m[1] ?? '1');
+    else break;
+    body = body.slice(0, m.index).trim();
+  }
+  return { body, tail: { starts, leftHand, class: null } };
+}
+
+function startsOf(word: string): number {
+  const named: Readonly<Record<string, number>> = { single: 1, two: 2, double: 2, three: 3, triple: 3, four: 4 };
+  return named[word.toLowerCase()] ?? Number(word);
+}
+
+const made = (thread: ThreadSpec, cls: string | null, listed: boolean): Outcome<Designated> =>
+  good({ thread, class: cls, listed });
+
+const tooManyStarts = (starts: number): Outcome<Designated> | null =>
+  starts >= 1 && starts <= 12 ? null : bad(FIELD, `${starts} starts is not a thread anyone cuts.`, '1 to 12 starts');
+
+const rowsFor = (family: FamilyId): StandardThread[] => CATALOGUE.filter((r) => r.family === family);
+const sameSize = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
+
+/** M, Tr and S: diameter x pitch, or diameter x lead (P pitch). */
+function metric(body: string, tail: Tail): Outcome<Designated> | null {
+  const m = new RegExp(
+    `^(M|Tr|S)\\s*${NUM}\\s*(?:mm)?(?:\\s*x\\s*(Ph\\s*)?${NUM}\\s*(?:mm)?\\s*(?:\\(?\\s*P\\s*${NUM}\\s*\\)?)?)?(?:\\s*-?\\s*(LH))?(?:\\s*-\\s*(\\d[a-zA-Z](?:\\d[a-zA-Z])?(?:/\\d[a-zA-Z]+)?))?(?:\\s*-\\s*(LH))?$`,
+    'i',
+  ).exec(body);
+  if (!m) return null;
+  const [, name = '', size = '', , first, second, lh1, cls, lh2] = m;
+  const family = (/^m$/i.test(name) ? 'M' : /^tr$/i.test(name) ? 'Tr' : 'S') as FamilyId;
+  const leftHand = tail.leftHand || lh1 !== undefined || lh2 !== undefined;
+  const majorMm = Number(size);
+  if (!(majorMm > 0 && majorMm <= 2000)) return bad(FIELD, `A diameter of ${size} mm is out of reach.`, 'M10x1.5');
+  const rows = rowsFor(family).filter((r) => sameSize(r.majorMm, majorMm));
+  if (first === undefined) {
+    const coarse = rows.find((r) => r.coarse);
+    if (coarse) return made(threadOfRow(coarse, tail.starts, leftHand), cls ?? null, true);
+    return bad(
+      FIELD,
+      `${name}${size} has no standard coarse pitch, so the pitch must be written.`,
+      offer(rows, nearestSizes(family, majorMm)),
+    );
+  }
+  const lead = exact(padded(first));
+  const pitch = second === undefined ? lead : exact(padded(second));
+  if (lead.s <= 0n || pitch.s <= 0n) return bad(FIELD, 'A pitch is greater than zero.', 'M10x1.5');
+  const ratio = lead.div(pitch);
+  if (!isWhole(ratio))
+    return bad(
+      FIELD,
+      `A lead of ${first} is not a whole number of pitches of ${second}.`,
+      `for example ${name} ${size}x${shortText(pitch.mul(2n))} (P${second})`,
+    );
+  const starts = second === undefined ? tail.starts : Number(ratio.n);
+  const refused = tooManyStarts(starts);
+  if (refused) return refused;
+  if (numberOf(pitch) * 1.05 > majorMm)
+    return bad(
+      FIELD,
+      `A pitch of ${shortText(pitch)} mm does not go on ${size} mm.`,
+      offer(rows, nearestSizes(family, majorMm)),
+    );
+  const row = rows.find((r) => r.pitch === textOf(pitch));
+  if (row) return made(threadOfRow(row, starts, leftHand), cls ?? null, true);
+  return made(
+    unlistedThread(family, shortText(exact(padded(size))), majorMm, pitch, starts, leftHand),
+    cls ?? null,
+    false,
+  );
+}
+
+function roundThread(body: string, tail: Tail): Outcome<Designated> | null {
+  const m = new RegExp(`^Rd\\s*${NUM}\\s*(?:mm)?(?:\\s*x\\s*1\\s*/\\s*${NUM}\\s*"?)?$`, 'i').exec(body);
+  if (!m) return null;
+  const [, size = '', tpi] = m;
+  const rows = rowsFor('Rd').filter((r) => sameSize(r.majorMm, Number(size)));
+  if (tpi === undefined) {
+    const only = rows[0];
+    return only
+      ? made(threadOfRow(only, tail.starts, tail.leftHand), null, true)
+      : bad(FIELD, `Rd ${size} is not in the table.`, nearestSizes('Rd', Number(size)));
+  }
+  if (Number(tpi) <= 0) return bad(FIELD, 'Threads per inch are greater than zero.', 'Rd 40x1/6');
+  const pitch = INCH_MM.div(exact(padded(tpi)));
+  const row = rows.find((r) => r.pitch === textOf(pitch));
+  if (row) return made(threadOfRow(row, tail.starts, tail.leftHand), null, true);
+  return made(unlistedThread('Rd', size, Number(size), pitch, tail.starts, tail.leftHand), null, false);
+}
+
+function association(body: string, tail: Tail): Outcome<Designated> | null {
+  const m = /^(?:(?:no\.?\s*)?(\d+)\s*BA|BA\s*(\d+))$/i.exec(body);
+  if (!m) return null;
+  const number = m[1] ?? m[2] ?? '';
+  const row = rowsFor('BA').find((r) => r.size === number);
+  return row
+    ? made(threadOfRow(row, tail.starts, tail.leftHand), null, true)
+    : bad(FIELD, `There is no ${number} BA in the table.`, '0 BA to 16 BA');
+}
+
+function pipe(body: string, tail: Tail): Outcome<Designated> | null {
+  const m = new RegExp(
+    `^(G|Rp|Rc|R|BSPP|BSPT|BSP)\\s*${SIZE}\\s*"?(?:\\s*-?\\s*(A|B))?$|^${SIZE}\\s*"?\\s*(BSPP|BSPT|BSP)$`,
+    'i',
+  ).exec(body);
+  if (!m) return null;
+  const name = (m[1] ?? m[5] ?? '').toUpperCase();
+  const family: FamilyId = name === 'R' || name === 'RC' || name === 'BSPT' ? 'R' : 'G';
+  const label = labelOf(m[2] ?? m[4] ?? '');
+  const row = rowsFor(family).find((r) => r.size === label);
+  if (!row)
+    return bad(
+      FIELD,
+      `${family} ${label} is not a pipe size.`,
+      rowsFor(family)
+        .map((r) => r.size)
+        .join(', '),
+    );
+  return made(threadOfRow(row, tail.starts, tail.leftHand), m[3]?.toUpperCase() ?? null, true);
+}
+
+/** "1-1/4", "1 1/4" and "1.25" all become "1 1/4"; "no 8" becomes "#8". */
+function labelOf(size: string): string {
+  const number = /^(?:#|no\.?)\s*(\d+)$/i.exec(size);
+  if (number) return `#${number[1]}`;
+  const value = inchOf(size);
+  return value === null
+    ? size
+    : [1n, 2n, 4n, 8n, 16n, 32n, 64n].includes(value.d)
+      ? mixedText(value)
+      : shortText(value);
+}
+
+function inchOf(size: string): Rational | null {
+  const head = readNumber(size.replace(/"/g, ''), FIELD);
+  return head.ok && head.value.rest === '' ? head.value.value : null;
+}
+
+function inch(body: string, tail: Tail): Outcome<Designated> | null {
+  const m = new RegExp(
+    `^${SIZE}\\s*(?:"|in\\.?)?\\s*(?:(?:-|x|\\s)\\s*${NUM}(?:\\s*(?:tpi))?)?\\s*-?\\s*([a-z][a-z\\s.-]*?)?(?:\\s*-\\s*(\\d[ABGC]|close|medium|free|normal))?$`,
+    'i',
+  ).exec(body);
+  if (!m) return null;
+  const [, sizeRaw = '', tpiRaw, nameRaw, cls] = m;
+  const name = nameRaw?.trim().replace(/-$/, '');
+  const family = name === undefined || name === '' ? null : INCH_NAMES.find(([p]) => p.test(name))?.[1];
+  if (family === undefined) return null;
+  if (family === null && tpiRaw === undefined) return null;
+  const label = labelOf(sizeRaw);
+  const candidates = CATALOGUE.filter((r) => familyOf(r.family).system === 'in' && r.size === label);
+  const tpi = tpiRaw === undefined ? null : rationalOf(padded(tpiRaw));
+  if (tpi !== null && tpi.s <= 0n) return bad(FIELD, 'Threads per inch are greater than zero.', '1/2-13 UNC');
+  const pitch = tpi === null ? null : INCH_MM.div(tpi);
+  const matches = candidates.filter(
+    (r) =>
+      (family === null
+        ? ['UNC', 'UNF', 'UNEF', 'UN', 'UNS'].includes(r.family)
+        : r.family === family || (family === 'UN' && ['UNC', 'UNF', 'UNEF'].includes(r.family))) &&
+      (pitch === null || r.pitch === textOf(pitch)),
+  );
+  const classText = cls?.toUpperCase() ?? null;
+  const row = matches[0];
+  if (row && (pitch !== null || matches.length === 1))
+    return made(threadOfRow(row, tail.starts, tail.leftHand), classText, true);
+  if (pitch === null) {
+    return bad(
+      FIELD,
+      `${label} ${name} ${matches.length > 1 ? 'comes in several pitches' : 'is not in the table'}.`,
+      offer(matches.length > 1 ? matches : [], nearestSizes(family ?? 'UNC', majorOf(sizeRaw, candidates) ?? 10)),
+    );
+  }
+  const major = majorOf(sizeRaw, candidates);
+  if (major === null) return bad(FIELD, `${label} is not a size.`, '#0 to #12, or a diameter in inches');
+  if (numberOf(pitch) * 1.05 > major)
+    return bad(FIELD, `${tpiRaw} threads per inch are too coarse for ${label}.`, nearestSizes(family ?? 'UNC', major));
+  const kind =
+    family === null || family === 'UNC' || family === 'UNF' || family === 'UNEF' || family === 'UN' ? 'UNS' : family;
+  if (kind === 'NPT' || kind === 'NPTF')
+    return bad(
+      FIELD,
+      `${label} taper pipe does not come with ${tpiRaw} tpi.`,
+      offer(
+        candidates.filter((r) => r.family === kind),
+        '1/2-14 NPT',
+      ),
+    );
+  return made(unlistedThread(kind, label, major, pitch, tail.starts, tail.leftHand), classText, false);
+}
+
+function majorOf(size: string, candidates: readonly StandardThread[]): number | null {
+  const plain = candidates.find((r) => r.family !== 'NPT' && r.family !== 'NPTF' && r.family !== 'Hose');
+  if (plain) return plain.majorMm;
+  const number = /^(?:#|no\.?)\s*(\d+)$/i.exec(size);
+  // ASME B1.1: number sizes are 0.060 in + 0.013 in a number
+  if (number) return Number(number[1]) <= 14 ? 25.4 * (0.06 + 0.013 * Number(number[1])) : null;
+  const value = inchOf(size);
+  return value === null || value.s <= 0n ? null : numberOf(value.mul(INCH_MM));
+}
+
+/** `30 mm x 7.5 TPI 55`, `3/4 in x 4.5 TPI 29`, `40 mm x 6 mm 45/7`. */
+function special(body: string, tail: Tail): Outcome<Designated> | null {
+  const m = /^(.+?)\s*x\s*(.+?)\s+(\d+(?:\.\d+)?)(?:\s*\/\s*(\d+(?:\.\d+)?))?\s*(?:\u00b0|deg)?$/i.exec(body);
+  if (!m) return null;
+  const [, sizeText = '', pitchRaw = '', a = '', b] = m;
+  const size = parseLength(sizeText, { system: 'mm', field: FIELD, maxMm: 2000 });
+  if (!size.ok) return size;
+  const pitch = parsePitch(pitchRaw, FIELD);
+  if (!pitch.ok) return pitch;
+  const refused = tooManyStarts(tail.starts);
+  if (refused) return refused;
+  const [one, two] = [Number(a), b === undefined ? null : Number(b)];
+  if (two === null ? one > 120 : Math.max(one, two) > 60)
+    return bad(
+      FIELD,
+      `A flank angle of ${a} degrees is not a thread form.`,
+      '29, 30, 47.5, 55, 60 or two flanks such as 45/7',
+    );
+  const flanks = two === null ? one : ([one, two] as const);
+  return made(
+    specialThread({
+      majorMm: size.value.mm,
+      sizeSystem: size.value.system,
+      pitch: pitch.value.exactMm,
+      flanks,
+      starts: tail.starts,
+      leftHand: tail.leftHand,
+    }),
+    null,
+    false,
+  );
+}
+
+const padded = (text: string): string => (text.startsWith('.') ? `0${text}` : text);
+const offer = (rows: readonly StandardThread[], otherwise: string): string =>
+  rows.length > 0 ? rows.map((r) => r.designation).join(', ') : otherwise;
+
+const nearestSizes = (family: FamilyId, majorMm: number): string =>
+  rowsFor(family)
+    .toSorted((a, b) => Math.abs(a.majorMm - majorMm) - Math.abs(b.majorMm - majorMm))
+    .slice(0, 3)
+    .map((r) => r.designation)
+    .join(', ');
+
+/** The catalogue's designations that share most letter pairs with the text. */
+function nearest(text: string): string {
+  const pairs = (t: string): Set<string> => {
+    const s = t.toLowerCase().replace(/\s+/g, '');
+    return new Set(Array.from({ length: Math.max(0, s.length - 1) }, (_, i) => s.slice(i, i + 2)));
+  };
+  const want = pairs(text);
+  const score = (d: string): number => {
+    const have = pairs(d);
+    return (2 * [...have].filter((p) => want.has(p)).length) / (have.size + want.size);
+  };
+  return CATALOGUE.map((r) => ({ d: r.designation, s: score(r.designation) }))
+    .toSorted((a, b) => b.s - a.s)
+    .slice(0, 3)
+    .map((r) => r.d)
+    .join(', ');
+}

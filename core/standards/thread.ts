@@ -1,0 +1,163 @@
+import { basicSizes, type BasicSizes } from '../form/sizes.ts';
+import { formAt, specialForm, type FormId, type SpecialForm, type ThreadForm } from '../form/shape.ts';
+import {
+  exact,
+  mixedText,
+  numberOf,
+  rationalFromNumber,
+  rationalOf,
+  shortText,
+  type Rational,
+} from '../quantity/rational.ts';
+import { INCH_MM } from '../quantity/rational.ts';
+import { isTpiPitch, storedPitch, tpiOf } from '../quantity/pitch.ts';
+import { toInches } from '../quantity/units.ts';
+import { designate, familyOf, type StandardThread } from './catalogue.ts';
+import type { FamilyId } from './family.ts';
+import { nptPitchDiameterMm } from './taperPipe.ts';
+
+/** A thread as named: plain data, kept in job documents; everything geometric follows from it. */
+export interface ThreadSpec {
+  readonly designation: string;
+  readonly family: FamilyId | 'Special';
+  /** Nominal (basic major) diameter, mm. For taper pipe threads the pipe's outside (NPT) or the gauge-plane major (R). */
+  readonly majorMm: number;
+  /** Exact pitch, mm: "127/65". The lead is this times the starts. */
+  readonly pitch: string;
+  readonly starts: number;
+  readonly leftHand: boolean;
+  readonly form: FormId;
+  readonly special?: SpecialForm;
+}
+
+export const pitchOf = (spec: ThreadSpec): Rational => storedPitch(spec.pitch);
+export const leadOf = (spec: ThreadSpec): Rational => pitchOf(spec).mul(BigInt(spec.starts));
+export const pitchMmOf = (spec: ThreadSpec): number => numberOf(pitchOf(spec));
+export const leadMmOf = (spec: ThreadSpec): number => numberOf(leadOf(spec));
+
+export function threadFormOf(spec: ThreadSpec): ThreadForm {
+  if (spec.form !== 'special') return formAt(spec.form, pitchMmOf(spec));
+  if (!spec.special) throw new RangeError(`special form without its angles: ${spec.designation}`);
+  return specialForm(pitchMmOf(spec), spec.special);
+}
+
+/** Basic diameters of a named thread, mm; for NPT those at the small end of the external thread (E0). */
+export function threadSizes(spec: ThreadSpec): BasicSizes {
+  const form = threadFormOf(spec);
+  if (spec.form !== 'npt60' && spec.form !== 'nptf60') return basicSizes(form, spec.majorMm);
+  const e0 = nptPitchDiameterMm(spec.majorMm, pitchMmOf(spec));
+  return { ...basicSizes(form, e0 + 2 * form.external.outerMm), majorMm: spec.majorMm, pitchDiameterMm: e0 };
+}
+
+/** The thread of a published row. */
+export function threadOfRow(row: StandardThread, starts = 1, leftHand = false): ThreadSpec {
+  return {
+    designation: withStarts(row.designation, row.family, exactOf(row.pitch), starts, leftHand),
+    family: row.family,
+    majorMm: row.majorMm,
+    pitch: row.pitch,
+    starts,
+    leftHand,
+    form: familyOf(row.family).form,
+  };
+}
+
+const exactOf = (text: string): Rational => rationalOf(text) ?? exact(1);
+
+/** Adds starts and hand to a single-start designation, in the way its family writes them. */
+export function withStarts(
+  single: string,
+  family: ThreadSpec['family'],
+  pitch: Rational,
+  starts: number,
+  leftHand: boolean,
+): string {
+  let text = single;
+  if (starts > 1) {
+    const lead = shortText(pitch.mul(BigInt(starts)));
+    if (family === 'Tr' || family === 'S') text = single.replace(/x[^x]*$/, `x${lead} (P${shortText(pitch)})`);
+    else if (family === 'M') text = `${single.replace(/x.*$/, '')}xPh${lead}P${shortText(pitch)}`;
+    else text = `${single} ${starts}-start`;
+  }
+  return leftHand ? `${text} LH` : text;
+}
+
+/** Forms by the included angle a machinist would say. */
+const BY_ANGLE: Readonly<Record<string, FormId>> = {
+  60: 'iso60',
+  55: 'whitworth55',
+  '47.5': 'ba47',
+  29: 'acme29',
+  30: 'trapezoidal30',
+  0: 'square',
+};
+
+/** Nominal size as a machinist writes it: a workshop fraction of an inch, or millimetres. */
+export function sizeText(majorMm: number, prefer: 'mm' | 'in'): string {
+  const sixtyFourths = (majorMm / numberOf(INCH_MM)) * 64;
+  if (prefer === 'in' && Math.abs(sixtyFourths - Math.round(sixtyFourths)) < 1e-6)
+    return `${mixedText(exact(`${Math.round(sixtyFourths)}/64`))} in`;
+  return prefer === 'in' ? `${Number(toInches(majorMm).toFixed(5))} in` : `${Number(majorMm.toFixed(4))} mm`;
+}
+
+export const pitchWords = (pitch: Rational): string =>
+  isTpiPitch(pitch) && exact(1000).mul(pitch).d !== 1n
+    ? `${shortText(tpiOf(pitch))} TPI`
+    : exact(100000).mul(pitch).d === 1n
+      ? `${shortText(pitch)} mm`
+      : `${Number(numberOf(pitch).toFixed(5))} mm`;
+
+/** A thread that is in no table, by what it measures. @param flanks included angle, or leading and trailing flank, degrees */
+export function specialThread(given: {
+  readonly majorMm: number;
+  readonly sizeSystem: 'mm' | 'in';
+  readonly pitch: Rational;
+  readonly flanks: number | readonly [leading: number, trailing: number];
+  readonly starts?: number;
+  readonly leftHand?: boolean;
+  readonly depthMm?: number;
+}): ThreadSpec {
+  const [leading, trailing] = typeof given.flanks === 'number' ? [given.flanks / 2, given.flanks / 2] : given.flanks;
+  const known = leading === trailing && given.depthMm === undefined ? BY_ANGLE[String(leading + trailing)] : undefined;
+  const angle = leading === trailing ? String(Number((leading + trailing).toFixed(3))) : `${leading}/${trailing}`;
+  const single = `${sizeText(given.majorMm, given.sizeSystem)} x ${pitchWords(given.pitch)} ${angle}`;
+  const starts = given.starts ?? 1;
+  const leftHand = given.leftHand ?? false;
+  const base = {
+    designation: withStarts(single, 'Special', given.pitch, starts, leftHand),
+    family: 'Special' as const,
+    majorMm: Number(given.majorMm.toFixed(6)),
+    pitch: given.pitch.toFraction(),
+    starts,
+    leftHand,
+  };
+  if (known) return { ...base, form: known };
+  const special: SpecialForm = { leadingFlankDeg: leading, trailingFlankDeg: trailing };
+  return {
+    ...base,
+    form: 'special',
+    special: given.depthMm === undefined ? special : { ...special, depthMm: given.depthMm },
+  };
+}
+
+/** A size and pitch of a known family that its table does not list, e.g. M42.5x2. */
+export function unlistedThread(
+  family: FamilyId,
+  size: string,
+  majorMm: number,
+  pitch: Rational,
+  starts: number,
+  leftHand: boolean,
+): ThreadSpec {
+  return {
+    designation: withStarts(designate(family, size, pitch), family, pitch, starts, leftHand),
+    family,
+    majorMm,
+    pitch: pitch.toFraction(),
+    starts,
+    leftHand,
+    form: familyOf(family).form,
+  };
+}
+
+export const nearPitch = (mm: number): Rational => rationalFromNumber(Number(mm.toFixed(5)));

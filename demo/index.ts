@@ -1,0 +1,199 @@
+import { basisOf, RESTS_ON } from '../core/job/chain.ts';
+import { emptyShop, newJob } from '../core/job/create.ts';
+import { suitFit } from '../core/job/defaults.ts';
+import { readEntry, type EntryText } from '../core/job/entry.ts';
+import type { Job, Reading, Shop } from '../core/job/schema.ts';
+import type { StationId } from '../core/job/stations.ts';
+import { parseDesignation } from '../core/standards/designation.ts';
+import type { ThreadSpec } from '../core/standards/thread.ts';
+import { demoLathes } from './lathes.ts';
+
+/** The demo shop: a repair shop by a river lock and a boatyard. Every name and number in it is invented. */
+export function demoShop(): Shop {
+  return {
+    ...emptyShop(),
+    name: 'Marlwater Repair',
+    lathes: demoLathes(),
+    wiresMm: [0.29, 0.335, 0.455, 0.62, 0.725, 0.895, 1.1, 1.35, 1.65, 2.0574, 2.05, 2.55, 3.2, 4].sort(
+      (a, b) => a - b,
+    ),
+    settings: { system: 'mm', theme: 'auto', operator: 'Ines Tarrow', singleKeys: true },
+  };
+}
+
+type Told = readonly [
+  quantity: EntryText['quantity'],
+  text: string,
+  more?: { span?: string; leaf?: EntryText['leaf']; wear?: Reading['wear']; place?: string; with?: string },
+];
+
+function tell(job: Job, told: readonly Told[]): void {
+  const shop = emptyShop();
+  told.forEach(([quantity, text, more = {}], i) => {
+    const entry = readEntry({ quantity, text, spanText: more.span ?? '', leaf: more.leaf ?? 'fits' }, 'mm');
+    if (!entry.ok) throw new Error(`demo reading ${text}: ${entry.problem.message}`);
+    const instrument = shop.instruments.find((x) => x.id === more.with) ?? null;
+    job.readings.push({
+      id: `r${i + 1}`,
+      quantity,
+      text,
+      ...entry.value,
+      instrument: instrument?.id ?? null,
+      uncertainty: instrument?.uncertainty ?? null,
+      place: more.place ?? '',
+      wear: more.wear ?? 'unknown',
+      at: job.created,
+    });
+  });
+}
+
+function name(job: Job, designation: string, probability: number, reason = ''): void {
+  const parsed = parseDesignation(designation);
+  if (!parsed.ok) throw new Error(`demo thread ${designation}: ${parsed.problem.message}`);
+  const { special, ...plain } = parsed.value.thread;
+  job.name = {
+    thread: special ? { ...plain, special: { ...special } } : plain,
+    probability,
+    overruled: reason !== '',
+    reason,
+  };
+  suitFit(job);
+}
+
+function settled(job: Job, shop: Shop, stations: readonly StationId[]): void {
+  const believed = (job.name?.thread ?? null) as ThreadSpec | null;
+  for (const s of stations) {
+    for (const under of RESTS_ON[s])
+      if (!stations.includes(under)) throw new Error(`demo: ${s} settled before ${under}`);
+    job.settled[s] = { basis: { ...basisOf(s, job, shop, believed) }, at: job.changed };
+  }
+}
+
+const begin = (id: string, title: string, customer: string, day: string): Job => {
+  const job = newJob(id, title, new Date(`2026-11-${day}T08:00:00.000Z`));
+  job.customer = customer;
+  return job;
+};
+
+/** Jobs in different states, so that every station has something real in it. */
+export function demoJobs(): Job[] {
+  const shop = demoShop();
+
+  const sluice = begin('demo-sluice', 'Sluice-gate spindle', 'Osier Lock, gate 2', '09');
+  sluice.intake = {
+    ...sluice.intake,
+    cameIn: 'both',
+    use: 'power-screw',
+    material: 'tough steel',
+    note: 'Spindle bent and worn over the middle 300 mm; bronze nut to be kept if it can.',
+  };
+  tell(sluice, [
+    ['majorDiameter', '1.492 in', { wear: 'unworn', place: 'top, above the nut', with: 'caliper' }],
+    ['majorDiameter', '1.478 in', { wear: 'worn', place: 'middle of the travel', with: 'caliper' }],
+    ['crestCount', '21', { span: '6 in' }],
+    ['flankAngle', '29', { with: 'template' }],
+    ['depth', '3.7', { wear: 'unworn', with: 'caliper' }],
+  ]);
+  name(sluice, '1 1/2 in x 3.5 TPI 29', 0.97);
+  sluice.fit = { ...sluice.fit, engagementMm: 70, pitchClearanceMm: 0.2 };
+  sluice.gears = { lathe: 'lathe-bess', train: { drivers: [40, 60], driven: [30, 35], gearbox: '1' } };
+  sluice.setup = {
+    ...sluice.setup,
+    rpm: 40,
+    reliefMm: 12,
+    checks: ['ground', 'height', 'square', 'true', 'relief', 'zero', 'clear'],
+  };
+  sluice.cut = {
+    ...sluice.cut,
+    firstMaxMm: 0.25,
+    done: 6,
+    trials: [{ afterPass: 1, note: 'Scratch read: 7 crests in 2 in. Right.', at: '2026-11-09T10:20:00.000Z' }],
+  };
+  settled(sluice, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup']);
+
+  const gland = begin('demo-gland', 'Stern-gland nut', 'Withy Boatyard, the Marigold', '11');
+  gland.intake = {
+    ...gland.intake,
+    cameIn: 'both',
+    wanted: 'mate',
+    make: 'internal',
+    material: 'bronze',
+    origin: 'british',
+    hazards: [],
+  };
+  tell(gland, [
+    ['majorDiameter', '2 1/4', { wear: 'unknown', place: 'gland, near the shoulder', with: 'rule' }],
+    ['majorDiameter', '2.236 in', { wear: 'worn', place: 'gland, outer end', with: 'caliper' }],
+    ['crestCount', '12', { span: '2 in' }],
+    ['flankAngle', '55', { with: 'template' }],
+  ]);
+  name(gland, '2 1/4-6 BSF', 0.9);
+  settled(gland, shop, ['intake', 'read', 'name']);
+
+  const windlass = begin('demo-windlass', 'Windlass brake screw', 'Withy Boatyard, hire fleet', '16');
+  windlass.intake = {
+    ...windlass.intake,
+    use: 'power-screw',
+    material: 'tough steel',
+    note: 'Two starts seen at the end face. Left hand?',
+  };
+  tell(windlass, [
+    ['majorDiameter', '31.85', { wear: 'unworn', place: 'under the collar', with: 'caliper' }],
+    ['crestCount', '8', { span: '48 mm' }],
+    ['starts', '2'],
+  ]);
+  settled(windlass, shop, ['intake']);
+
+  const pump = begin('demo-pump', 'Pump shaft, stub welded', 'Osier Lock, pump house', '17');
+  pump.intake = {
+    ...pump.intake,
+    cameIn: 'broken-shaft',
+    wanted: 'extend',
+    material: 'tough steel',
+    origin: 'metric',
+    use: 'machine-part',
+    note: 'Stub welded and turned; the new thread has to run into the 60 mm that survive.',
+  };
+  tell(pump, [
+    ['majorDiameter', '29.86', { wear: 'unworn', place: 'surviving length', with: 'micrometer' }],
+    ['pitchLeaf', '2 mm', { leaf: 'fits' }],
+    ['crestCount', '25', { span: '50 mm' }],
+    ['flankAngle', '60', { with: 'template' }],
+  ]);
+  name(pump, 'M30x2', 0.98);
+  pump.gears = { lathe: 'lathe-bess', train: { drivers: [20, 63], driven: [40, 50], gearbox: '1' } };
+  pump.pickup = { offset: { text: '0.7 mm', mm: 0.7 }, method: 'parallel-slide' };
+  settled(pump, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup']);
+
+  const press = begin('demo-press', 'Cider-press screw', 'Hollin Farm', '18');
+  press.intake = { ...press.intake, use: 'power-screw', material: 'mild steel', hazards: [] };
+  tell(press, [
+    ['majorDiameter', '49.8', { wear: 'unworn', place: 'top end', with: 'caliper' }],
+    ['crestCount', '12.5', { span: '100 mm' }],
+    ['trailingFlank', '3', { with: 'template' }],
+    ['leadingFlank', '31', { with: 'template' }],
+  ]);
+  settled(press, shop, ['intake', 'read']);
+
+  const brass = begin('demo-brass', 'Level screws, brass, six off', 'Harbour survey office', '04');
+  brass.intake = { ...brass.intake, material: 'brass', use: 'instrument', origin: 'british' };
+  tell(brass, [
+    ['majorDiameter', '2.29', { wear: 'unworn', with: 'micrometer' }],
+    ['crestCount', '20.5', { span: '10 mm' }],
+    ['flankAngle', '55', { with: 'comparator' }],
+  ]);
+  name(brass, '2.3 mm x 52 TPI 55', 0.6, 'same as the last batch, see the old drawing');
+  brass.gears = { lathe: 'lathe-els', train: null };
+  brass.setup = {
+    ...brass.setup,
+    rpm: 250,
+    reliefMm: 3,
+    checks: ['ground', 'height', 'square', 'true', 'relief', 'zero', 'clear'],
+  };
+  brass.cut = { ...brass.cut, passes: 6, firstMaxMm: 0.1, lastMinMm: 0.02, springs: 1, done: 7 };
+  brass.prove = { wire: { text: '0.29', mm: 0.29 }, readings: [] };
+  brass.record = { note: 'Light oil, 250 rev/min, top slide straight in would have done as well.', verdict: 'fits' };
+  settled(brass, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove', 'record']);
+
+  return [sluice, gland, windlass, pump, press, brass];
+}

@@ -1,0 +1,22 @@
+/** @type {import('jest').Config} */
+export default {
+  testEnvironment: 'node',
+  setupFiles: ['fake-indexeddb/auto'],
+  roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/cli', '<rootDir>/demo', '<rootDir>/server'],
+  testMatch: ['**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  reporters: ['default', '<rootDir>/scripts/jest-report.mjs'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+};

@@ -1,6 +1,8 @@
 import { basisOf, RESTS_ON } from '../core/job/chain.ts';
 import { emptyShop, newJob } from '../core/job/create.ts';
 import { suitFit } from '../core/job/defaults.ts';
+import { evidenceOfJob, partOf } from '../core/job/evidence.ts';
+import { rank } from '../core/identify/rank.ts';
 import { readEntry, type EntryText } from '../core/job/entry.ts';
 import type { Job, Reading, Shop } from '../core/job/schema.ts';
 import type { StationId } from '../core/job/stations.ts';
@@ -47,10 +49,19 @@ function tell(job: Job, told: readonly Told[]): void {
   });
 }
 
-function name(job: Job, designation: string, probability: number, reason = ''): void {
+/** Names a demo job; how sure that is comes from its own readings. */
+function name(job: Job, designation: string, reason = ''): void {
   const parsed = parseDesignation(designation);
   if (!parsed.ok) throw new Error(`demo thread ${designation}: ${parsed.problem.message}`);
   const { special, ...plain } = parsed.value.thread;
+  const ranking = rank({
+    part: partOf(job),
+    evidence: evidenceOfJob(job),
+    context: { origin: job.intake.origin, use: job.intake.use },
+    most: 20,
+  });
+  const found = ranking.candidates.find((c) => c.thread.designation === plain.designation);
+  const probability = found?.probability ?? (plain.family === 'Special' ? ranking.special.probability : 0);
   job.name = {
     thread: special ? { ...plain, special: { ...special } } : plain,
     probability,
@@ -90,11 +101,11 @@ export function demoJobs(): Job[] {
   tell(sluice, [
     ['majorDiameter', '1.492 in', { wear: 'unworn', place: 'top, above the nut', with: 'caliper' }],
     ['majorDiameter', '1.478 in', { wear: 'worn', place: 'middle of the travel', with: 'caliper' }],
-    ['crestCount', '21', { span: '6 in' }],
+    ['crestCount', '42', { span: '12 in' }],
     ['flankAngle', '29', { with: 'template' }],
     ['depth', '3.7', { wear: 'unworn', with: 'caliper' }],
   ]);
-  name(sluice, '1 1/2 in x 3.5 TPI 29', 0.97);
+  name(sluice, '1 1/2 in x 3.5 TPI 29');
   sluice.fit = { ...sluice.fit, engagementMm: 70, pitchClearanceMm: 0.2 };
   sluice.gears = { lathe: 'lathe-bess', train: { drivers: [40, 60], driven: [30, 35], gearbox: '1' } };
   sluice.setup = {
@@ -127,7 +138,7 @@ export function demoJobs(): Job[] {
     ['crestCount', '12', { span: '2 in' }],
     ['flankAngle', '55', { with: 'template' }],
   ]);
-  name(gland, '2 1/4-6 BSF', 0.9);
+  name(gland, '2 1/4-6 BSF');
   settled(gland, shop, ['intake', 'read', 'name']);
 
   const windlass = begin('demo-windlass', 'Windlass brake screw', 'Withy Boatyard, hire fleet', '16');
@@ -160,7 +171,7 @@ export function demoJobs(): Job[] {
     ['crestCount', '25', { span: '50 mm' }],
     ['flankAngle', '60', { with: 'template' }],
   ]);
-  name(pump, 'M30x2', 0.98);
+  name(pump, 'M30x2');
   pump.gears = { lathe: 'lathe-bess', train: { drivers: [20, 63], driven: [40, 50], gearbox: '1' } };
   pump.pickup = { offset: { text: '0.7 mm', mm: 0.7 }, method: 'parallel-slide' };
   settled(pump, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup']);
@@ -182,7 +193,7 @@ export function demoJobs(): Job[] {
     ['crestCount', '20.5', { span: '10 mm' }],
     ['flankAngle', '55', { with: 'comparator' }],
   ]);
-  name(brass, '2.3 mm x 52 TPI 55', 0.6, 'same as the last batch, see the old drawing');
+  name(brass, '2.3 mm x 52 TPI 55', 'same as the last batch, see the old drawing');
   brass.gears = { lathe: 'lathe-els', train: null };
   brass.setup = {
     ...brass.setup,

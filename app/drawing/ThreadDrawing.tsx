@@ -25,7 +25,7 @@ interface Props {
 }
 
 const W = 640;
-const H = 300;
+const H = 214;
 const PITCHES = 4;
 const LEFT = 150;
 const RIGHT = 150;
@@ -39,7 +39,8 @@ export function ThreadDrawing({ thread, tentative, side, readings, system, onTou
   const shape = useMemo(() => (thread ? shapeOf(thread, side) : null), [thread, side]);
   const read = (q: Quantity): string | null => {
     const all = readings.filter((r) => r.quantity === q);
-    return all.length === 0 ? null : all.map((r) => r.text).join(' \u00b7 ');
+    const first = all[0];
+    return first === undefined ? null : `${first.text}${all.length > 1 ? ` +${all.length - 1}` : ''}`;
   };
   const dims = thread ? numbersOf(thread, side, system) : {};
   const crestY = 70;

@@ -119,7 +119,7 @@ function Frame({ station }: { readonly station: StationId }) {
       <div className="no-print flex flex-wrap items-baseline gap-x-4 border-b border-line bg-panel px-4 py-2">
         <span className="text-lg font-semibold">{job.title}</span>
         <span className="text-ink2">{job.customer}</span>
-        <span className="num ml-auto">{threadLine(job, system) ?? 'thread not named yet'}</span>
+        <span className="num ml-auto">{threadLine(job) ?? 'thread not named yet'}</span>
       </div>
       <div className="grid grow grid-cols-1 lg:grid-cols-[15.5rem_minmax(0,1fr)] lg:bg-[linear-gradient(90deg,var(--slate)_15.5rem,transparent_15.5rem)]">
         <Spine />

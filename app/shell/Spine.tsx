@@ -22,7 +22,7 @@ export function Spine() {
   const system = useSystem();
   return (
     <nav aria-label="Stations" className="on-slate bg-slate text-chalk no-print">
-      <ol className="flex gap-0 overflow-x-auto lg:block" tabIndex={-1}>
+      <ol className="grid grid-cols-5 lg:block">
         {stationsOf(job).map((s) => {
           const state = states[s];
           const { icon: Icon, word, cls } = MARK[state.kind];
@@ -33,12 +33,12 @@ export function Spine() {
             line = `Likeliest: ${top.designation}, ${percentText(p)}`;
           }
           return (
-            <li key={s} className="min-w-36 lg:min-w-0">
+            <li key={s} className="min-w-0">
               <NavLink
                 to={`/jobs/${job.id}/${s}`}
                 className={({ isActive }) =>
                   clsx(
-                    'flex min-h-14 items-start gap-2 border-l-4 px-3 py-2 lg:min-h-[3.9rem]',
+                    'flex min-h-14 items-start gap-2 border-l-4 px-2 py-1.5 lg:min-h-[3.9rem] lg:px-3 lg:py-2',
                     isActive ? 'border-[#8fb1ff] bg-slate2' : 'border-transparent hover:bg-slate2',
                   )
                 }
@@ -47,7 +47,7 @@ export function Spine() {
                 <span className="min-w-0">
                   <span className="flex items-baseline gap-2">
                     <span className="font-semibold">{STATION_NAMES[s]}</span>
-                    <span className={clsx('text-sm', cls)}>{word}</span>
+                    <span className={clsx('text-sm max-lg:sr-only', cls)}>{word}</span>
                   </span>
                   <span className="block text-sm leading-snug text-chalk2 max-lg:truncate">
                     {state.kind === 'stale'

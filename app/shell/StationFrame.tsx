@@ -28,12 +28,12 @@ export function StationFrame({ station, lead, children, canSettle = true, settle
   };
   return (
     <div className="grid content-start gap-4">
-      <header className="flex flex-wrap items-end justify-between gap-3">
-        <div>
+      <header className="flex items-end justify-between gap-3">
+        <div className="min-w-0">
           <h1 className="text-2xl">{STATION_NAMES[station]}</h1>
           <p className="text-ink2">{lead}</p>
         </div>
-        <div className="flex gap-2">
+        <div className="flex shrink-0 gap-2">
           {canSettle && state.kind !== 'blocked' && (
             <Button
               tone={state.kind === 'settled' ? 'plain' : 'main'}

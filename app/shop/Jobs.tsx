@@ -107,7 +107,7 @@ function JobRow({ job, onRemoved }: { readonly job: Job; readonly onRemoved: () 
           <span className="block text-lg font-semibold">{job.title}</span>
           <span className="text-ink2">{job.customer}</span>
         </span>
-        <span className="num self-center">{threadLine(job, system) ?? 'not named yet'}</span>
+        <span className="num self-center">{threadLine(job) ?? 'not named yet'}</span>
         <span className="self-center">
           <span className="font-semibold">
             {done ? (conclusion('record', job, shop, system) ?? '') : `Next: ${STATION_NAMES[next]}`}

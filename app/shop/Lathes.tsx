@@ -4,7 +4,7 @@ import { newLathe, parseGears } from '../../core/lathe/create.ts';
 import type { Lathe } from '../../core/lathe/schema.ts';
 import { bad, good, type Outcome } from '../../core/quantity/outcome.ts';
 import { pitchText } from '../../core/quantity/pitch.ts';
-import { exact, numberOf, rationalOf, textOf } from '../../core/quantity/rational.ts';
+import { exact, isPositive, numberOf, rationalOf, textOf } from '../../core/quantity/rational.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
 import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
 import { PitchField, TextField, TypedField } from '../ui/fields.tsx';
@@ -302,7 +302,7 @@ function decimal(t: string): Outcome<number> {
 
 function parseRatio(t: string, field: string): Outcome<string> {
   const r = rationalOf(t.trim().replace(',', '.'));
-  return r && r.s > 0n ? good(textOf(r)) : bad(field, `"${t.trim()}" is not a ratio.`, '1, 1/2 or 24/48');
+  return r && isPositive(r) ? good(textOf(r)) : bad(field, `"${t.trim()}" is not a ratio.`, '1, 1/2 or 24/48');
 }
 
 function parseSpeeds(t: string): Outcome<number[]> {

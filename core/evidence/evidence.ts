@@ -56,7 +56,7 @@ export const DEFAULT_SIGMA = {
   angleDeg: 2,
   taper: 0.006,
   leadMm: 0.3,
-  /** A crest count against a rule is good to about a quarter of a crest. */
-  crests: 0.25,
+  /** A crest count against a rule is never half a crest out; a fifth is the usual error. */
+  crests: 0.2,
   leafOverMm: 10,
 } as const;

@@ -133,7 +133,7 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
   ba47: (p) => ({
     name: '47.5\u00b0 British Association',
     ...symmetric(23.75),
-    ...both(rounded(p, 0.6, 2 / 11)),
+    ...both(rounded(p, 0.6, 0.180835)),
     depthStepMm: 0.005,
     source: 'BS 93',
   }),

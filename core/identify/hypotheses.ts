@@ -35,7 +35,7 @@ export const USES = ['fastener', 'pipe', 'instrument', 'power-screw', 'machine-p
 export type Use = (typeof USES)[number];
 
 /** Share of threads on a repair bench that no table lists. From memory, common practice, no source. */
-export const SPECIAL_PRIOR = 0.05;
+export const SPECIAL_PRIOR = 0.08;
 
 const METRIC: readonly FamilyId[] = ['M', 'Tr', 'S', 'Rd'];
 const AMERICAN: readonly FamilyId[] = [

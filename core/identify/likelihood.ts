@@ -42,7 +42,7 @@ export function leafProbability(fit: 'fits' | 'nearly' | 'no', mismatchMm: numbe
 }
 
 /** Chance that whoever counted included both half crests, or lost one. */
-const MISCOUNT = 0.015;
+const MISCOUNT = 0.006;
 
 function crestCountDensity(crests: number, expected: number, sigma: number): number {
   const at = (shift: number): number => normalPdf(crests - expected - shift, sigma);

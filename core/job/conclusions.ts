@@ -1,7 +1,6 @@
 import { FINE, lengthText, percentText, ppmText } from '../quantity/format.ts';
 import { pitchText } from '../quantity/pitch.ts';
 import type { UnitSystem } from '../quantity/units.ts';
-import { pitchOf } from '../standards/thread.ts';
 import { fitOfJob, gearState, latheOf, scheduleOf, threadOfJob, trainText, wirePlan } from './derive.ts';
 import type { Job, Shop, StationId } from './schema.ts';
 
@@ -87,14 +86,5 @@ export const leftText = (leftMm: number, system: UnitSystem): string =>
       ? `${lengthText(leftMm, system, FINE)} to go on diameter`
       : `${lengthText(-leftMm, system, FINE)} under`;
 
-/** "1 1/4-7 BSW, 7 tpi, 2 starts, left hand". */
-export function threadLine(job: Job, system: UnitSystem): string | null {
-  const t = threadOfJob(job);
-  if (!t) return null;
-  return [
-    t.designation,
-    pitchText(pitchOf(t), system),
-    ...(t.starts > 1 ? [`${t.starts} starts`] : []),
-    ...(t.leftHand ? ['left hand'] : []),
-  ].join(', ');
-}
+/** The thread's name for a heading; designations already carry pitch, starts and hand. */
+export const threadLine = (job: Job): string | null => threadOfJob(job)?.designation ?? null;

@@ -40,7 +40,7 @@ export function parseGears(text: string): Outcome<number[]> {
   for (const part of rest.split(/[\s,;]+/).filter(Boolean)) {
     const m = /^(?:(\d+)x)?(\d+)$/.exec(part);
     if (!m) return bad(field, `"${part}" is not a number of teeth.`, '20 25 30, 2x20, or 20-65 by 5');
-    for (let i = 0; i < Math.min(MOST_GEARS, Number(m[1] ?? '1')); i += 1) gears.push(Number(m[2]));
+    for (let i = 0; i < Math.min(MOST_GEARS + 1, Number(m[1] ?? '1')); i += 1) gears.push(Number(m[2]));
   }
   const wrong = gears.find((t) => t < 8 || t > 400);
   if (wrong !== undefined) return bad(field, `A gear of ${wrong} teeth is out of reach.`, '8 to 400 teeth');

@@ -3,6 +3,8 @@ import { bad, good, type Outcome } from './outcome.ts';
 import {
   exact,
   INCH_MM,
+  isPositive,
+  isWhole,
   mixedText,
   numberOf,
   rationalFromNumber,
@@ -36,7 +38,7 @@ export function parsePitch(text: string, field = 'pitch'): Outcome<Pitch> {
   const head = readNumber(text, field);
   if (!head.ok) return head;
   const { value, style, rest } = head.value;
-  if (value.s <= 0n) return bad(field, 'A pitch is greater than zero.', '8 tpi or 1.75 mm');
+  if (!isPositive(value)) return bad(field, 'A pitch is greater than zero.', '8 tpi or 1.75 mm');
   const made = (exactMm: Rational, system: UnitSystem, kind: Pitch['kind']): Outcome<Pitch> => {
     const mm = numberOf(exactMm);
     if (mm < 0.05)
@@ -77,9 +79,12 @@ export const isTpiPitch = (pitchMm: Rational): boolean => {
   return tpi.d <= 8n && numberOf(tpi) >= 1;
 };
 
+/** True when the pitch is a whole number of hundredths of a millimetre, as metric pitches are. */
+export const isMetricPitch = (pitchMm: Rational): boolean => isWhole(pitchMm.mul(100n));
+
 /** A pitch as the trade writes it: "8 tpi" or "1.75 mm". A pitch natural to both systems is given in the preferred one. */
 export function pitchText(pitchMm: Rational, prefer: UnitSystem = 'mm'): string {
-  const metric = exact(1000).mul(pitchMm).d === 1n;
+  const metric = isMetricPitch(pitchMm);
   if (isTpiPitch(pitchMm) && !(metric && prefer === 'mm')) return `${mixedText(tpiOf(pitchMm))} tpi`;
   return metric ? `${shortText(pitchMm)} mm` : `${Number(numberOf(pitchMm).toFixed(4))} mm`;
 }
@@ -87,6 +92,6 @@ export function pitchText(pitchMm: Rational, prefer: UnitSystem = 'mm'): string 
 /** Reads the exact text kept in documents ("127/40"). */
 export const storedPitch = (text: string): Rational => {
   const r = rationalOf(text);
-  if (r === null || r.s <= 0n) throw new RangeError(`not a stored pitch: ${text}`);
+  if (r === null || !isPositive(r)) throw new RangeError(`not a stored pitch: ${text}`);
   return r;
 };

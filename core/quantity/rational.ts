@@ -38,11 +38,12 @@ const gcd = (a: bigint, b: bigint): bigint => (b === 0n ? a : gcd(b, a % b));
 
 /** Least common multiple of two positive rationals: lcm of numerators over gcd of denominators, both in lowest terms. */
 export function lcm(a: Rational, b: Rational): Rational {
-  if (a.s <= 0n || b.s <= 0n) throw new RangeError('lcm needs positive values');
+  if (!isPositive(a) || !isPositive(b)) throw new RangeError('lcm needs positive values');
   const num = (a.n / gcd(a.n, b.n)) * b.n;
   return new Fraction(num, gcd(a.d, b.d));
 }
 
+export const isPositive = (r: Rational): boolean => r.compare(0) > 0;
 export const isWhole = (r: Rational): boolean => r.d === 1n;
 export const INCH_MM: Rational = exact('127/5');
 

@@ -5,6 +5,7 @@ import { readNumber } from '../quantity/number.ts';
 import {
   exact,
   INCH_MM,
+  isPositive,
   isWhole,
   mixedText,
   numberOf,
@@ -131,7 +132,7 @@ function metric(body: string, tail: Tail): Outcome<Designated> | null {
   }
   const lead = exact(padded(first));
   const pitch = second === undefined ? lead : exact(padded(second));
-  if (lead.s <= 0n || pitch.s <= 0n) return bad(FIELD, 'A pitch is greater than zero.', 'M10x1.5');
+  if (!isPositive(lead) || !isPositive(pitch)) return bad(FIELD, 'A pitch is greater than zero.', 'M10x1.5');
   const ratio = lead.div(pitch);
   if (!isWhole(ratio))
     return bad(
@@ -237,7 +238,7 @@ function inch(body: string, tail: Tail): Outcome<Designated> | null {
   const label = labelOf(sizeRaw);
   const candidates = CATALOGUE.filter((r) => familyOf(r.family).system === 'in' && r.size === label);
   const tpi = tpiRaw === undefined ? null : rationalOf(padded(tpiRaw));
-  if (tpi !== null && tpi.s <= 0n) return bad(FIELD, 'Threads per inch are greater than zero.', '1/2-13 UNC');
+  if (tpi !== null && !isPositive(tpi)) return bad(FIELD, 'Threads per inch are greater than zero.', '1/2-13 UNC');
   const pitch = tpi === null ? null : INCH_MM.div(tpi);
   const matches = candidates.filter(
     (r) =>
@@ -282,7 +283,7 @@ function majorOf(size: string, candidates: readonly StandardThread[]): number | 
   // ASME B1.1: number sizes are 0.060 in + 0.013 in a number
   if (number) return Number(number[1]) <= 14 ? 25.4 * (0.06 + 0.013 * Number(number[1])) : null;
   const value = inchOf(size);
-  return value === null || value.s <= 0n ? null : numberOf(value.mul(INCH_MM));
+  return value === null || !isPositive(value) ? null : numberOf(value.mul(INCH_MM));
 }
 
 /** `30 mm x 7.5 TPI 55`, `3/4 in x 4.5 TPI 29`, `40 mm x 6 mm 45/7`. */

@@ -10,7 +10,7 @@ import {
   type Rational,
 } from '../quantity/rational.ts';
 import { INCH_MM } from '../quantity/rational.ts';
-import { isTpiPitch, storedPitch, tpiOf } from '../quantity/pitch.ts';
+import { isMetricPitch, isTpiPitch, storedPitch, tpiOf } from '../quantity/pitch.ts';
 import { toInches } from '../quantity/units.ts';
 import { designate, familyOf, type StandardThread } from './catalogue.ts';
 import type { FamilyId } from './family.ts';
@@ -100,12 +100,11 @@ export function sizeText(majorMm: number, prefer: 'mm' | 'in'): string {
   return prefer === 'in' ? `${Number(toInches(majorMm).toFixed(5))} in` : `${Number(majorMm.toFixed(4))} mm`;
 }
 
-export const pitchWords = (pitch: Rational): string =>
-  isTpiPitch(pitch) && exact(1000).mul(pitch).d !== 1n
-    ? `${shortText(tpiOf(pitch))} TPI`
-    : exact(100000).mul(pitch).d === 1n
-      ? `${shortText(pitch)} mm`
-      : `${Number(numberOf(pitch).toFixed(5))} mm`;
+/** A special's pitch in words: threads per inch for inch sizes and for what is no metric pitch. */
+function pitchWords(pitch: Rational, prefer: 'mm' | 'in'): string {
+  if (isTpiPitch(pitch) && (prefer === 'in' || !isMetricPitch(pitch))) return `${shortText(tpiOf(pitch))} TPI`;
+  return `${Number(numberOf(pitch).toFixed(5))} mm`;
+}
 
 /** A thread that is in no table, by what it measures. @param flanks included angle, or leading and trailing flank, degrees */
 export function specialThread(given: {
@@ -120,7 +119,7 @@ export function specialThread(given: {
   const [leading, trailing] = typeof given.flanks === 'number' ? [given.flanks / 2, given.flanks / 2] : given.flanks;
   const known = leading === trailing && given.depthMm === undefined ? BY_ANGLE[String(leading + trailing)] : undefined;
   const angle = leading === trailing ? String(Number((leading + trailing).toFixed(3))) : `${leading}/${trailing}`;
-  const single = `${sizeText(given.majorMm, given.sizeSystem)} x ${pitchWords(given.pitch)} ${angle}`;
+  const single = `${sizeText(given.majorMm, given.sizeSystem)} x ${pitchWords(given.pitch, given.sizeSystem)} ${angle}`;
   const starts = given.starts ?? 1;
   const leftHand = given.leftHand ?? false;
   const base = {

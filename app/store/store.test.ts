@@ -1,0 +1,98 @@
+import { afterEach, describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { newJob } from '../../core/job/create.ts';
+import { db, deleteJob, loadJob, loadJobs, putJobs, replaceAll, saveJob } from '../storage/db.ts';
+import { demoJobs, demoShop } from '../../demo/index.ts';
+import { begin, edit, HISTORY_LIMIT, redo, undo, type History } from './history.ts';
+import { allSaved, editJob, jobOpened, jobRedone, jobUndone, store } from './store.ts';
+
+describe('history', () => {
+  test('undo and redo walk the same road, whatever the steps', () => {
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom('edit', 'undo', 'redo'), { maxLength: 60 }), (steps) => {
+        let h: History<number> = begin(0);
+        let n = 0;
+        const road = [0];
+        let at = 0;
+        for (const s of steps) {
+          if (s === 'edit') {
+            n += 1;
+            h = edit(h, n, `to ${n}`);
+            road.splice(at + 1, road.length, n);
+            at += 1;
+          } else if (s === 'undo') {
+            h = undo(h);
+            at = Math.max(0, at - 1);
+          } else {
+            h = redo(h);
+            at = Math.min(road.length - 1, at + 1);
+          }
+          expect(h.present).toBe(road[at]);
+        }
+      }),
+    );
+  });
+  test('keeps no more than the limit', () => {
+    let h: History<number> = begin(0);
+    for (let i = 1; i <= HISTORY_LIMIT + 20; i += 1) h = edit(h, i, '');
+    expect(h.past.length).toBeLessThanOrEqual(HISTORY_LIMIT);
+  });
+});
+
+afterEach(async () => {
+  await Promise.all([db.jobs.clear(), db.revisions.clear(), db.shop.clear()]);
+});
+const job = () => newJob('one', 'One', new Date('2026-01-01T00:00:00Z'));
+
+describe('the record', () => {
+  test('every edit is written down with the road back, and found again', async () => {
+    await putJobs([job()]);
+    store.dispatch(jobOpened({ job: job(), past: [] }));
+    editJob('first', (d) => void (d.customer = 'A'));
+    editJob('second', (d) => void (d.customer = 'B'));
+    store.dispatch(jobUndone());
+    await allSaved();
+    expect(await loadJob('one')).toMatchObject({
+      job: { customer: 'A' },
+      past: [{ label: 'first', value: { customer: '' } }],
+    });
+    store.dispatch(jobRedone());
+    await allSaved();
+    const found = await loadJob('one');
+    expect(found?.job.customer).toBe('B');
+    expect(found?.past.map((p) => p.label)).toEqual(['first', 'second']);
+  });
+
+  test('a new road after undo replaces the old one', async () => {
+    await putJobs([job()]);
+    store.dispatch(jobOpened({ job: job(), past: [] }));
+    editJob('first', (d) => void (d.customer = 'A'));
+    editJob('second', (d) => void (d.customer = 'B'));
+    store.dispatch(jobUndone());
+    editJob('other', (d) => void (d.customer = 'C'));
+    await allSaved();
+    const found = await loadJob('one');
+    expect(found?.job.customer).toBe('C');
+    expect(found?.past.map((p) => p.label)).toEqual(['first', 'other']);
+  });
+
+  test('the road in storage is bounded', async () => {
+    let h = begin(job());
+    for (let i = 0; i < HISTORY_LIMIT + 5; i += 1) {
+      h = edit(h, { ...h.present, customer: String(i) }, `step ${i}`);
+      await saveJob(h.present, h.past);
+    }
+    const found = await loadJob('one');
+    expect(found?.past).toHaveLength(h.past.length);
+    expect(found?.past.at(-1)?.label).toBe(`step ${HISTORY_LIMIT + 4}`);
+    expect(await db.revisions.count()).toBeLessThanOrEqual(HISTORY_LIMIT);
+  });
+
+  test('a backup replaces everything; a removed job is gone with its road', async () => {
+    await saveJob(job(), [{ value: job(), label: 'x' }]);
+    await replaceAll(demoShop(), demoJobs());
+    expect((await loadJobs()).map((j) => j.id)).not.toContain('one');
+    await deleteJob('demo-brass');
+    expect(await loadJob('demo-brass')).toBeNull();
+  });
+});

@@ -1,0 +1,47 @@
+import { expect, test } from '@jest/globals';
+import { parseDesignation } from '../standards/designation.ts';
+import { checkReady, fitPlan, usualCrestReliefMm } from './fit.ts';
+
+const thread = (t: string) => {
+  const r = parseDesignation(t);
+  if (!r.ok) throw new Error(r.problem.message);
+  return r.value.thread;
+};
+const choice = { pitchClearanceMm: 0, crestReliefMm: 0, tipFlatMm: null } as const;
+
+test('a nut is bored to its own minor diameter: M42.5x2 to 40.335, never to the screw\u2019s root of 40.05', () => {
+  const t = thread('M42.5x2');
+  const plan = fitPlan(t, { ...choice, make: 'internal' });
+  expect(plan.startDiameterMm).toBeCloseTo(40.335, 3); // ISO 724: D1 = D - 1.082532 P
+  const wrong = checkReady(plan, t, 40.05);
+  expect(wrong.ok).toBe(false);
+  expect(wrong.message).toContain('root diameter of the screw');
+  expect(checkReady(plan, t, 40.5).ok).toBe(true);
+});
+
+test('a screw of full form: blank d, depth 0.613435 P, root d3', () => {
+  const plan = fitPlan(thread('M10'), { ...choice, make: 'external' });
+  expect(plan.depthMm).toBeCloseTo(0.613435 * 1.5, 4);
+  expect(plan.rootDiameterMm).toBeCloseTo(8.16, 3); // ISO 724 d3
+});
+
+test('clearance moves the pitch diameter the right way and relief the blank', () => {
+  const t = thread('M10');
+  const screw = fitPlan(t, { ...choice, make: 'external', pitchClearanceMm: 0.05, crestReliefMm: 0.1 });
+  const nut = fitPlan(t, { ...choice, make: 'internal', pitchClearanceMm: 0.05, crestReliefMm: 0.1 });
+  expect(nut.pitchDiameterMm - screw.pitchDiameterMm).toBeCloseTo(0.1, 9);
+  expect(screw.startDiameterMm).toBeCloseTo(9.9, 9);
+  expect(nut.startDiameterMm).toBeCloseTo(8.376 + 0.1, 3);
+});
+
+test('a tip too wide can never finish, and says so', () => {
+  const plan = fitPlan(thread('1-5 Acme'), { ...choice, make: 'external', tipFlatMm: 2.2 });
+  expect(plan.tip.clearsRoot).toBe(false);
+  expect(plan.widestTipMm).toBeCloseTo(0.3707 * 5.08 - 0.2586 * 0.508, 3); // ASME B1.5
+});
+
+test('blank over the nominal is flagged', () => {
+  const t = thread('1/2-12 BSW');
+  expect(checkReady(fitPlan(t, { ...choice, make: 'external' }), t, 12.8).ok).toBe(false);
+  expect(usualCrestReliefMm(0.2)).toBe(0.05);
+});

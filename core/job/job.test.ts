@@ -1,0 +1,217 @@
+import { describe, expect, test } from '@jest/globals';
+import { demoJobs, demoShop } from '../../demo/index.ts';
+import { readDocument, writeBackup, writeJob } from '../formats/documents.ts';
+import { parseDesignation } from '../standards/designation.ts';
+import { basisOf, changes, stationStates } from './chain.ts';
+import { conclusion } from './conclusions.ts';
+import { newJob } from './create.ts';
+import { suitFit } from './defaults.ts';
+import { gearState, scheduleOf, threadOfJob, wirePlan } from './derive.ts';
+import { nextQuantity, readEntry } from './entry.ts';
+import type { Job } from './schema.ts';
+
+const at = new Date('2026-11-23T10:00:00Z');
+const shop = demoShop();
+const thread = (text: string) => {
+  const r = parseDesignation(text);
+  if (!r.ok) throw new Error(r.problem.message);
+  return r.value.thread;
+};
+
+/** A job named, geared and settled throughout, on the inch lathe. */
+function workedJob(): Job {
+  const job = newJob('j', 'test', at);
+  job.readings.push({
+    id: 'a',
+    quantity: 'crestCount',
+    text: '7',
+    value: 7,
+    span: { text: '1 in', mm: 25.4 },
+    leaf: null,
+    instrument: null,
+    uncertainty: null,
+    place: '',
+    wear: 'unknown',
+    at: at.toISOString(),
+  });
+  const { special: _, ...plain } = thread('1 1/4-7 BSW');
+  job.name = { thread: plain, probability: 0.9, overruled: false, reason: '' };
+  suitFit(job);
+  job.gears = { lathe: 'lathe-bess', train: { drivers: [40], driven: [35], gearbox: '1' } };
+  for (const s of ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove'] as const) {
+    job.settled[s] = { basis: { ...basisOf(s, job, shop, thread('1 1/4-7 BSW')) }, at: at.toISOString() };
+  }
+  return job;
+}
+
+describe('staleness', () => {
+  test('nothing is stale while nothing changes', () => {
+    const states = stationStates(workedJob(), shop, thread('1 1/4-7 BSW'));
+    for (const s of ['read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove'] as const)
+      expect(states[s].kind).toBe('settled');
+  });
+
+  test('a changed pitch in Read makes Name, Gears, Cut and Prove say so', () => {
+    const job = workedJob();
+    const [first] = job.readings;
+    if (first) {
+      first.value = 8;
+      first.text = '8';
+    }
+    const states = stationStates(job, shop, thread('1 1/4-8 UN'));
+    for (const s of ['name', 'fit', 'gears', 'cut', 'prove'] as const) {
+      const state = states[s];
+      expect(state.kind).toBe('stale');
+      expect(state.kind === 'stale' && state.because.length).toBeGreaterThan(10);
+    }
+    expect(states.gears.kind === 'stale' && states.gears.because).toContain('1 1/4-7 BSW');
+    expect(states.read.kind).toBe('settled');
+  });
+
+  test('one more reading that agrees asks for a look at Name, not for the gears again', () => {
+    const job = workedJob();
+    job.readings.push({ ...job.readings[0]!, id: 'b' });
+    const states = stationStates(job, shop, thread('1 1/4-7 BSW'));
+    expect(states.name.kind).toBe('stale');
+    expect(states.gears.kind).toBe('settled');
+  });
+
+  test('a name chosen by hand is not second-guessed, but is no longer believed when the evidence moves', () => {
+    const job = workedJob();
+    if (job.name) job.name.overruled = true;
+    expect(stationStates(job, shop, thread('M10')).gears.kind).toBe('settled');
+    job.readings[0]!.text = '8';
+    expect(stationStates(job, shop, thread('M10')).gears.kind).toBe('stale');
+  });
+
+  test('another leadscrew or depth reaches what rests on it', () => {
+    const job = workedJob();
+    const other = structuredClone(shop);
+    other.lathes[0]!.leadscrew = '127/20';
+    const states = stationStates(job, other, thread('1 1/4-7 BSW'));
+    expect(states.gears.kind).toBe('stale');
+    expect(states.cut.kind).toBe('stale');
+    job.fit.pitchClearanceMm += 0.1;
+    expect(stationStates(job, shop, thread('1 1/4-7 BSW')).prove.kind).toBe('stale');
+  });
+
+  test('what is missing blocks, with the reason', () => {
+    const states = stationStates(newJob('x', 'x', at), shop, null);
+    expect(states.name).toEqual({ kind: 'blocked', because: 'Nothing has been read off the part yet.' });
+    expect(states.cut.kind).toBe('blocked');
+  });
+
+  test('changes are told in words', () => {
+    expect(changes({ Pitch: '7' }, { Pitch: '8' })).toEqual(['Pitch was 7, is now 8']);
+    expect(changes({}, { 'Reading x 1': '7' })).toEqual(['A reading was added: 7']);
+    expect(changes({ a: '1' }, {})).toEqual(['a was taken away: 1']);
+  });
+});
+
+describe('what follows from a job', () => {
+  test('7 tpi on 8 tpi by 40/35 is exact', () => {
+    expect(gearState(workedJob(), shop)).toMatchObject({ errorPpm: 0 });
+  });
+  test('1 1/4-7 BSW over 0.081 in wires', () => {
+    const job = workedJob();
+    job.fit.pitchClearanceMm = 0;
+    job.prove.wire = { text: '.081 in', mm: 0.081 * 25.4 };
+    // 1.2777 in flat (BS 84 effective diameter 1.1585 in), plus under 2 um for the lead angle
+    expect((wirePlan(job, shop)?.targetMm ?? 0) / 25.4).toBeCloseTo(1.2778, 4);
+  });
+  test('the schedule ends at the depth', () => {
+    const s = scheduleOf(workedJob());
+    expect(s?.ok && s.value.at(-1)?.depthMm).toBeGreaterThan(2.2);
+  });
+  test('no thread, no consequences', () => {
+    const job = newJob('x', 'x', at);
+    expect([threadOfJob(job), scheduleOf(job), wirePlan(job, shop), gearState(job, shop)]).toEqual([
+      null,
+      null,
+      null,
+      null,
+    ]);
+  });
+});
+
+describe('typed readings', () => {
+  const entry = (quantity: Parameters<typeof readEntry>[0]['quantity'], text: string, spanText = '') =>
+    readEntry({ quantity, text, spanText, leaf: 'fits' }, 'mm');
+  test('each quantity reads its own way', () => {
+    expect(entry('majorDiameter', '1.242 in')).toMatchObject({
+      ok: true,
+      value: { value: expect.closeTo(31.5468, 6) },
+    });
+    expect(entry('crestCount', '7', '1 in')).toMatchObject({ ok: true, value: { value: 7, span: { mm: 25.4 } } });
+    expect(entry('pitchLeaf', '7 tpi')).toMatchObject({ ok: true, value: { leaf: 'fits' } });
+    expect(entry('taper', '1 in 16')).toMatchObject({ ok: true, value: { value: 0.0625 } });
+    expect(entry('starts', '2')).toMatchObject({ ok: true, value: { value: 2 } });
+  });
+  test.each([
+    ['crestCount', '7 tpi', ''],
+    ['crestCount', '7', 'an inch'],
+    ['flankAngle', '400', ''],
+    ['starts', '1.5', ''],
+    ['taper', '1 in 0', ''],
+    ['pitchLeaf', '8', ''],
+  ] as const)('refuses %s "%s" "%s"', (q, text, span) => {
+    expect(entry(q, text, span).ok).toBe(false);
+  });
+  test('the next reading is armed', () => {
+    expect(nextQuantity('majorDiameter', new Set(['majorDiameter']))).toBe('crestCount');
+    expect(
+      nextQuantity(
+        'depth',
+        new Set(['majorDiameter', 'crestCount', 'flankAngle', 'pitchLeaf', 'minorDiameter', 'depth']),
+      ),
+    ).toBe('depth');
+  });
+});
+
+describe('documents', () => {
+  test('every demo job and the demo shop go out and come back identical', () => {
+    const jobs = demoJobs();
+    for (const job of jobs) {
+      const back = readDocument(writeJob(job));
+      expect(back).toEqual({ ok: true, kind: 'job', job });
+    }
+    expect(readDocument(writeBackup(shop, jobs))).toEqual({
+      ok: true,
+      kind: 'backup',
+      backup: { format: 'gelvin-backup', version: 1, shop, jobs },
+    });
+  });
+
+  test('demo jobs stand in different states and none is stale', () => {
+    const nexts = demoJobs().map((j) => {
+      const states = stationStates(j, shop, threadOfJob(j));
+      expect(Object.values(states).some((s) => s.kind === 'stale')).toBe(false);
+      return conclusion('cut', j, shop, 'mm') ?? conclusion('read', j, shop, 'mm');
+    });
+    expect(new Set(nexts).size).toBeGreaterThan(3);
+  });
+
+  test.each<[string, (d: Record<string, unknown>) => void, string]>([
+    ['a missing part', (d) => delete d['readings'], 'document'],
+    ['a wrong value', (d) => void ((d['intake'] as Record<string, unknown>)['cameIn'] = 'bolt'), 'intake.cameIn'],
+    ['an unknown field', (d) => void (d['colour'] = 'red'), 'document.colour'],
+    [
+      'a pitch that is no number',
+      (d) => void (((d['name'] as Record<string, Record<string, unknown>>)['thread'] ?? {})['pitch'] = '0/5'),
+      'name.thread.pitch',
+    ],
+    ['a newer version', (d) => void (d['version'] = 9), 'version'],
+    ['another program\u2019s file', (d) => void (d['format'] = 'x'), 'format'],
+  ])('%s is refused with its place', (_, spoil, field) => {
+    const data = JSON.parse(writeJob(workedJob())) as Record<string, unknown>;
+    spoil(data);
+    const r = readDocument(JSON.stringify(data));
+    expect(!r.ok && r.problems.map((p) => p.field)).toContain(field);
+  });
+
+  test('text that is not JSON, and a backup with one job twice, are refused', () => {
+    expect(readDocument('{').ok).toBe(false);
+    const [job] = demoJobs();
+    expect(readDocument(writeBackup(shop, [job!, job!])).ok).toBe(false);
+  });
+});

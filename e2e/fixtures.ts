@@ -1,0 +1,43 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test as base, type Page } from '@playwright/test';
+
+/** Every test fails on a console error or warning, a page error or a policy violation. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page }, use) => {
+    const wrong: string[] = [];
+    page.on('console', (m) => {
+      if (m.type() === 'error' || m.type() === 'warning') wrong.push(`${m.type()}: ${m.text()}`);
+    });
+    page.on('pageerror', (e) => wrong.push(`page: ${e.message}`));
+    await use(page);
+    expect(wrong).toEqual([]);
+  },
+});
+export { expect };
+
+export async function axeClean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
+}
+
+/** Types with the keyboard into whatever has the focus. */
+export async function type(page: Page, text: string): Promise<void> {
+  await page.keyboard.type(text);
+}
+
+/** Moves the focus with Tab until it is on the control with this accessible name. */
+export async function tabTo(page: Page, name: RegExp, most = 80): Promise<void> {
+  for (let i = 0; i < most; i += 1) {
+    await page.keyboard.press('Tab');
+    const label = await page.evaluate(() => {
+      const e = document.activeElement;
+      if (!(e instanceof HTMLElement)) return '';
+      const labelled = e.id ? document.querySelector(`label[for="${CSS.escape(e.id)}"]`)?.textContent : null;
+      return e.getAttribute('aria-label') ?? labelled ?? e.textContent ?? '';
+    });
+    if (name.test(label.trim())) return;
+  }
+  throw new Error(`Tab never reached ${String(name)}`);
+}

@@ -5,7 +5,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default defineConfig(
-  globalIgnores(['dist', 'out', 'coverage', 'test-results', '**/generated']),
+  globalIgnores(['dist', 'out', 'coverage', 'test-results', '**/generated', '*.tmp.mjs']),
   js.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],
@@ -20,7 +20,11 @@ export default defineConfig(
     files: ['app/**/*.{ts,tsx}'],
     extends: [reactHooks.configs.flat.recommended],
     languageOptions: { globals: globals.browser },
-    rules: { 'react-hooks/incompatible-library': 'off' },
+    rules: {
+      'react-hooks/incompatible-library': 'off',
+      // the React compiler is not used here
+      'react-hooks/preserve-manual-memoization': 'off',
+    },
   },
   { files: ['**/*.{js,mjs,cjs}'], languageOptions: { globals: globals.node } },
 );

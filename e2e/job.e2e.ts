@@ -1,9 +1,9 @@
 import { readFile } from 'node:fs/promises';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { axeClean, expect, tabTo, test, type } from './fixtures.ts';
 
 /** Adds a lathe with an 8 tpi leadscrew through the interface and goes back to the jobs. */
-async function addLathe(page: import('@playwright/test').Page, name: string, gears: string): Promise<void> {
+async function addLathe(page: Page, name: string, gears: string): Promise<void> {
   await page.goto('/lathes');
   await page.getByRole('button', { name: 'Add a lathe' }).click();
   await page.getByLabel('Name', { exact: true }).fill(name);
@@ -38,6 +38,7 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
   await type(page, '1.242 in');
   await tabTo(page, /^not known$/);
   await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('radio', { name: 'unworn', exact: true })).toBeChecked();
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByRole('radio', { name: 'worn', exact: true })).toBeChecked();
   await page.keyboard.press('Alt+1');
@@ -53,7 +54,7 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
   await expect(page.getByLabel(/^Included angle \(/)).toBeFocused();
   await type(page, '55');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Likeliest so far')).toContainText('1 1/4-7 BSW');
+  await expect(page.getByText('Likeliest so far:')).toContainText('1 1/4-7 BSW');
 
   await page.keyboard.press('Alt+ArrowDown');
   await expect(page.getByRole('heading', { name: 'Name', exact: true })).toBeVisible();
@@ -157,7 +158,7 @@ test('1.75 mm on an 8 tpi lathe: near with a 63, exact with a 127', async ({ pag
   await page.keyboard.press('Enter');
   await expect(page.getByText('Chosen by hand:')).toContainText('M12');
   await page.getByRole('link', { name: /^Gears/ }).click();
-  await page.getByRole('radio', { name: 'Inch' }).click();
+  await page.getByRole('radio', { name: 'Inch', exact: true }).click();
   const rows = page.getByRole('main').getByRole('row');
   await expect(rows.nth(1)).toContainText('ppm');
   await expect(rows.nth(1)).toContainText('mm');
@@ -241,7 +242,9 @@ test('a whole shop out and in; a spoilt file changes nothing and says what is wr
     .getByLabel('File to bring in')
     .setInputFiles({ name: 's.json', mimeType: 'application/json', buffer: Buffer.from(spoilt) });
   await expect(page.getByText('nothing has changed')).toBeVisible();
-  await expect(page.getByRole('listitem').filter({ hasText: /cameIn/ })).toContainText('screw, nut, both, broken-shaft');
+  await expect(page.getByRole('listitem').filter({ hasText: /cameIn/ })).toContainText(
+    'screw, nut, both, broken-shaft',
+  );
   await page.getByRole('button', { name: 'Start with an empty shop' }).click();
   await page.getByRole('button', { name: /^Yes/ }).click();
   await expect(page.getByText('The shop is empty.')).toBeVisible();
@@ -249,7 +252,7 @@ test('a whole shop out and in; a spoilt file changes nothing and says what is wr
     .getByLabel('File to bring in')
     .setInputFiles({ name: 's.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await page.getByRole('button', { name: 'Replace everything' }).click();
-  await expect(page.getByText(/with 6 jobs/)).toBeVisible();
+  await expect(page.getByText(/^Brought in the shop .* with 6 jobs/)).toBeVisible();
   await page.goto('/jobs');
   await expect(page.getByText('Sluice-gate spindle')).toBeVisible();
 });

@@ -12,7 +12,7 @@ export function settle(station: StationId, believed: ThreadSpec | null): void {
   const shop = store.getState().work.shop?.present;
   if (!shop) return;
   editJob(`settle ${STATION_NAMES[station]}`, (d) => {
-    d.settled[station] = { basis: { ...basisOf(station, d as Job, shop, believed) }, at: nowText() };
+    d.settled[station] = { basis: { ...basisOf(station, d, shop, believed) }, at: nowText() };
   });
 }
 
@@ -24,9 +24,9 @@ export function acceptName(thread: ThreadSpec, probability: number, overruled: b
     const first = d.name === null || d.name.thread.form !== thread.form || d.name.thread.pitch !== thread.pitch;
     const { special, ...plain } = thread;
     d.name = { thread: special ? { ...plain, special: { ...special } } : plain, probability, overruled, reason };
-    if (first) suitFit(d as Job);
-    d.settled.name = { basis: { ...basisOf('name', d as Job, shop, thread) }, at: nowText() };
-    if (!d.settled.read) d.settled.read = { basis: { ...basisOf('read', d as Job, shop, thread) }, at: nowText() };
+    if (first) suitFit(d);
+    d.settled.name = { basis: { ...basisOf('name', d, shop, thread) }, at: nowText() };
+    if (!d.settled.read) d.settled.read = { basis: { ...basisOf('read', d, shop, thread) }, at: nowText() };
     if (!d.settled.intake) d.settled.intake = { basis: {}, at: nowText() };
   });
 }

@@ -27,7 +27,7 @@ interface Edited<T> {
 
 const slice = createSlice({
   name: 'work',
-  initialState: initialState as State,
+  initialState: initialState,
   reducers: {
     shopOpened: (s, a: PayloadAction<Shop>) => ({ ...s, shop: begin(a.payload) }),
     shopEdited: (s, a: PayloadAction<Edited<Shop>>) =>

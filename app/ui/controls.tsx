@@ -1,6 +1,5 @@
 import clsx from 'clsx';
-import { RadioGroup } from 'radix-ui';
-import type { ButtonHTMLAttributes, ReactNode } from 'react';
+import { useId, type ButtonHTMLAttributes, type ReactNode } from 'react';
 
 type Tone = 'main' | 'plain' | 'quiet' | 'stop';
 const TONES: Record<Tone, string> = {
@@ -36,32 +35,37 @@ interface ChoiceProps<T extends string> {
   readonly value: T;
   readonly options: readonly { readonly value: T; readonly label: string }[];
   readonly onChange: (value: T) => void;
-  /** Hide the label from sight; it is still spoken. */
-  readonly bare?: boolean;
 }
 
-/** One of a few: a row of keys, moved along with the arrow keys. */
-export function Choice<T extends string>({ label, value, options, onChange, bare = false }: ChoiceProps<T>) {
+/**
+ * One of a few: a row of keys, moved along with the arrow keys. Native radio buttons: they answer an arrow at once, also
+ * from a device that types faster than a hand (the primitive library waits for a focus event in between).
+ */
+export function Choice<T extends string>({ label, value, options, onChange }: ChoiceProps<T>) {
+  const name = useId();
   return (
-    <div className="grid gap-1">
-      <span className={bare ? 'sr-only' : 'text-sm text-ink2'}>{label}</span>
-      <RadioGroup.Root
-        aria-label={label}
-        value={value}
-        onValueChange={(v) => onChange(v as T)}
-        className="flex flex-wrap gap-1"
-      >
+    <fieldset className="grid min-w-0 gap-1">
+      <legend className="mb-1 text-sm text-ink2">{label}</legend>
+      <div className="flex flex-wrap gap-1">
         {options.map((o) => (
-          <RadioGroup.Item
+          <label
             key={o.value}
-            value={o.value}
-            className="min-h-12 rounded-md border border-line bg-panel px-3 text-ink hover:bg-inset data-[state=checked]:border-blue data-[state=checked]:bg-bluesoft data-[state=checked]:font-semibold"
+            className="relative flex min-h-12 items-center rounded-md border border-line bg-panel px-3 text-ink hover:bg-inset has-checked:border-blue has-checked:bg-bluesoft has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-blue"
           >
+            <input
+              type="radio"
+              name={name}
+              value={o.value}
+              aria-label={o.label}
+              checked={o.value === value}
+              onChange={() => onChange(o.value)}
+              className="absolute inset-0 size-full cursor-pointer opacity-0"
+            />
             {o.label}
-          </RadioGroup.Item>
+          </label>
         ))}
-      </RadioGroup.Root>
-    </div>
+      </div>
+    </fieldset>
   );
 }
 

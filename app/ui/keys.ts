@@ -3,6 +3,7 @@ import { store } from '../store/store.ts';
 
 const typing = (e: KeyboardEvent): boolean => {
   const t = e.target;
+  if (t instanceof HTMLInputElement && (t.type === 'radio' || t.type === 'checkbox')) return false;
   return t instanceof HTMLElement && (t.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName));
 };
 
@@ -10,7 +11,7 @@ const typing = (e: KeyboardEvent): boolean => {
 const wanted = (e: KeyboardEvent): boolean => {
   const t = e.target;
   if (!(t instanceof HTMLElement)) return false;
-  const acts = t.closest('button, a, [role=radio], [role=button], summary');
+  const acts = t.closest('button, a, input, [role=button], summary');
   return acts !== null && (e.key === 'Enter' || e.key === ' ' || e.key.startsWith('Arrow'));
 };
 

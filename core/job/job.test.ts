@@ -34,8 +34,13 @@ function workedJob(): Job {
     wear: 'unknown',
     at: at.toISOString(),
   });
-  const { special: _, ...plain } = thread('1 1/4-7 BSW');
-  job.name = { thread: plain, probability: 0.9, overruled: false, reason: '' };
+  const { designation, family, majorMm, pitch, starts, leftHand, form } = thread('1 1/4-7 BSW');
+  job.name = {
+    thread: { designation, family, majorMm, pitch, starts, leftHand, form },
+    probability: 0.9,
+    overruled: false,
+    reason: '',
+  };
   suitFit(job);
   job.gears = { lathe: 'lathe-bess', train: { drivers: [40], driven: [35], gearbox: '1' } };
   for (const s of ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove'] as const) {

@@ -1,7 +1,6 @@
 import { readNumber } from './number.ts';
 import { bad, good, type Outcome } from './outcome.ts';
 import {
-  exact,
   INCH_MM,
   isPositive,
   isWhole,

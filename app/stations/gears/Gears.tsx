@@ -218,6 +218,13 @@ export function Gears() {
                 )}
                 <EffectFigure errorPpm={state.errorPpm} flanks={flanks} />
               </div>
+              {!lathe.dial && (
+                <div className="mt-3">
+                  <Note tone="say">
+                    This lathe has no chasing dial: keep the half-nuts shut and reverse the spindle.
+                  </Note>
+                </div>
+              )}
               {dial && (
                 <div className="mt-3">
                   <Note tone={dial.safeMarks.length > 0 ? 'right' : 'caution'}>

@@ -1,5 +1,6 @@
 import { useCallback, useId, useMemo, useRef, useState } from 'react';
 import { Trash2 } from 'lucide-react';
+import { flushSync } from 'react-dom';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { nextQuantity, QUANTITY_NAMES, readEntry, READING_ORDER } from '../../../core/job/entry.ts';
 import { partOf } from '../../../core/job/evidence.ts';
@@ -27,9 +28,9 @@ export function Read() {
   );
   const valueRef = useRef<HTMLInputElement>(null);
   const arm = useCallback((q: Quantity) => {
-    setArmed(q);
-    // after the field has become the one for this quantity
-    requestAnimationFrame(() => valueRef.current?.focus());
+    // at once: a caliper on a cable types its next reading without waiting for a frame
+    flushSync(() => setArmed(q));
+    valueRef.current?.focus();
   }, []);
   const keys = useMemo(
     () => Object.fromEntries(READING_ORDER.slice(0, 9).map((q, i) => [`Alt+${i + 1}`, () => arm(q)])),

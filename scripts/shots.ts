@@ -1,0 +1,33 @@
+import { expect, test } from '@playwright/test';
+
+const SHOTS = [
+  ['jobs', '/jobs'],
+  ['read', '/jobs/demo-sluice/read'],
+  ['name', '/jobs/demo-press/name'],
+  ['fit', '/jobs/demo-gland/fit'],
+  ['gears', '/jobs/demo-pump/gears'],
+  ['setup', '/jobs/demo-sluice/setup'],
+  ['pickup', '/jobs/demo-pump/pickup'],
+  ['prove', '/jobs/demo-sluice/prove'],
+  ['record', '/jobs/demo-brass/record'],
+  ['lathe', '/lathes/lathe-bess'],
+] as const;
+
+for (const [name, path] of SHOTS) {
+  test(name, async ({ page }) => {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    // the worker's answer belongs in the picture
+    await page.waitForTimeout(700);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  });
+}
+
+test.describe('tablet, dark', () => {
+  test.use({ viewport: { width: 820, height: 1180 }, colorScheme: 'dark' });
+  test('cut', async ({ page }) => {
+    await page.goto('/jobs/demo-sluice/cut');
+    await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
+    await page.screenshot({ path: 'docs/screenshots/cut.png' });
+  });
+});

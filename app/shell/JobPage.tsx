@@ -123,7 +123,7 @@ function Frame({ station }: { readonly station: StationId }) {
       </div>
       <div className="grid grow grid-cols-1 lg:grid-cols-[15.5rem_minmax(0,1fr)] lg:bg-[linear-gradient(90deg,var(--slate)_15.5rem,transparent_15.5rem)]">
         <Spine />
-        <div className="grid content-start xl:grid-cols-[minmax(0,1fr)_17.5rem]">
+        <div className="grid grid-rows-[auto_1fr] xl:grid-cols-[minmax(0,1fr)_17.5rem] xl:grid-rows-1">
           <main className="min-w-0 p-4">
             <View key={job.id + station} />
           </main>

@@ -59,7 +59,7 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
               aria-label={o.label}
               checked={o.value === value}
               onChange={() => onChange(o.value)}
-              className="absolute inset-0 size-full cursor-pointer opacity-0"
+              className="absolute -inset-px h-[calc(100%+2px)] w-[calc(100%+2px)] cursor-pointer opacity-0"
             />
             {o.label}
           </label>
@@ -125,7 +125,7 @@ export function Figure({
     <>
       <span className="block text-sm text-ink2">{label}</span>
       <span className="num block text-2xl font-semibold">{value}</span>
-      {other !== undefined && <span className="num block text-sm text-ink2">{other}</span>}
+      {other !== undefined && <span className="block text-sm tabular-nums text-ink2">{other}</span>}
     </>
   );
   if (!onShow) return <div className="rounded-md bg-inset px-3 py-2">{body}</div>;

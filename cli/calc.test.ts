@@ -32,6 +32,8 @@ const GOOD: Record<string, unknown> = {
     most: 20,
   },
   dial: { leadscrewMm: '127/40', leadMm: '127/65', dialTeeth: 16, marks: 8 },
+  limits: { designation: 'M10x1.5', class: '6g', engagementMm: null },
+  outline: { designation: 'M10x1.5', side: 'external', pitches: 3 },
   passes: { depthMm: 1.227, passes: 12, rule: 'constant-area', slideAngleDeg: 29.5, firstMaxMm: null, lastMinMm: null },
 };
 

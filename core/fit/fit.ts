@@ -1,6 +1,8 @@
 import { depthWithTip, nutRootFlatMm, rootFlatMm, type TipDepth } from '../form/sizes.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import { plain, type Step } from '../quantity/working.ts';
+import type { Problem } from '../quantity/outcome.ts';
+import { limitsOf, type Limits } from '../standards/limits/index.ts';
 import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
 
 export interface FitChoice {
@@ -8,6 +10,9 @@ export interface FitChoice {
   readonly pitchClearanceMm: number;
   readonly crestReliefMm: number;
   readonly tipFlatMm: number | null;
+  /** Tolerance class to make it to; null: to the clearance and relief given here. */
+  readonly class?: string | null;
+  readonly engagementMm?: number | null;
 }
 
 export interface FitPlan {
@@ -24,6 +29,15 @@ export interface FitPlan {
   /** Widest tip flat that still clears the root, mm. */
   readonly widestTipMm: number;
   readonly tip: TipDepth;
+  /** Limits of the blank or bore and of the pitch diameter, when made to a class. */
+  readonly limits: {
+    readonly start: Limits;
+    readonly pitch: Limits;
+    readonly class: string;
+    readonly source: string;
+  } | null;
+  /** Why the class asked for cannot be used. */
+  readonly classProblem: Problem | null;
   readonly working: readonly Step[];
 }
 
@@ -42,9 +56,22 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const sizes = threadSizes(thread);
   const pitchMm = pitchMmOf(thread);
   const external = choice.make === 'external';
-  const pitchDiameterMm = sizes.pitchDiameterMm + (external ? -1 : 1) * choice.pitchClearanceMm;
+  const asked = choice.class ? limitsOf(thread, choice.class, choice.engagementMm ?? null) : null;
+  const member = asked?.ok ? asked.value[choice.make] : undefined;
+  const pitchAim = member ? middle(member.pitch) : null;
+  const startAim = member ? middle(external ? member.major : member.minor) : null;
+  const pitchDiameterMm = pitchAim ?? sizes.pitchDiameterMm + (external ? -1 : 1) * choice.pitchClearanceMm;
   const basicStart = external ? sizes.majorMm : sizes.minorInternalMm;
-  const startDiameterMm = basicStart + (external ? -1 : 1) * choice.crestReliefMm;
+  const startDiameterMm = startAim ?? basicStart + (external ? -1 : 1) * choice.crestReliefMm;
+  const limits =
+    member && asked?.ok && choice.class
+      ? {
+          start: external ? member.major : member.minor,
+          pitch: member.pitch,
+          class: choice.class,
+          source: asked.value.source,
+        }
+      : null;
   const outerMm = Math.abs(startDiameterMm - pitchDiameterMm) / 2;
   const rootMm = external ? form.external.innerMm : form.internal.outerMm;
   const tip: TipDepth =
@@ -57,8 +84,10 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     {
       name: external ? 'Blank diameter' : 'Bore',
       symbol: external ? 'd blank' : 'D bore',
-      formula: external ? 'd \u2212 crest relief' : 'D1 + crest relief',
-      values: `${plain(basicStart)} ${sign} ${plain(choice.crestReliefMm)}`,
+      formula: limits ? 'middle of its limits' : external ? 'd \u2212 crest relief' : 'D1 + crest relief',
+      values: limits
+        ? `(${limits.start.min ?? ''} + ${limits.start.max ?? ''}) / 2`
+        : `${plain(basicStart)} ${sign} ${plain(choice.crestReliefMm)}`,
       result: startDiameterMm,
       unit: 'mm',
       source: external
@@ -68,11 +97,13 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     {
       name: 'Pitch diameter to reach',
       symbol: external ? 'd2' : 'D2',
-      formula: external ? 'basic d2 \u2212 clearance' : 'basic D2 + clearance',
-      values: `${plain(sizes.pitchDiameterMm)} ${sign} ${plain(choice.pitchClearanceMm)}`,
+      formula: limits ? 'middle of its limits' : external ? 'basic d2 \u2212 clearance' : 'basic D2 + clearance',
+      values: limits
+        ? `(${limits.pitch.min ?? ''} + ${limits.pitch.max ?? ''}) / 2`
+        : `${plain(sizes.pitchDiameterMm)} ${sign} ${plain(choice.pitchClearanceMm)}`,
       result: pitchDiameterMm,
       unit: 'mm',
-      source: `${form.source}; clearance: as chosen`,
+      source: limits ? `${limits.source}, class ${limits.class}` : `${form.source}; clearance: as chosen`,
     },
     {
       name: 'Depth to cut',
@@ -99,8 +130,29 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     depthMm: tip.depthMm,
     widestTipMm: external ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm),
     tip,
+    limits,
+    classProblem:
+      asked && !asked.ok
+        ? asked.problem
+        : asked && !member
+          ? { field: 'class', message: `Class ${choice.class ?? ''} is not for ${external ? 'a screw' : 'a nut'}.` }
+          : null,
     working,
   };
+}
+
+const middle = (l: Limits): number | null => (l.min === null || l.max === null ? null : (l.min + l.max) / 2);
+
+/**
+ * Bore for a share of the full depth of thread, mm: 60 degree threads by the trade's 1.299038 P at 100 % (common practice),
+ * the others by the depth from the major to the nut's own minor diameter.
+ */
+export function boreForShareMm(thread: ThreadSpec, share: number): number {
+  const form = threadFormOf(thread);
+  const sizes = threadSizes(thread);
+  const sixty = form.leadingFlankDeg === 30 && form.trailingFlankDeg === 30 && form.taper === 0;
+  const full = sixty ? 1.299038 * pitchMmOf(thread) : sizes.majorMm - sizes.minorInternalMm;
+  return sizes.majorMm - share * full;
 }
 
 export interface ReadyCheck {
@@ -111,7 +163,13 @@ export interface ReadyCheck {
 /** Judges a blank or bore that is already there. @param toleranceMm how far off still makes no odds, on diameter */
 export function checkReady(plan: FitPlan, thread: ThreadSpec, readyMm: number, toleranceMm = 0.05): ReadyCheck {
   const sizes = threadSizes(thread);
+  const { start } = plan.limits ?? { start: { min: null, max: null } };
   if (plan.make === 'internal') {
+    if (start.max !== null && readyMm > start.max + 0.005)
+      return {
+        ok: false,
+        message: `The bore is over the largest of class ${plan.limits?.class ?? ''}, ${start.max.toFixed(3)} mm.`,
+      };
     if (readyMm < sizes.minorInternalMm - 0.005) {
       const like =
         Math.abs(readyMm - sizes.minorExternalMm) < 0.1
@@ -126,6 +184,11 @@ export function checkReady(plan: FitPlan, thread: ThreadSpec, readyMm: number, t
       return { ok: false, message: 'The bore is large: the nut keeps little depth of thread.' };
     return { ok: true, message: 'The bore is right.' };
   }
+  if (start.min !== null && readyMm < start.min - 0.005)
+    return {
+      ok: false,
+      message: `The blank is under the smallest of class ${plan.limits?.class ?? ''}, ${start.min.toFixed(3)} mm.`,
+    };
   if (readyMm > sizes.majorMm + 0.005)
     return {
       ok: false,

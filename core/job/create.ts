@@ -24,7 +24,7 @@ export function newJob(id: string, title: string, at: Date): Job {
     },
     readings: [],
     name: null,
-    fit: { pitchClearanceMm: 0.05, crestReliefMm: 0.08, engagementMm: 20, tipFlatMm: null, readyMm: null },
+    fit: { class: null, pitchClearanceMm: 0.05, crestReliefMm: 0.08, engagementMm: 20, tipFlatMm: null, readyMm: null },
     gears: { lathe: null, train: null },
     setup: { infeed: 'angled', slideAngleDeg: 29.5, rpm: null, reliefMm: 6, checks: [] },
     pickup: { offset: null, method: 'parallel-slide' },

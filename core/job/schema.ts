@@ -116,6 +116,8 @@ export const JobSchema = Type.Object(
     readings: Type.Array(ReadingSchema, { maxItems: 500 }),
     name: Type.Union([Type.Null(), Decision]),
     fit: object({
+      /** Tolerance class to make it to; null: to the clearance and relief below. */
+      class: Type.Union([Type.Null(), text(12)]),
       /** Clearance wanted on the pitch diameter, mm. */
       pitchClearanceMm: Type.Number({ minimum: 0, maximum: 5 }),
       /** How far the blank is turned under (or the bore opened over) the nominal, on diameter, mm. */

@@ -1,9 +1,10 @@
 import { dialOp, trainsOp } from './gears.ts';
+import { limitsOp, outlineOp } from './limits.ts';
 import type { Op } from './op.ts';
 import { passesOp } from './passes.ts';
 import { threadOp } from './thread.ts';
 import { wiresOp } from './wires.ts';
 
 /** Everything the headless door offers. */
-export const OPS: readonly Op[] = [threadOp, wiresOp, trainsOp, dialOp, passesOp];
+export const OPS: readonly Op[] = [threadOp, wiresOp, trainsOp, dialOp, passesOp, limitsOp, outlineOp];
 export type { Op };

@@ -1,0 +1,115 @@
+import { inches } from '../../quantity/units.ts';
+import { bad, good, type Outcome } from '../../quantity/outcome.ts';
+import { CATALOGUE } from '../catalogue.ts';
+import { pitchMmOf, threadFormOf, type ThreadSpec } from '../thread.ts';
+import { unifiedLimits } from './b11.ts';
+import { bs84Limits, bs93Limits, iso228Limits } from './british.ts';
+import { iso965Limits } from './iso965.ts';
+import { mmLimits, type ThreadLimits } from './limits.ts';
+import { nptGauging } from './npt.ts';
+import { acmeLimits, trapezoidalLimits } from './power.ts';
+
+export type { Limits, MemberLimits, ThreadLimits } from './limits.ts';
+
+/** Classes that a family's standard has, the usual one first; empty where no limits are carried here. */
+export function classesOf(thread: ThreadSpec): {
+  readonly external: readonly string[];
+  readonly internal: readonly string[];
+} {
+  const none = { external: [], internal: [] };
+  switch (thread.family) {
+    case 'M':
+      return {
+        external: ['6g', '4h', '6h', '6e', '6f', '8g', '5g6g', '7g6g'],
+        internal: ['6H', '5H', '7H', '4H', '6G'],
+      };
+    case 'UNC':
+    case 'UNF':
+    case 'UNEF':
+    case 'UN':
+    case 'UNS':
+      return { external: ['2A', '3A', '1A'], internal: ['2B', '3B', '1B'] };
+    case 'BSW':
+    case 'BSF':
+      return { external: ['medium', 'close', 'free'], internal: ['medium', 'close', 'normal'] };
+    case 'BA':
+      return { external: ['normal', 'close'], internal: ['normal', 'close'] };
+    case 'G':
+      return { external: ['A', 'B'], internal: ['A'] };
+    case 'Acme':
+      return { external: ['2G', '3G', '4G'], internal: ['2G', '3G', '4G'] };
+    case 'StubAcme':
+      return { external: ['2G'], internal: ['2G'] };
+    case 'Tr':
+      return { external: ['7e', '8e', '8c', '9c'], internal: ['7H', '8H', '9H'] };
+    case 'NPT':
+      return { external: ['standard'], internal: ['standard'] };
+    default:
+      return none;
+  }
+}
+
+/**
+ * Limits of size of a thread in a tolerance class, by the thread's own standard with its own rounding.
+ * @param engagementMm length of engagement; null for the standard's usual one
+ */
+export function limitsOf(thread: ThreadSpec, cls: string, engagementMm: number | null): Outcome<ThreadLimits> {
+  if (engagementMm !== null && !(engagementMm > 0 && engagementMm < 10_000))
+    return bad('engagementMm', 'A length of engagement is greater than zero.', 'null for the usual one');
+  const p = pitchMmOf(thread);
+  const d = thread.majorMm;
+  switch (thread.family) {
+    case 'M':
+      return iso965Limits(d, p, cls, engagementMm);
+    case 'UNC':
+    case 'UNF':
+    case 'UNEF':
+    case 'UN':
+    case 'UNS':
+      return unifiedLimits(d, p, cls, thread.family, engagementMm);
+    case 'BSW':
+    case 'BSF':
+      return bs84Limits(d, p, cls, engagementMm);
+    case 'BA':
+      return bs93Limits(Number(thread.designation.split(' ')[0]), d, p, cls);
+    case 'G':
+      return iso228Limits(d, p, cls);
+    case 'Acme':
+    case 'StubAcme':
+      return acmeLimits(d, p, cls, thread.family === 'StubAcme');
+    case 'Tr':
+      return trapezoidalLimits(d, p, cls);
+    case 'NPT':
+      return nptLimits(thread);
+    default:
+      return bad(
+        'designation',
+        `No limits are carried here for ${thread.designation}.`,
+        'metric, Unified, Whitworth, BA, G, Acme, Tr and NPT threads have them; else make it to its mate',
+      );
+  }
+}
+
+/** NPT is gauged by position, not by diameters: one turn either way of the notch, which is P/16 on the pitch diameter. */
+function nptLimits(thread: ThreadSpec): Outcome<ThreadLimits> {
+  const row = CATALOGUE.find((r) => r.family === 'NPT' && r.designation === thread.designation);
+  const gauging = row ? nptGauging(row.size, row.majorMm, row.pitchMm) : null;
+  if (!row || !gauging) return bad('designation', `${thread.designation} is not a size of ASME B1.20.1.`, '1/2-14 NPT');
+  const turn = gauging.turnMm / 16;
+  const height = 2 * threadFormOf(thread).external.outerMm;
+  const at = (x: number) => ({
+    major: mmLimits(x - turn + height, x + turn + height),
+    pitch: mmLimits(x - turn, x + turn),
+    minor: mmLimits(x - turn - height, x + turn - height),
+  });
+  const mm = (x: number): string => `${x.toFixed(3)} mm (${(x / inches(1)).toFixed(4)} in)`;
+  return good({
+    external: at(gauging.e0Mm),
+    internal: at(gauging.e1Mm),
+    source: 'ASME B1.20.1',
+    notes: [
+      `External at the small end (E0 ${mm(gauging.e0Mm)}), internal at its large end (E1 ${mm(gauging.e1Mm)}).`,
+      `Hand-tight engagement L1 ${mm(gauging.l1Mm)}, effective thread L2 ${mm(gauging.l2Mm)}; the gauge may stand one turn, ${mm(gauging.turnMm)}, either way.`,
+    ],
+  });
+}

@@ -1,0 +1,244 @@
+import { describe, expect, test } from '@jest/globals';
+import { parseDesignation } from '../designation.ts';
+import { CATALOGUE } from '../catalogue.ts';
+import { threadOfRow } from '../thread.ts';
+import { classesOf, limitsOf, type MemberLimits, type ThreadLimits } from './index.ts';
+import { engagementGroup, td1Grade6, td2Grade6, td6 } from './iso965.ts';
+import { nptGauging } from './npt.ts';
+import { r40Step } from './r40.ts';
+
+const limits = (designation: string, cls: string, engagementMm: number | null = null): ThreadLimits => {
+  const t = parseDesignation(designation);
+  if (!t.ok) throw new Error(t.problem.message);
+  const l = limitsOf(t.value.thread, cls, engagementMm);
+  if (!l.ok) throw new Error(l.problem.message);
+  return l.value;
+};
+const flat = (m: MemberLimits | undefined, unit = 1): (number | null)[] =>
+  m === undefined
+    ? []
+    : [m.major, m.pitch, m.minor]
+        .flatMap((x) => [x.max, x.min])
+        .map((v) => (v === null ? null : Number((v / unit).toFixed(unit === 1 ? 3 : 4))));
+
+// Handbook tables of ISO 965-1 limits, mm: major max, min, pitch max, min.
+test.each([
+  ['M3', 2.98, 2.874, 2.655, 2.58],
+  ['M4', 3.978, 3.838, 3.523, 3.433],
+  ['M5', 4.976, 4.826, 4.456, 4.361],
+  ['M6', 5.974, 5.794, 5.324, 5.212],
+  ['M8', 7.972, 7.76, 7.16, 7.042],
+  ['M10', 9.968, 9.732, 8.994, 8.862],
+  ['M12', 11.966, 11.701, 10.829, 10.679],
+  ['M16', 15.962, 15.682, 14.663, 14.503],
+  ['M20', 19.958, 19.623, 18.334, 18.164],
+  ['M24', 23.952, 23.577, 22.003, 21.803],
+  ['M30', 29.947, 29.522, 27.674, 27.462],
+])('ISO 965-1, %s-6g', (d, ...expected) => {
+  expect(flat(limits(d, '6g').external).slice(0, 4)).toEqual(expected);
+});
+
+// Same source: pitch max, min, minor max, min.
+test.each([
+  ['M3', 2.775, 2.675, 2.599, 2.459],
+  ['M5', 4.605, 4.48, 4.334, 4.134],
+  ['M6', 5.5, 5.35, 5.153, 4.917],
+  ['M8', 7.348, 7.188, 6.912, 6.647],
+  ['M10', 9.206, 9.026, 8.676, 8.376],
+  ['M12', 11.063, 10.863, 10.441, 10.106],
+  ['M16', 14.913, 14.701, 14.21, 13.835],
+  ['M20', 18.6, 18.376, 17.744, 17.294],
+  ['M24', 22.316, 22.051, 21.252, 20.752],
+  ['M30', 28.007, 27.727, 26.771, 26.211],
+])('ISO 965-1, %s-6H', (d, ...expected) => {
+  const l = limits(d, '6H').internal;
+  expect(flat(l).slice(2)).toEqual(expected);
+  expect(l?.major.max).toBeNull();
+});
+
+describe('ISO 965-1, corners', () => {
+  test('formulae reproduce the printed grade 6 where they should, and the known exceptions stand', () => {
+    expect([td6(1.5), td6(4), td1Grade6(2.5), td1Grade6(1.5)]).toEqual([236, 475, 450, 300]);
+    // Td2(6) as printed, by diameter step and pitch
+    for (const [d, p, t] of [
+      [1.2, 0.25, 53],
+      [2, 0.4, 67],
+      [4, 0.7, 90],
+      [10, 1.5, 132],
+      [10, 1, 112],
+      [16, 2, 160],
+      [20, 2.5, 170],
+      [30, 3.5, 212],
+      [64, 6, 280],
+      [100, 6, 300],
+      [200, 8, 355],
+    ] as const)
+      expect(td2Grade6(d, p)).toBe(t);
+    // finest and coarsest grades of M10: Td2 3..9 and TD2 4..8
+    expect([-12, -8, -4, 0, 4, 8, 12].map((s) => r40Step(132, s))).toEqual([67, 85, 106, 132, 170, 212, 265]);
+    expect([-3, 1, 5, 9, 13].map((s) => r40Step(132, s))).toEqual([112, 140, 180, 224, 280]);
+  });
+  test('positions: 4h has no deviation, 6e the largest, G lifts the nut', () => {
+    expect(flat(limits('M10', '4h').external).slice(0, 4)).toEqual([10, 9.85, 9.026, 8.941]);
+    expect(limits('M10', '6e').external?.pitch.max).toBe(8.959);
+    expect(limits('M10', '6G').internal?.pitch.min).toBe(9.058);
+    expect(limits('M10', '5g6g').external?.pitch.min).toBe(8.888);
+  });
+  test('diameter steps include their upper end', () => {
+    expect(td2Grade6(11.2, 1.5)).toBe(132);
+    expect(td2Grade6(11.3, 1.5)).toBe(140);
+    expect(td2Grade6(400, 6)).toBeNull();
+  });
+  test('engagement groups (M10: N from 5 to 15 mm as printed)', () => {
+    expect([4.5, 10, 16].map((l) => engagementGroup(10, 1.5, l))).toEqual(['S', 'N', 'L']);
+  });
+});
+
+// ASME B1.1 limits of size, inches: major max, min, pitch max, min.
+test.each([
+  ['#8-32 UNC', '2A', 0.1631, 0.1571, 0.1428, 0.1399],
+  ['1/4-20 UNC', '2A', 0.2489, 0.2408, 0.2164, 0.2127],
+  ['5/16-18 UNC', '2A', 0.3113, 0.3026, 0.2752, 0.2712],
+  ['3/8-16 UNC', '2A', 0.3737, 0.3643, 0.3331, 0.3287],
+  ['1/2-13 UNC', '2A', 0.4985, 0.4876, 0.4485, 0.4435],
+  ['1/2-13 UNC', '3A', 0.5, 0.4891, 0.45, 0.4463],
+  ['1/2-13 UNC', '1A', 0.4985, 0.4822, 0.4485, 0.4411],
+  ['5/8-11 UNC', '2A', 0.6234, 0.6113, 0.5644, 0.5589],
+  ['3/4-10 UNC', '2A', 0.7482, 0.7353, 0.6832, 0.6773],
+  ['1-8 UNC', '2A', 0.998, 0.983, 0.9168, 0.91],
+  ['1/2-20 UNF', '2A', 0.4987, 0.4906, 0.4662, 0.4619],
+  ['#4-40 UNC', '2A', 0.1112, 0.1061, 0.095, 0.0925],
+  ['#6-32 UNC', '2A', 0.1372, 0.1312, 0.1169, 0.1141],
+  ['#10-32 UNF', '2A', 0.1891, 0.1831, 0.1688, 0.1658],
+  ['7/16-14 UNC', '2A', 0.4361, 0.4258, 0.3897, 0.385],
+  ['9/16-12 UNC', '2A', 0.5609, 0.5495, 0.5068, 0.5016],
+  ['7/8-9 UNC', '2A', 0.8731, 0.8592, 0.8009, 0.7946],
+  ['1 1/4-7 UNC', '2A', 1.2478, 1.2314, 1.155, 1.1476],
+  ['1 1/2-6 UNC', '2A', 1.4976, 1.4794, 1.3893, 1.3812],
+  ['2-4.5 UNC', '2A', 1.9971, 1.9751, 1.8528, 1.8433],
+  ['1/4-28 UNF', '2A', 0.249, 0.2425, 0.2258, 0.2225],
+  ['5/16-24 UNF', '2A', 0.3114, 0.3042, 0.2843, 0.2806],
+  ['3/8-24 UNF', '2A', 0.3739, 0.3667, 0.3468, 0.343],
+  ['7/16-20 UNF', '2A', 0.4362, 0.4281, 0.4037, 0.3995],
+  ['9/16-18 UNF', '2A', 0.5611, 0.5524, 0.525, 0.5205],
+  ['5/8-18 UNF', '2A', 0.6236, 0.6149, 0.5875, 0.5828],
+  ['3/4-16 UNF', '2A', 0.7485, 0.7391, 0.7079, 0.7029],
+  ['7/8-14 UNF', '2A', 0.8734, 0.8631, 0.827, 0.8216],
+  ['1-12 UNF', '2A', 0.9982, 0.9868, 0.9441, 0.9382],
+])('ASME B1.1, %s-%s', (d, cls, ...expected) => {
+  expect(flat(limits(d, cls).external, 25.4).slice(0, 4)).toEqual(expected);
+});
+// Same: pitch max, min, minor max, min.
+test.each([
+  ['#10-24 UNC', '2B', 0.1672, 0.1629, 0.156, 0.145],
+  ['1/4-20 UNC', '2B', 0.2224, 0.2175, 0.207, 0.196],
+  ['1/4-20 UNC', '3B', 0.2211, 0.2175, 0.2067, 0.196],
+  ['3/8-16 UNC', '2B', 0.3401, 0.3344, 0.321, 0.307],
+  ['1/2-13 UNC', '2B', 0.4565, 0.45, 0.434, 0.417],
+  ['1/2-13 UNC', '3B', 0.4548, 0.45, 0.4284, 0.417],
+  ['3/4-10 UNC', '2B', 0.6927, 0.685, 0.663, 0.642],
+  ['3/4-10 UNC', '3B', 0.6907, 0.685, 0.6545, 0.642],
+  ['1-8 UNC', '2B', 0.9276, 0.9188, 0.89, 0.865],
+  ['1-8 UNC', '3B', 0.9254, 0.9188, 0.8797, 0.865],
+])('ASME B1.1, %s-%s', (d, cls, ...expected) => {
+  expect(flat(limits(d, cls).internal, 25.4).slice(2)).toEqual(expected);
+});
+test('ASME B1.1: a longer engagement widens the pitch tolerance', () => {
+  const [short, long] = [limits('1/2-13 UNC', '2A', 6), limits('1/2-13 UNC', '2A', 40)];
+  expect(long.external?.pitch.min ?? 0).toBeLessThan(short.external?.pitch.min ?? 0);
+});
+
+// ASME B1.5, 2G, inches: major max, min, pitch max, min, minor max, min.
+test.each([
+  ['1-5 Acme', '2G', 1, 0.99, 0.892, 0.8726, 0.78, 0.7509],
+  ['1/2-10 Acme', '2G', 0.5, 0.495, 0.4443, 0.4306, 0.38, 0.3594],
+  ['2-4 Acme', '2G', 2, 1.9875, 1.8637, 1.8402, 1.73, 1.6947],
+])('ASME B1.5, %s-%s', (d, cls, ...expected) => {
+  expect(flat(limits(d, cls).external, 25.4)).toEqual(expected);
+});
+test('ASME B1.5, 1-5 nut: pitch 0.9000-0.9194, minor 0.8000-0.8100, major from 1.0200', () => {
+  expect(flat(limits('1-5 Acme', '2G').internal, 25.4)).toEqual([1.04, 1.02, 0.9194, 0.9, 0.81, 0.8]);
+  expect(limits('1-5 Acme', '3G').external?.pitch.max).toBeCloseTo(25.4 * 0.894, 5);
+});
+
+test('ISO 2903, Tr 40x7: 7e 36.375-36.020, major from 39.575; 7H 36.500-36.975, minor to 33.560', () => {
+  const screw = limits('Tr 40x7', '7e').external;
+  expect(flat(screw)).toEqual([40, 39.575, 36.375, 36.02, 32, 31.431]);
+  expect(flat(limits('Tr 40x7', '7H').internal)).toEqual([null, 41, 36.975, 36.5, 33.56, 33]);
+});
+
+// ISO 228-1, mm: external pitch max, min (A), min (B); internal minor max.
+test.each([
+  ['G 1/8', 9.147, 9.04, 8.933, 8.848],
+  ['G 1/4', 12.301, 12.176, 12.051, 11.89],
+  ['G 1/2', 19.793, 19.651, 19.509, 19.172],
+  ['G 1', 31.77, 31.59, 31.41, 30.931],
+  ['G 3', 86.405, 86.188, 85.971, 85.566],
+])('ISO 228-1, %s', (d, max, minA, minB, d1) => {
+  expect(limits(d, 'A').external?.pitch).toEqual({ max, min: minA });
+  expect(limits(d, 'B').external?.pitch.min).toBe(minB);
+  expect(limits(d, 'A').internal?.minor.max).toBe(d1);
+});
+
+test('BS 84: 1/2 BSW medium by its own formula, allowance only up to 3/4 in', () => {
+  // T = 0.002 x 0.5^(1/3) + 0.003 x sqrt(0.5) + 0.005 / sqrt(12) = 0.0051526 in
+  const half = flat(limits('1/2 BSW', 'medium').external, 25.4);
+  expect(half[2]).toBeCloseTo(0.4466 - 0.0015, 4);
+  expect(half[3]).toBeCloseTo(0.4466 - 0.0015 - 0.0052, 4);
+  expect(flat(limits('1 BSW', 'medium').external, 25.4)[2]).toBeCloseTo(0.92, 4);
+  expect(flat(limits('1/2 BSW', 'close').external, 25.4)[2]).toBeCloseTo(0.4466, 4);
+  expect(flat(limits('1/2 BSW', 'normal').internal, 25.4).slice(4)).toEqual([0.4169, 0.3932]);
+  expect(limits('1/2 BSW', 'normal').external).toBeUndefined();
+});
+
+test('BS 93: a nut never overlaps its screw', () => {
+  for (const size of ['0 BA', '2 BA', '6 BA', '12 BA']) {
+    const l = limits(size, 'normal');
+    expect(l.external?.pitch.max ?? 9).toBeLessThan(l.internal?.pitch.min ?? 0);
+    expect(l.notes.join(' ')).toContain('from memory');
+  }
+});
+
+test('ASME B1.20.1: E1 and L2 of 1/2-14 are 0.77843 and 0.5337 in', () => {
+  const g = nptGauging('1/2', 0.84 * 25.4, 25.4 / 14);
+  expect((g?.e1Mm ?? 0) / 25.4).toBeCloseTo(0.77843, 5);
+  expect((g?.l2Mm ?? 0) / 25.4).toBeCloseTo(0.5337, 4);
+  const g2 = nptGauging('2', 2.375 * 25.4, 25.4 / 11.5);
+  expect((g2?.e0Mm ?? 0) / 25.4).toBeCloseTo(2.26902, 5);
+});
+
+describe('laws over the whole catalogue', () => {
+  test('every listed thread has limits in every class offered, in order, and screw under nut', () => {
+    for (const row of CATALOGUE) {
+      const thread = threadOfRow(row);
+      const { external, internal } = classesOf(thread);
+      for (const cls of [...new Set([...external, ...internal])]) {
+        const l = limitsOf(thread, cls, null);
+        if (!l.ok) {
+          // ISO 965-1 prints no deviation e or f for the finest pitches
+          expect(['6e', '6f']).toContain(cls);
+          continue;
+        }
+        for (const member of [l.value.external, l.value.internal]) {
+          if (!member) continue;
+          for (const x of [member.major, member.pitch, member.minor])
+            if (x.min !== null && x.max !== null) expect(x.max).toBeGreaterThan(x.min);
+          expect(member.pitch.max ?? 0).toBeLessThan(member.major.min ?? Infinity);
+        }
+      }
+    }
+  });
+  test.each([
+    ['M10', '6x'],
+    ['M10', '2A'],
+    ['1/2-13 UNC', '6g'],
+    ['1/2 BSW', '2A'],
+    ['G 1/2', 'C'],
+    ['Tr 40x7', '6g'],
+    ['S 40x7', '7e'],
+  ])('%s has no class %s, and says which there are', (d, cls) => {
+    const t = parseDesignation(d);
+    const l = t.ok ? limitsOf(t.value.thread, cls, null) : t;
+    expect(!l.ok && (l.problem.right ?? '').length).toBeGreaterThan(0);
+  });
+});

@@ -9,6 +9,7 @@ import { Gauges } from './shop/Gauges.tsx';
 import { Jobs } from './shop/Jobs.tsx';
 import { LathePage, Lathes } from './shop/Lathes.tsx';
 import { Settings } from './shop/Settings.tsx';
+import { Tables } from './shop/Tables.tsx';
 import { loadShop, replaceAll } from './storage/db.ts';
 import { shopOpened, store, useAppDispatch, useAppSelector } from './store/store.ts';
 
@@ -19,6 +20,7 @@ const router = createBrowserRouter([
   { path: '/jobs/:jobId/:station', element: <JobPage /> },
   { path: '/lathes', element: <Lathes /> },
   { path: '/lathes/:latheId', element: <LathePage /> },
+  { path: '/tables', element: <Tables /> },
   { path: '/gauges', element: <Gauges /> },
   { path: '/settings', element: <Settings /> },
   { path: '*', element: <Navigate to="/jobs" replace /> },

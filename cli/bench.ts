@@ -2,6 +2,7 @@ import { availableParallelism } from 'node:os';
 import { findTrains } from '../core/gearing/search.ts';
 import { rank } from '../core/identify/rank.ts';
 import { exact } from '../core/quantity/rational.ts';
+import { readQuery, searchTables } from '../core/standards/search.ts';
 import { CATALOGUE } from '../core/standards/catalogue.ts';
 
 /** Median and worst of `runs` calls after a warm-up, milliseconds. */
@@ -34,6 +35,11 @@ time(`identification over ${CATALOGUE.length} rows, 1 to 4 starts, and specials`
     context: { origin: null, use: null },
     most: 8,
   }),
+);
+
+let n = 0;
+time(`tables: one keystroke over ${CATALOGUE.length} rows`, 60, () =>
+  searchTables(readQuery(['1', '1.2', '1.25', '1.25 in 7', '1.25 in 7 tpi', 'bsw 1'][n++ % 6] ?? '', 'mm')),
 );
 
 const gears24 = [20, 20, 24, 25, 28, 30, 32, 35, 36, 38, 40, 42, 44, 45, 48, 50, 52, 55, 60, 63, 65, 70, 75, 80];

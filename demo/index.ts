@@ -139,6 +139,7 @@ export function demoJobs(): Job[] {
     ['flankAngle', '55', { with: 'template' }],
   ]);
   name(gland, '2 1/4-6 BSF');
+  gland.fit = { ...gland.fit, class: 'medium', engagementMm: 38 };
   settled(gland, shop, ['intake', 'read', 'name']);
 
   const windlass = begin('demo-windlass', 'Windlass brake screw', 'Withy Boatyard, hire fleet', '16');

@@ -5,6 +5,7 @@ const VIEWS = [
   '/lathes',
   '/lathes/lathe-dreyl',
   '/gauges',
+  '/tables',
   '/settings',
   '/jobs/demo-sluice/intake',
   '/jobs/demo-sluice/read',
@@ -98,4 +99,45 @@ test('both unit systems, at one touch', async ({ page }) => {
   await expect(page.getByRole('button', { name: /^Bore to/ })).toContainText(/mm.*in/);
   await page.getByRole('button', { name: /change to inches/ }).click();
   await expect(page.getByRole('button', { name: /^Bore to/ })).toContainText(/in.*mm/);
+});
+
+test('tables: found by typing, walked by keyboard, laid over each other', async ({ page }) => {
+  await page.goto('/tables');
+  const find = page.getByRole('combobox', { name: 'Find a thread' });
+  await find.fill('1 1/4 7 tpi');
+  await expect(page.getByRole('option').first()).toContainText('1 1/4-7');
+  await page.keyboard.press('ArrowDown');
+  const detail = page.getByRole('main');
+  await expect(detail.getByRole('heading', { name: '1 1/4-7 BSW, British Standard Whitworth' })).toBeVisible();
+  await expect(detail).toContainText('29.426 mm');
+  await expect(detail).toContainText('BS 84');
+  await detail.getByRole('button', { name: 'Lay over others' }).click();
+  await find.focus();
+  await page.keyboard.press('ArrowUp');
+  await detail.getByRole('button', { name: 'Lay over others' }).click();
+  await expect(detail.getByRole('img', { name: /1 1\/4-7 BSW, 1 1\/4-7 UNC/ })).toBeVisible();
+  await expect(detail.getByRole('cell', { name: '0.6403' })).toBeVisible();
+  await axeClean(page);
+  await find.fill('m10');
+  await expect(detail.getByRole('row', { name: /Screw/ })).toContainText('9.968');
+  await detail.getByRole('radio', { name: '6H', exact: true }).click();
+  await expect(detail.getByRole('row', { name: /Nut/ })).toContainText('9.206');
+});
+
+test('a nut to a class: the bore is the nut\u2019s own, and one bored to the screw\u2019s root is flagged', async ({
+  page,
+}) => {
+  await page.goto('/jobs/demo-gland/name');
+  await page.getByLabel('Designation, then Enter').fill('M42.5x2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Chosen by hand:')).toBeVisible();
+  await page.getByRole('link', { name: /^Fit/ }).click();
+  await page.getByRole('radio', { name: 'class 6H' }).click();
+  await expect(page.getByText('40.335\u201340.710 mm')).toBeVisible();
+  await page.getByLabel(/^Bore as it is/).fill('40.05');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/root diameter of the screw/)).toBeVisible();
+  await page.getByRole('button', { name: 'Draw screw and nut together' }).click();
+  await expect(page.getByText(/times as large|true to scale/)).toBeVisible();
+  await axeClean(page);
 });

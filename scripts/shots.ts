@@ -10,6 +10,7 @@ const SHOTS = [
   ['pickup', '/jobs/demo-pump/pickup'],
   ['prove', '/jobs/demo-sluice/prove'],
   ['record', '/jobs/demo-brass/record'],
+  ['tables', '/tables'],
   ['lathe', '/lathes/lathe-bess'],
 ] as const;
 

@@ -20,6 +20,7 @@ const VIEWS = [
   ['/jobs', 'Jobs'],
   ['/lathes', 'Lathes'],
   ['/gauges', 'Gauges'],
+  ['/tables', 'Tables'],
   ['/settings', 'Settings & backup'],
 ] as const;
 

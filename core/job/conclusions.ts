@@ -34,6 +34,10 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
     case 'fit': {
       const plan = fitOfJob(job);
       if (!plan) return null;
+      if (plan.limits?.start.min != null && plan.limits.start.max !== null) {
+        const range = `${lengthText(plan.limits.start.min, system, { bare: true })}\u2013${lengthText(plan.limits.start.max, system)}`;
+        return `${plan.make === 'external' ? 'Turn' : 'Bore'} to ${range}, class ${plan.limits.class}`;
+      }
       return plan.make === 'external'
         ? `Turn to ${lengthText(plan.startDiameterMm, system)}, cut ${len(plan.depthMm)} deep`
         : `Bore to ${lengthText(plan.startDiameterMm, system)}, cut ${len(plan.depthMm)} deep`;

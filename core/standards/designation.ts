@@ -193,7 +193,8 @@ function pipe(body: string, tail: Tail): Outcome<Designated> | null {
   ).exec(body);
   if (!m) return null;
   const name = (m[1] ?? m[5] ?? '').toUpperCase();
-  const family: FamilyId = name === 'R' || name === 'RC' || name === 'BSPT' ? 'R' : 'G';
+  const sealing = ['R', 'RC', 'RP', 'BSPT'].includes(name);
+  const family: FamilyId = sealing ? 'R' : 'G';
   const label = labelOf(m[2] ?? m[4] ?? '');
   const row = rowsFor(family).find((r) => r.size === label);
   if (!row)
@@ -204,7 +205,13 @@ function pipe(body: string, tail: Tail): Outcome<Designated> | null {
         .map((r) => r.size)
         .join(', '),
     );
-  return made(threadOfRow(row, tail.starts, tail.leftHand), m[3]?.toUpperCase() ?? null, true);
+  const thread = threadOfRow(row, tail.starts, tail.leftHand);
+  // ISO 7-1: Rc is the taper socket, Rp the parallel one; both belong to the R sizes
+  const sockets: Readonly<Record<string, ThreadSpec>> = {
+    RC: { ...thread, designation: thread.designation.replace(/^R /, 'Rc ') },
+    RP: { ...thread, designation: thread.designation.replace(/^R /, 'Rp '), form: 'pipe55' },
+  };
+  return made(sockets[name] ?? thread, m[3]?.toUpperCase() ?? null, true);
 }
 
 /** "1-1/4", "1 1/4" and "1.25" all become "1 1/4"; "no 8" becomes "#8". */

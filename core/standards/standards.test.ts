@@ -68,6 +68,8 @@ describe('designations', () => {
     ['no. 8-32', '#8-32 UNC', null],
     ['1/2-12 BSW', '1/2-12 BSW', null],
     ['2 BA', '2 BA', null],
+    ['Rp 1/2', 'Rp 1/2', null],
+    ['rc 3/4', 'Rc 3/4', null],
     ['G 1/2 B', 'G 1/2', 'B'],
     ['Tr 40x7', 'Tr 40x7', null],
     ['Tr40x14(P7)LH', 'Tr 40x14 (P7) LH', null],
@@ -135,4 +137,67 @@ test('3/4-10 NPT does not exist; 1/2-14 NPT has E0 0.75843 in and K0 0.7013 in (
   const s = threadSizes(read('1/2-14 NPT').thread);
   expect(s.pitchDiameterMm / 25.4).toBeCloseTo(0.75843, 5);
   expect(s.minorExternalMm / 25.4).toBeCloseTo(0.7013, 4);
+});
+
+// Basic pitch diameter and (where given) root of the screw as printed in the standard named, in the unit of the table.
+describe('basic sizes of named threads against printed rows', () => {
+  test.each<[string, number, number | null, 'in' | 'mm', string]>([
+    ['1/4 UNC', 0.2175, null, 'in', 'ASME B1.1'],
+    ['3/8 UNC', 0.3344, null, 'in', 'ASME B1.1'],
+    ['1/2 UNC', 0.45, null, 'in', 'ASME B1.1'],
+    ['5/8 UNC', 0.566, null, 'in', 'ASME B1.1'],
+    ['3/4 UNC', 0.685, null, 'in', 'ASME B1.1'],
+    ['7/8 UNC', 0.8028, null, 'in', 'ASME B1.1'],
+    ['1 UNC', 0.9188, null, 'in', 'ASME B1.1'],
+    ['1 1/4 UNC', 1.1572, null, 'in', 'ASME B1.1'],
+    ['1/4 UNF', 0.2268, null, 'in', 'ASME B1.1'],
+    ['3/8 UNF', 0.3479, null, 'in', 'ASME B1.1'],
+    ['1/2 UNF', 0.4675, null, 'in', 'ASME B1.1'],
+    ['3/4 UNF', 0.7094, null, 'in', 'ASME B1.1'],
+    ['1 UNF', 0.9459, null, 'in', 'ASME B1.1'],
+    ['1/4 BSF', 0.2254, 0.2008, 'in', 'BS 84'],
+    ['3/8 BSF', 0.343, 0.311, 'in', 'BS 84'],
+    ['1/2 BSF', 0.46, 0.42, 'in', 'BS 84'],
+    ['3/4 BSF', 0.6966, 0.6432, 'in', 'BS 84'],
+    ['1 BSF', 0.936, 0.872, 'in', 'BS 84'],
+    ['1-5 Acme', 0.9, 0.78, 'in', 'ASME B1.5'],
+    ['1/2-10 Acme', 0.45, 0.38, 'in', 'ASME B1.5'],
+    ['2-4 Acme', 1.875, 1.73, 'in', 'ASME B1.5'],
+    ['1-5 Stub Acme', 0.94, 0.86, 'in', 'ASME B1.8'],
+    ['1/2-10 Stub Acme', 0.47, 0.42, 'in', 'ASME B1.8'],
+    ['2-4 Stub Acme', 1.925, 1.83, 'in', 'ASME B1.8'],
+    ['1/8-27 NPT', 0.36351, null, 'in', 'ASME B1.20.1'],
+    ['1/4-18 NPT', 0.47739, null, 'in', 'ASME B1.20.1'],
+    ['3/4-14 NPT', 0.96768, null, 'in', 'ASME B1.20.1'],
+    ['1-11.5 NPT', 1.21363, null, 'in', 'ASME B1.20.1'],
+    ['2-11.5 NPT', 2.26902, null, 'in', 'ASME B1.20.1'],
+    ['Rd 20x1/8', 18.412, 16.825, 'mm', 'DIN 405'],
+    ['Rd 40x1/6', 37.883, 35.767, 'mm', 'DIN 405'],
+    ['Rd 120x1/4', 116.825, 113.65, 'mm', 'DIN 405'],
+    ['S 40x7', 34.75, 27.852, 'mm', 'DIN 513'],
+    ['S 50x8', 44, 36.116, 'mm', 'DIN 513'],
+    ['S 100x12', 91, 79.174, 'mm', 'DIN 513'],
+    ['R 1/2', 19.793, 18.631, 'mm', 'ISO 7-1'],
+    ['R 1', 31.77, 30.291, 'mm', 'ISO 7-1'],
+    ['R 2', 58.135, 56.656, 'mm', 'ISO 7-1'],
+  ])('%s', (text, pitchDiameter, root, unit) => {
+    const s = threadSizes(read(text).thread);
+    const scale = unit === 'in' ? 25.4 : 1;
+    // half the last printed digit (NPT prints five places), and DIN 513 rounds 1.735534 P through
+    const slack = unit === 'mm' ? 0.0011 : text.includes('NPT') ? 0.000006 : 0.000051;
+    expect(Math.abs(s.pitchDiameterMm / scale - pitchDiameter)).toBeLessThanOrEqual(slack);
+    if (root !== null) expect(Math.abs(s.minorExternalMm / scale - root)).toBeLessThanOrEqual(slack);
+  });
+
+  test('buttress 45/7: root d - 1.32542 P, basic height 0.6 P (ASME B1.9)', () => {
+    for (const [text, d, tpi] of [
+      ['1-12 Butt', 1, 12],
+      ['2-8 Butt', 2, 8],
+      ['4-4 Butt', 4, 4],
+    ] as const) {
+      const s = threadSizes(read(text).thread);
+      expect(s.minorExternalMm / 25.4).toBeCloseTo(d - 1.32542 / tpi, 5);
+      expect(s.minorInternalMm / 25.4).toBeCloseTo(d - 1.2 / tpi, 6);
+    }
+  });
 });

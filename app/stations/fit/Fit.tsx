@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { checkReady, fitPlan } from '../../../core/fit/fit.ts';
 import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -5,17 +6,24 @@ import { leadAngleDeg } from '../../../core/form/sizes.ts';
 import { leadMmOf, threadSizes } from '../../../core/standards/thread.ts';
 import { plain, type Step } from '../../../core/quantity/working.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
+import type { UnitSystem } from '../../../core/quantity/units.ts';
+import { classesOf, type Limits } from '../../../core/standards/limits/index.ts';
+import { Engagement } from '../../drawing/Engagement.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { editJob, useSystem } from '../../store/store.ts';
-import { Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
+import { Button, Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
+
+const rangeText = (l: Limits, system: UnitSystem): string =>
+  `${l.min === null ? 'any' : lengthText(l.min, system, { ...FINE, bare: true })}\u2013${l.max === null ? 'open' : lengthText(l.max, system, FINE)}`;
 
 export function Fit() {
   const { job } = useJobView();
   const system = useSystem();
   const { show } = useWorking();
+  const [together, setTogether] = useState(false);
   const thread = threadOfJob(job);
   const plan = fitOfJob(job);
   if (!thread || !plan)
@@ -26,7 +34,9 @@ export function Fit() {
     );
   const external = plan.make === 'external';
   const sizes = threadSizes(thread);
+  const classes = classesOf(thread)[plan.make];
   const full = fitPlan(thread, { ...job.fit, make: job.intake.make, tipFlatMm: null });
+  const clearance = Math.abs(sizes.pitchDiameterMm - plan.pitchDiameterMm);
   const other = system === 'mm' ? 'in' : 'mm';
   const ready = job.fit.readyMm === null ? null : checkReady(plan, thread, job.fit.readyMm);
   const stepOf = (i: number): readonly Step[] => plan.working.slice(i, i + 1);
@@ -52,7 +62,16 @@ export function Fit() {
           : 'What to bore to, and how deep to cut. The bore is the nut\u2019s own minor diameter.'
       }
     >
-      <ThreadDrawing thread={thread} tentative={false} side={plan.make} readings={[]} system={system} />
+      {together ? (
+        <Engagement thread={thread} clearanceMm={clearance} system={system} />
+      ) : (
+        <ThreadDrawing thread={thread} tentative={false} side={plan.make} readings={[]} system={system} />
+      )}
+      <div>
+        <Button aria-pressed={together} onClick={() => setTogether(!together)}>
+          {together ? 'Draw it alone' : 'Draw screw and nut together'}
+        </Button>
+      </div>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <Figure
           label={external ? 'Turn the blank to' : 'Bore to'}
@@ -90,21 +109,48 @@ export function Fit() {
               ]}
               onChange={(v) => editJob('change what is cut', (d) => void (d.intake.make = v))}
             />
-            <LengthField
-              label="Clearance on the pitch diameter"
-              mm={job.fit.pitchClearanceMm}
-              system={system}
-              rule={{ allowZero: true, maxMm: 5 }}
-              onCommit={(mm) => editJob('change the clearance', (d) => void (d.fit.pitchClearanceMm = mm))}
-              hint="a nose thread 0.03 to 0.05 mm; more for coarse screws (common practice)"
-            />
-            <LengthField
-              label={external ? 'Blank under the nominal by (on diameter)' : 'Bore over the minor diameter by'}
-              mm={job.fit.crestReliefMm}
-              system={system}
-              rule={{ allowZero: true, maxMm: 10 }}
-              onCommit={(mm) => editJob('change the crest relief', (d) => void (d.fit.crestReliefMm = mm))}
-            />
+            {classes.length > 0 && (
+              <Choice
+                label="Made to"
+                value={job.fit.class ?? ''}
+                options={[
+                  { value: '', label: 'own clearance' },
+                  ...classes.map((c) => ({ value: c, label: `class ${c}` })),
+                ]}
+                onChange={(v) => editJob('change the class', (d) => void (d.fit.class = v === '' ? null : v))}
+              />
+            )}
+            {plan.classProblem && (
+              <Note tone="wrong">
+                {plan.classProblem.message} {plan.classProblem.right}
+              </Note>
+            )}
+            {plan.limits ? (
+              <Note tone="right">
+                {external ? 'Turn the blank to' : 'Bore to'}{' '}
+                <strong className="num">{rangeText(plan.limits.start, system)}</strong>; pitch diameter{' '}
+                <strong className="num">{rangeText(plan.limits.pitch, system)}</strong> ({plan.limits.source}, class{' '}
+                {plan.limits.class}). The figures above aim at the middle.
+              </Note>
+            ) : (
+              <>
+                <LengthField
+                  label="Clearance on the pitch diameter"
+                  mm={job.fit.pitchClearanceMm}
+                  system={system}
+                  rule={{ allowZero: true, maxMm: 5 }}
+                  onCommit={(mm) => editJob('change the clearance', (d) => void (d.fit.pitchClearanceMm = mm))}
+                  hint="a nose thread 0.03 to 0.05 mm; more for coarse screws (common practice)"
+                />
+                <LengthField
+                  label={external ? 'Blank under the nominal by (on diameter)' : 'Bore over the minor diameter by'}
+                  mm={job.fit.crestReliefMm}
+                  system={system}
+                  rule={{ allowZero: true, maxMm: 10 }}
+                  onCommit={(mm) => editJob('change the crest relief', (d) => void (d.fit.crestReliefMm = mm))}
+                />
+              </>
+            )}
             <LengthField
               label="Engaged length"
               mm={job.fit.engagementMm}

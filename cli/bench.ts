@@ -1,6 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { findTrains } from '../core/gearing/search.ts';
 import { rank } from '../core/identify/rank.ts';
+import { reliability, seeded } from '../core/identify/simulate.ts';
 import { exact } from '../core/quantity/rational.ts';
 import { readQuery, searchTables } from '../core/standards/search.ts';
 import { CATALOGUE } from '../core/standards/catalogue.ts';
@@ -50,3 +51,14 @@ const boxes60 = Array.from({ length: 60 }, (_, i) => exact(`${20 + i}/40`));
 time('three pairs, 40 gears, 60 gearbox ratios, 1.75 mm on 8 tpi', 5, () =>
   findTrains({ ...base, gears: gears40, gearbox: boxes60, maxPairs: 3 }),
 );
+
+if (process.argv.includes('calibration')) {
+  const parts = 2000;
+  console.log(`\nReliability of identification over ${parts} simulated worn parts (seed 11)\n`);
+  console.log('| stated | parts | mean stated | right |\n|---|---|---|---|');
+  for (const row of reliability(parts, seeded(11))) {
+    console.log(
+      `| ${Math.round(row.from * 100)}-${Math.round(row.to * 100)} % | ${row.parts} | ${(row.stated * 100).toFixed(1)} % | ${(row.right * 100).toFixed(1)} % |`,
+    );
+  }
+}

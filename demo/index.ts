@@ -26,7 +26,15 @@ export function demoShop(): Shop {
 type Told = readonly [
   quantity: EntryText['quantity'],
   text: string,
-  more?: { span?: string; leaf?: EntryText['leaf']; wear?: Reading['wear']; place?: string; with?: string },
+  more?: {
+    at?: number;
+    mate?: boolean;
+    span?: string;
+    leaf?: EntryText['leaf'];
+    wear?: Reading['wear'];
+    place?: string;
+    with?: string;
+  },
 ];
 
 function tell(job: Job, told: readonly Told[]): void {
@@ -42,7 +50,9 @@ function tell(job: Job, told: readonly Told[]): void {
       ...entry.value,
       instrument: instrument?.id ?? null,
       uncertainty: instrument?.uncertainty ?? null,
+      member: more.mate ? 'mate' : 'part',
       place: more.place ?? '',
+      positionMm: more.at ?? null,
       wear: more.wear ?? 'unknown',
       at: job.created,
     });
@@ -99,12 +109,16 @@ export function demoJobs(): Job[] {
     note: 'Spindle bent and worn over the middle 300 mm; bronze nut to be kept if it can.',
   };
   tell(sluice, [
-    ['majorDiameter', '1.492 in', { wear: 'unworn', place: 'top, above the nut', with: 'caliper' }],
-    ['majorDiameter', '1.478 in', { wear: 'worn', place: 'middle of the travel', with: 'caliper' }],
+    ['majorDiameter', '1.492 in', { at: 10, wear: 'unworn', place: 'top, above the nut', with: 'caliper' }],
+    ['majorDiameter', '1.4915 in', { at: 60, wear: 'unworn', with: 'caliper' }],
+    ['majorDiameter', '1.483 in', { at: 150, wear: 'worn', with: 'caliper' }],
+    ['majorDiameter', '1.478 in', { at: 260, wear: 'worn', place: 'middle of the travel', with: 'caliper' }],
+    ['majorDiameter', '1.486 in', { at: 380, wear: 'worn', with: 'caliper' }],
     ['crestCount', '42', { span: '12 in' }],
     ['flankAngle', '29', { with: 'template' }],
     ['depth', '3.7', { wear: 'unworn', with: 'caliper' }],
   ]);
+  sluice.wearMap = { lengthMm: 420, unworn: null };
   name(sluice, '1 1/2 in x 3.5 TPI 29');
   sluice.fit = { ...sluice.fit, engagementMm: 70, pitchClearanceMm: 0.2 };
   sluice.gears = { lathe: 'lathe-bess', train: { drivers: [40, 60], driven: [30, 35], gearbox: '1' } };

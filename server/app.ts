@@ -2,6 +2,7 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { simulatedReading } from './simulatedCaliper.ts';
 
 const SELF = ["'self'"];
 
@@ -36,6 +37,17 @@ export function createApp(clientDir: string): Express {
   app.use(compression());
   app.get('/api/health', (_, res) => {
     res.json({ ok: true });
+  });
+  app.get('/api/simulated-caliper', (req, res) => {
+    const trueMm = Number(req.query['trueMm']);
+    const system = req.query['system'] === 'in' ? 'in' : 'mm';
+    if (!(trueMm > 0 && trueMm < 3000)) {
+      res
+        .status(400)
+        .json({ problem: { field: 'trueMm', message: 'The true size is a length in millimetres.', right: '31.6' } });
+      return;
+    }
+    res.json({ text: simulatedReading(trueMm, system, Math.random) });
   });
   app.use('/api', (_, res) => {
     res.status(404).json({ problem: { field: 'path', message: 'There is nothing at this address.' } });

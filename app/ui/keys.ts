@@ -52,6 +52,8 @@ export const KEY_LIST: readonly { readonly keys: string; readonly does: string; 
     where: 'Read',
   },
   { keys: 'Enter', does: 'Take the reading typed', where: 'Read' },
+  { keys: 'Alt Enter', does: 'Take it as it was meant, when a slip is shown', where: 'Read' },
+  { keys: 'Alt Backspace', does: 'Undo the last reading', where: 'Read' },
   { keys: '1 \u2026 5', does: 'Accept that candidate', where: 'Name' },
   { keys: '1 \u2026 9', does: 'Take that train', where: 'Gears' },
   { keys: 'd', does: 'Pass done', where: 'Cut' },

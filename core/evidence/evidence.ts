@@ -1,35 +1,56 @@
 /** What is known about the state of the metal where a diameter was taken. */
 export type Wear = 'worn' | 'unworn' | 'unknown';
 
+/** Which member a reading was taken on, when it is not the part itself: its mate is evidence on the same nominal. */
+interface OnMember {
+  readonly member?: Part;
+}
+
 /** One piece of evidence about a thread, in core units. Lengths mm, angles degrees. */
-export type Evidence =
-  | {
-      readonly quantity: 'majorDiameter' | 'minorDiameter' | 'pitchDiameter';
-      readonly valueMm: number;
-      readonly uncertaintyMm?: number;
-      readonly wear?: Wear;
-    }
-  /** N intervals found in a span. Without an uncertainty the crests were merely counted against a rule (half a crest). */
-  | {
-      readonly quantity: 'crestCount';
-      readonly crests: number;
-      readonly spanMm: number;
-      readonly spanUncertaintyMm?: number;
-    }
-  | {
-      readonly quantity: 'pitchLeaf';
-      readonly pitchMm: number;
-      readonly overMm?: number;
-      readonly fit: 'fits' | 'nearly' | 'no';
-    }
-  /** Included angle. */
-  | { readonly quantity: 'flankAngle'; readonly valueDeg: number; readonly uncertaintyDeg?: number }
-  /** One flank, from the square to the axis. */
-  | { readonly quantity: 'leadingFlank' | 'trailingFlank'; readonly valueDeg: number; readonly uncertaintyDeg?: number }
-  | { readonly quantity: 'depth'; readonly valueMm: number; readonly uncertaintyMm?: number; readonly wear?: Wear }
-  | { readonly quantity: 'lead'; readonly valueMm: number; readonly uncertaintyMm?: number }
-  | { readonly quantity: 'taper'; readonly ratio: number; readonly uncertainty?: number }
-  | { readonly quantity: 'starts'; readonly count: number };
+export type Evidence = OnMember &
+  (
+    | {
+        readonly quantity: 'majorDiameter' | 'minorDiameter' | 'pitchDiameter';
+        readonly valueMm: number;
+        readonly uncertaintyMm?: number;
+        readonly wear?: Wear;
+      }
+    /** Measurement over three wires of the given diameter. */
+    | {
+        readonly quantity: 'overWires';
+        readonly valueMm: number;
+        readonly wireMm: number;
+        readonly uncertaintyMm?: number;
+        readonly wear?: Wear;
+      }
+    /** N intervals found in a span. Without an uncertainty the crests were merely counted against a rule. */
+    | {
+        readonly quantity: 'crestCount';
+        readonly crests: number;
+        readonly spanMm: number;
+        readonly spanUncertaintyMm?: number;
+      }
+    | {
+        readonly quantity: 'pitchLeaf';
+        readonly pitchMm: number;
+        readonly overMm?: number;
+        readonly fit: 'fits' | 'nearly' | 'no';
+      }
+    /** Included angle. */
+    | { readonly quantity: 'flankAngle'; readonly valueDeg: number; readonly uncertaintyDeg?: number }
+    /** One flank, from the square to the axis. */
+    | {
+        readonly quantity: 'leadingFlank' | 'trailingFlank';
+        readonly valueDeg: number;
+        readonly uncertaintyDeg?: number;
+      }
+    | { readonly quantity: 'depth'; readonly valueMm: number; readonly uncertaintyMm?: number; readonly wear?: Wear }
+    /** Width of the flat on the crest or at the root; 0 where it is round. */
+    | { readonly quantity: 'crestFlat' | 'rootFlat'; readonly valueMm: number; readonly uncertaintyMm?: number }
+    | { readonly quantity: 'lead'; readonly valueMm: number; readonly uncertaintyMm?: number }
+    | { readonly quantity: 'taper'; readonly ratio: number; readonly uncertainty?: number }
+    | { readonly quantity: 'starts'; readonly count: number }
+  );
 
 export type Quantity = Evidence['quantity'];
 export type Part = 'external' | 'internal';
@@ -38,12 +59,15 @@ export const QUANTITIES: readonly Quantity[] = [
   'majorDiameter',
   'minorDiameter',
   'pitchDiameter',
+  'overWires',
   'crestCount',
   'pitchLeaf',
   'flankAngle',
   'leadingFlank',
   'trailingFlank',
   'depth',
+  'crestFlat',
+  'rootFlat',
   'lead',
   'taper',
   'starts',

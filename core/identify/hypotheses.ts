@@ -1,4 +1,5 @@
 import { basicSizes } from '../form/sizes.ts';
+import { inches, tanDeg, toInches } from '../quantity/units.ts';
 import { formAt, type ThreadForm } from '../form/shape.ts';
 import { CATALOGUE, familyOf, type StandardThread } from '../standards/catalogue.ts';
 import type { FamilyId } from '../standards/family.ts';
@@ -16,11 +17,16 @@ export interface Expectation {
   readonly leadingDeg: number;
   readonly trailingDeg: number;
   readonly taper: number;
+  /** How much a diameter may differ along a taper, mm; diameters above are those of its large end. 0 when parallel. */
+  readonly alongTaperMm: number;
+  /** Flats of the screw at crest and root, mm; 0 where the form is round. */
+  readonly crestFlatMm: number;
+  readonly rootFlatMm: number;
 }
 
 export interface Hypothesis extends Expectation {
   readonly row: StandardThread;
-  /** Prior probability of the row before context, all rows and specials summing to 1. */
+  /** Weight of the row within its family, relative. */
   readonly prior: number;
 }
 
@@ -35,7 +41,7 @@ export const USES = ['fastener', 'pipe', 'instrument', 'power-screw', 'machine-p
 export type Use = (typeof USES)[number];
 
 /** Share of threads on a repair bench that no table lists. From memory, common practice, no source. */
-export const SPECIAL_PRIOR = 0.08;
+export const SPECIAL_PRIOR = 0.1;
 
 const METRIC: readonly FamilyId[] = ['M', 'Tr', 'S', 'Rd'];
 const AMERICAN: readonly FamilyId[] = [
@@ -60,6 +66,12 @@ const SMALL: readonly FamilyId[] = ['BA', 'Optical', 'BSBrass', 'UNS'];
 /** How much a stated origin or use favours what it names over everything else. */
 const FAVOUR = 6;
 
+/**
+ * How far the commonness of a thread is trusted: its power in the prior. Below 1, because the weights are one bench's
+ * memory, and a rare thread that fits must not be buried by a common one that fits as well.
+ */
+const TRUST = 0.7;
+
 /** Weight of a family in a context, relative. */
 export function familyWeight(id: FamilyId, context: Context): number {
   let w = familyOf(id).commonness;
@@ -70,7 +82,7 @@ export function familyWeight(id: FamilyId, context: Context): number {
   if (context.use === 'instrument' && SMALL.includes(id)) w *= FAVOUR;
   if ((context.use === 'fastener' || context.use === 'machine-part') && PIPE.includes(id)) w /= FAVOUR;
   if (context.use === 'fastener' && POWER.includes(id)) w /= FAVOUR;
-  return w;
+  return w ** TRUST;
 }
 
 export function expectationOf(form: ThreadForm, majorMm: number, pitchMm: number): Expectation {
@@ -86,7 +98,18 @@ export function expectationOf(form: ThreadForm, majorMm: number, pitchMm: number
     leadingDeg: form.leadingFlankDeg,
     trailingDeg: form.trailingFlankDeg,
     taper: form.taper,
+    alongTaperMm: 0,
+    crestFlatMm: flatAt(form, pitchMm, 'outer'),
+    rootFlatMm: flatAt(form, pitchMm, 'inner'),
   };
+}
+
+function flatAt(form: ThreadForm, pitchMm: number, end: 'outer' | 'inner'): number {
+  const { external } = form;
+  const edge = end === 'outer' ? external.outerEdge : external.innerEdge;
+  if (edge.kind === 'round') return 0;
+  const reach = end === 'outer' ? external.outerMm : external.innerMm;
+  return Math.max(0, pitchMm / 2 - reach * (tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg)));
 }
 
 function build(): readonly Hypothesis[] {
@@ -94,12 +117,16 @@ function build(): readonly Hypothesis[] {
   for (const r of CATALOGUE) totals.set(r.family, (totals.get(r.family) ?? 0) + r.weight);
   return CATALOGUE.map((row) => {
     const form = formAt(familyOf(row.family).form, row.pitchMm);
-    // on a taper pipe thread the calipers find the crest near the small end
-    const major =
-      row.family === 'NPT' || row.family === 'NPTF'
-        ? nptPitchDiameterMm(row.majorMm, row.pitchMm) + 2 * form.external.outerMm
-        : row.majorMm;
-    return { ...expectationOf(form, major, row.pitchMm), row, prior: row.weight / (totals.get(row.family) ?? 1) };
+    const prior = (row.weight / (totals.get(row.family) ?? 1)) ** TRUST;
+    if (form.taper === 0) return { ...expectationOf(form, row.majorMm, row.pitchMm), row, prior };
+    // calipers find the crest along the effective thread, (0.8 D + 6.8) P long (ASME B1.20.1; near enough for R), mostly
+    // about the middle half of it
+    const length = (0.8 * row.majorMm + inches(6.8)) * toInches(row.pitchMm);
+    const largeEnd =
+      row.family === 'R'
+        ? row.majorMm + 0.1
+        : nptPitchDiameterMm(row.majorMm, row.pitchMm) + 2 * form.external.outerMm + 0.75 * length * form.taper;
+    return { ...expectationOf(form, largeEnd, row.pitchMm), alongTaperMm: 0.5 * length * form.taper, row, prior };
   });
 }
 

@@ -1,4 +1,5 @@
 import { DEFAULT_SIGMA, type Evidence, type Part, type Wear } from '../evidence/evidence.ts';
+import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
 import { logistic, normalCdf, normalPdf, shortfallDensity } from './density.ts';
 import type { Expectation } from './hypotheses.ts';
 
@@ -7,7 +8,7 @@ const WORN_MEAN_MM = (pitchMm: number): number => 0.06 + 0.04 * pitchMm;
 const UNWORN_MEAN_MM = 0.006;
 
 /** A gross blunder (wrong place, misread vernier): rare, and could be anywhere within some millimetres. */
-const BLUNDER = 0.004;
+const BLUNDER = 0.002;
 const BLUNDER_PER_MM = 1 / 20;
 const BLUNDER_PER_DEG = 1 / 90;
 
@@ -54,13 +55,14 @@ function crestCountDensity(crests: number, expected: number, sigma: number): num
  * between hypotheses is what matters. Wear is one-sided: it only shrinks a screw's crest and pitch diameters and only
  * widens a nut's minor and pitch diameters; pitch does not wear.
  */
-export function likelihood(e: Evidence, h: Expectation, part: Part, starts: number): number {
+export function likelihood(e: Evidence, h: Expectation, measured: Part, starts: number): number {
   const p = h.pitchMm;
+  const part = e.member ?? measured;
   switch (e.quantity) {
     case 'majorDiameter': {
       const sigma = Math.hypot(e.uncertaintyMm ?? DEFAULT_SIGMA.diameterMm, 0.004);
       if (part === 'external')
-        return shortfall(h.majorMm - e.valueMm, sigma, majorToleranceMm(p), e.wear ?? 'unknown', p);
+        return shortfall(h.majorMm - e.valueMm, sigma, majorToleranceMm(p) + h.alongTaperMm, e.wear ?? 'unknown', p);
       // the bottom of a nut's thread is never worn and is cut clear by as much as the tool's tip is narrow
       return withBlunder(
         shortfallDensity(e.valueMm - h.majorMm, Math.hypot(sigma, 0.03), 0.1 * p + 0.05, 0.03),
@@ -70,12 +72,36 @@ export function likelihood(e: Evidence, h: Expectation, part: Part, starts: numb
     case 'pitchDiameter': {
       const sigma = Math.hypot(e.uncertaintyMm ?? DEFAULT_SIGMA.diameterMm, 0.004);
       const x = part === 'external' ? h.pitchDiameterMm - e.valueMm : e.valueMm - h.pitchDiameterMm;
-      return shortfall(x, sigma, pitchToleranceMm(p, h.majorMm), e.wear ?? 'unknown', p);
+      return shortfall(x, sigma, pitchToleranceMm(p, h.majorMm) + h.alongTaperMm, e.wear ?? 'unknown', p);
+    }
+    case 'overWires': {
+      if (h.leadingDeg + h.trailingDeg < 1) return BLUNDER * BLUNDER_PER_MM; // no wire rests on a square thread
+      const sigma = Math.hypot(e.uncertaintyMm ?? DEFAULT_SIGMA.diameterMm, 0.006);
+      const d2 = e.valueMm - overPitchDiameterMm(h, e.wireMm);
+      return shortfall(
+        h.pitchDiameterMm - d2,
+        sigma,
+        pitchToleranceMm(p, h.majorMm) + h.alongTaperMm,
+        e.wear ?? 'unknown',
+        p,
+      );
+    }
+    case 'crestFlat':
+    case 'rootFlat': {
+      const expected = e.quantity === 'crestFlat' ? h.crestFlatMm : h.rootFlatMm;
+      // a worn crest is wider, a root is what the tool's tip was
+      return withBlunder(normalPdf(e.valueMm - expected, Math.hypot(e.uncertaintyMm ?? 0.1, 0.06 * p)), BLUNDER_PER_MM);
     }
     case 'minorDiameter': {
       const sigma = Math.hypot(e.uncertaintyMm ?? DEFAULT_SIGMA.diameterMm, 0.01);
       if (part === 'internal')
-        return shortfall(e.valueMm - h.minorInternalMm, sigma, nutMinorToleranceMm(p), e.wear ?? 'unknown', p);
+        return shortfall(
+          e.valueMm - h.minorInternalMm,
+          sigma,
+          nutMinorToleranceMm(p) + h.alongTaperMm,
+          e.wear ?? 'unknown',
+          p,
+        );
       // a screw's root: shaped by the tool, and blades that do not reach the bottom read large
       const spread = Math.hypot(sigma, 0.05 * p + 0.02);
       return withBlunder(
@@ -120,8 +146,23 @@ export function likelihood(e: Evidence, h: Expectation, part: Part, starts: numb
   }
 }
 
+/** M less d2 for flat geometry (ASME B1.2), for any pair of flanks. */
+function overPitchDiameterMm(h: Expectation, wireMm: number): number {
+  const half = (h.leadingDeg + h.trailingDeg) / 2;
+  const tilt = (h.leadingDeg - h.trailingDeg) / 2;
+  return wireMm * (1 + cosDeg(tilt) / sinDeg(half)) - h.pitchMm / (tanDeg(h.leadingDeg) + tanDeg(h.trailingDeg));
+}
+
 const angleDensity = (offDeg: number, sigma: number): number =>
   withBlunder(normalPdf(offDeg, Math.max(0.2, sigma)), BLUNDER_PER_DEG);
+
+const REPEATED: readonly Evidence['quantity'][] = [
+  'majorDiameter',
+  'pitchDiameter',
+  'minorDiameter',
+  'overWires',
+  'depth',
+];
 
 /**
  * How much each reading counts. Several readings of one diameter share the maker's tolerance and the same instrument, so
@@ -130,15 +171,16 @@ const angleDensity = (offDeg: number, sigma: number): number =>
  */
 export function weights(evidence: readonly Evidence[], part: Part): number[] {
   const best = new Map<string, number>();
+  const nameOf = (e: Evidence): string => `${e.quantity} ${e.member ?? part}`;
   evidence.forEach((e, i) => {
-    if (e.quantity !== 'majorDiameter' && e.quantity !== 'pitchDiameter' && e.quantity !== 'minorDiameter') return;
-    const held = best.get(e.quantity);
+    if (!REPEATED.includes(e.quantity) || !('valueMm' in e)) return;
+    const held = best.get(nameOf(e));
     const value = held === undefined ? undefined : evidence[held];
     const larger = value && 'valueMm' in value ? e.valueMm > value.valueMm : true;
-    if (held === undefined || (part === 'external' ? larger : !larger)) best.set(e.quantity, i);
+    if (held === undefined || ((e.member ?? part) === 'external' ? larger : !larger)) best.set(nameOf(e), i);
   });
   return evidence.map((e, i) => {
-    const chosen = best.get(e.quantity);
+    const chosen = best.get(nameOf(e));
     return chosen === undefined || chosen === i ? 1 : 1 / 3;
   });
 }

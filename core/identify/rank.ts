@@ -35,6 +35,9 @@ export interface RankRequest {
   readonly maxStarts?: number;
 }
 
+/** Share of the total below which a hypothesis is dropped. */
+const NEGLIGIBLE = 1e-13;
+
 const startsMatter = (e: Evidence): boolean => e.quantity === 'starts' || e.quantity === 'lead';
 
 /**
@@ -43,23 +46,31 @@ const startsMatter = (e: Evidence): boolean => e.quantity === 'starts' || e.quan
  */
 export function rank(request: RankRequest): Ranking {
   const { part, evidence, context } = request;
-  const maxStarts = request.maxStarts ?? 4;
+  const counted = evidence.reduce((n, e) => (e.quantity === 'starts' ? Math.max(n, e.count) : n), 4);
+  const maxStarts = request.maxStarts ?? counted;
   const w = weights(evidence, part);
-  const familyTotal = FAMILY_IDS.reduce((sum, id) => sum + familyWeight(id, context), 0);
-  const share = new Map<FamilyId, number>(
-    FAMILY_IDS.map((id) => [id, ((1 - SPECIAL_PRIOR) * familyWeight(id, context)) / familyTotal]),
-  );
+  const rows = hypotheses();
+  const familyMass = FAMILY_IDS.map((id) => familyWeight(id, context));
+  const family = new Map<FamilyId, number>(FAMILY_IDS.map((id, i) => [id, familyMass[i] ?? 0]));
+  let priorTotal = 0;
+  for (const h of rows) priorTotal += h.prior * (family.get(h.row.family) ?? 0);
+  const scale = (1 - SPECIAL_PRIOR) / priorTotal;
+  const plain = evidence.map((e, i) => ({ e, w: w[i] ?? 1 })).filter(({ e }) => !startsMatter(e));
+  const onStarts = evidence.filter(startsMatter);
   const scored: { h: Hypothesis; starts: number; mass: number }[] = [];
   let total = 0;
-  for (const h of hypotheses()) {
-    let base = h.prior * (share.get(h.row.family) ?? 0);
-    for (let i = 0; i < evidence.length && base > 0; i += 1) {
-      const e = evidence[i];
-      if (e && !startsMatter(e)) base *= likelihood(e, h, part, 1) ** (w[i] ?? 1);
+  for (const h of rows) {
+    let base = scale * h.prior * (family.get(h.row.family) ?? 0);
+    for (const { e, w: weight } of plain) {
+      const l = likelihood(e, h, part, 1);
+      base *= weight === 1 ? l : l ** weight;
+      if (base < NEGLIGIBLE * total) break;
     }
+    // what could not change the last printed digit of any probability is not followed further
+    if (base < NEGLIGIBLE * total) continue;
     for (let starts = 1; starts <= maxStarts; starts += 1) {
       let mass = base * startsPrior(h.row.family, starts);
-      for (const e of evidence) if (startsMatter(e)) mass *= likelihood(e, h, part, starts);
+      for (const e of onStarts) mass *= likelihood(e, h, part, starts);
       total += mass;
       scored.push({ h, starts, mass });
     }

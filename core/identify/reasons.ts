@@ -37,6 +37,7 @@ export function reasonsFor(
 /** Likelihood of the same reading had it come out as this candidate would like it best. */
 function bestLikelihood(e: Evidence, h: Expectation, part: Part, starts: number): number {
   const at = (changed: Evidence): number => likelihood(changed, h, part, starts);
+  const member = e.member ?? part;
   switch (e.quantity) {
     case 'majorDiameter':
     case 'pitchDiameter':
@@ -52,8 +53,16 @@ function bestLikelihood(e: Evidence, h: Expectation, part: Part, starts: number)
       const offsets = [0, 0.25, 0.5, 0.75, 1].map((f) => f * (0.2 * h.pitchMm + 0.05));
       return Math.max(...offsets.flatMap((o) => [at({ ...e, valueMm: base - o }), at({ ...e, valueMm: base + o })]));
     }
+    case 'overWires': {
+      const best = [0, 0.25, 0.5, 0.75, 1].map((f) => e.valueMm + (f - 0.5) * (0.2 * h.pitchMm + 0.05) * 4);
+      return Math.max(...best.map((valueMm) => at({ ...e, valueMm })), at(e));
+    }
+    case 'crestFlat':
+      return at({ ...e, valueMm: h.crestFlatMm });
+    case 'rootFlat':
+      return at({ ...e, valueMm: h.rootFlatMm });
     case 'depth':
-      return at({ ...e, valueMm: (part === 'external' ? h.depthExternalMm : h.depthInternalMm) - 0.04 * h.pitchMm });
+      return at({ ...e, valueMm: (member === 'external' ? h.depthExternalMm : h.depthInternalMm) - 0.04 * h.pitchMm });
     case 'crestCount':
       return at({ ...e, crests: e.spanMm / h.pitchMm });
     case 'pitchLeaf':
@@ -73,8 +82,9 @@ function bestLikelihood(e: Evidence, h: Expectation, part: Part, starts: number)
   }
 }
 
-function sentence(e: Evidence, h: Expectation, part: Part, starts: number, system: UnitSystem): string {
+function sentence(e: Evidence, h: Expectation, measured: Part, starts: number, system: UnitSystem): string {
   const len = (mm: number): string => lengthText(mm, system, FINE);
+  const part = e.member ?? measured;
   switch (e.quantity) {
     case 'majorDiameter': {
       const short = h.majorMm - e.valueMm;
@@ -89,6 +99,12 @@ function sentence(e: Evidence, h: Expectation, part: Part, starts: number, syste
       return `pitch diameter ${len(e.valueMm)}, basic ${len(h.pitchDiameterMm)}`;
     case 'minorDiameter':
       return `root ${len(e.valueMm)}, expected about ${len(part === 'external' ? h.minorExternalMm : h.minorInternalMm)}`;
+    case 'overWires':
+      return `${len(e.valueMm)} over ${len(e.wireMm)} wires, basic pitch diameter ${len(h.pitchDiameterMm)}`;
+    case 'crestFlat':
+      return `crest flat ${len(e.valueMm)}, the form has ${h.crestFlatMm === 0 ? 'a round crest' : len(h.crestFlatMm)}`;
+    case 'rootFlat':
+      return `root flat ${len(e.valueMm)}, the form has ${h.rootFlatMm === 0 ? 'a round root' : len(h.rootFlatMm)}`;
     case 'depth':
       return `depth ${len(e.valueMm)}, full form ${len(part === 'external' ? h.depthExternalMm : h.depthInternalMm)}`;
     case 'crestCount':

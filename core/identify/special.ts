@@ -35,12 +35,22 @@ const FORMS: readonly { readonly make: (p: number) => ThreadForm; readonly share
   { make: (p) => specialForm(p, { leadingFlankDeg: 33, trailingFlankDeg: 0, depthMm: 0.75 * p }), share: 0.0025 },
 ];
 
-const sizes = (): { readonly mm: number; readonly system: 'mm' | 'in' }[] => {
-  const out: { mm: number; system: 'mm' | 'in' }[] = [];
-  for (let k = 2; k <= 64; k += 1) out.push({ mm: inches(k / 16), system: 'in' });
-  for (let k = 33; k <= 64; k += 1) out.push({ mm: inches(k / 8), system: 'in' });
-  for (let d = 2; d <= 10; d += 0.5) out.push({ mm: d, system: 'mm' });
-  for (let d = 11; d <= 200; d += 1) out.push({ mm: d, system: 'mm' });
+interface Size {
+  readonly mm: number;
+  readonly system: 'mm' | 'in';
+  /** How readily a maker picks the size, relative; about 0.5 on average. */
+  readonly liking: number;
+}
+
+const inchLiking = (sixteenths: number): number => (sixteenths % 4 === 0 ? 1.1 : sixteenths % 2 === 0 ? 0.7 : 0.25);
+const mmLiking = (d: number): number => (d % 5 === 0 ? 1.1 : d % 2 === 0 ? 0.6 : d % 1 === 0 ? 0.35 : 0.15);
+
+const sizes = (): Size[] => {
+  const out: Size[] = [];
+  for (let k = 2; k <= 64; k += 1) out.push({ mm: inches(k / 16), system: 'in', liking: inchLiking(k) });
+  for (let k = 33; k <= 64; k += 1) out.push({ mm: inches(k / 8), system: 'in', liking: inchLiking(2 * k) });
+  for (let d = 2; d <= 10; d += 0.5) out.push({ mm: d, system: 'mm', liking: mmLiking(d) });
+  for (let d = 11; d <= 200; d += 1) out.push({ mm: d, system: 'mm', liking: mmLiking(d) });
   return out;
 };
 const SIZES = sizes();
@@ -59,9 +69,9 @@ const PITCHES: readonly { readonly mm: number; readonly system: 'mm' | 'in' }[] 
   ...MM.map((p) => ({ mm: p, system: 'mm' as const })),
 ];
 /** Sizes that go with a pitch, on average: for the prior of one combination. */
-const SIZES_PER_PITCH = 70;
+const SIZES_PER_PITCH = 35;
 /** Mixed systems (30 mm x 7 1/2 tpi) happen, seldom. */
-const MIXED = 0.12;
+const MIXED = 0.2;
 
 const pitchOnly = (e: Evidence): boolean => e.quantity === 'crestCount' || e.quantity === 'pitchLeaf';
 
@@ -112,7 +122,7 @@ function weighNominal(
         let l = like;
         for (const { e, w: weight } of rest) l *= likelihood(e, h, part, 1) ** weight;
         const prior =
-          (SPECIAL_PRIOR * NOMINAL_SHARE * share * (size.system === p.system ? 1 - MIXED : MIXED)) /
+          (SPECIAL_PRIOR * NOMINAL_SHARE * share * size.liking * (size.system === p.system ? 1 - MIXED : MIXED)) /
           (PITCHES.length * SIZES_PER_PITCH);
         const score = prior * l;
         mass += score;
@@ -175,9 +185,13 @@ function freeDensity(e: Evidence, pitchMm: number): number {
     case 'majorDiameter':
     case 'pitchDiameter':
     case 'minorDiameter':
+    case 'overWires':
       return 1 / (5 * Math.max(1, e.valueMm));
     case 'depth':
       return 1 / (0.8 * pitchMm);
+    case 'crestFlat':
+    case 'rootFlat':
+      return 1 / (0.5 * pitchMm);
     case 'flankAngle':
       return 1 / 90;
     case 'leadingFlank':

@@ -23,6 +23,7 @@ export function newJob(id: string, title: string, at: Date): Job {
       hazards: [],
     },
     readings: [],
+    wearMap: { lengthMm: null, unworn: null },
     name: null,
     fit: { class: null, pitchClearanceMm: 0.05, crestReliefMm: 0.08, engagementMm: 20, tipFlatMm: null, readyMm: null },
     gears: { lathe: null, train: null },

@@ -32,9 +32,23 @@ export function readEntry(typed: EntryText, system: UnitSystem): Outcome<Entry> 
     case 'minorDiameter':
     case 'pitchDiameter':
     case 'depth':
+    case 'crestFlat':
+    case 'rootFlat':
     case 'lead': {
-      const length = parseLength(text, { system, field: 'value', maxMm: 3000 });
+      const length = parseLength(text, {
+        system,
+        field: 'value',
+        maxMm: 3000,
+        allowZero: quantity === 'crestFlat' || quantity === 'rootFlat',
+      });
       return length.ok ? plainEntry(length.value.mm) : length;
+    }
+    case 'overWires': {
+      const over = parseLength(text, { system, field: 'value', maxMm: 3000 });
+      if (!over.ok) return over;
+      const wire = parseLength(spanText, { system, field: 'span', maxMm: 60 });
+      if (!wire.ok) return wire;
+      return good({ value: over.value.mm, span: { text: spanText.trim(), mm: wire.value.mm }, leaf: null });
     }
     case 'crestCount': {
       const count = readNumber(text, 'value');
@@ -99,8 +113,11 @@ export const READING_ORDER: readonly Quantity[] = [
   'minorDiameter',
   'depth',
   'pitchDiameter',
+  'overWires',
   'leadingFlank',
   'trailingFlank',
+  'crestFlat',
+  'rootFlat',
   'lead',
   'starts',
   'taper',
@@ -132,6 +149,9 @@ export const QUANTITY_NAMES: Readonly<
   flankAngle: { external: 'Included angle', internal: 'Included angle', hint: '55' },
   leadingFlank: { external: 'Leading flank', internal: 'Leading flank', hint: 'from square to the axis' },
   trailingFlank: { external: 'Trailing flank', internal: 'Trailing flank', hint: 'from square to the axis' },
+  overWires: { external: 'Over three wires', internal: 'Over three wires', hint: '32.45; give the wire beside it' },
+  crestFlat: { external: 'Flat on the crest', internal: 'Flat on the crest', hint: '0 when round' },
+  rootFlat: { external: 'Flat at the root', internal: 'Flat at the root', hint: '0 when round' },
   depth: { external: 'Depth of thread', internal: 'Depth of thread', hint: '2.3 mm' },
   lead: { external: 'Lead', internal: 'Lead', hint: 'advance in one turn' },
   taper: { external: 'Taper', internal: 'Taper', hint: '1 in 16, or 0' },

@@ -5,7 +5,12 @@ import type { Job, Reading } from './schema.ts';
 export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn === 'nut' ? 'internal' : 'external');
 
 /** A stored reading as evidence for naming. */
-export function evidenceOf(r: Reading): Evidence {
+export function evidenceOf(r: Reading, part: 'external' | 'internal'): Evidence {
+  const own = plainEvidence(r);
+  return r.member === 'mate' ? { ...own, member: part === 'external' ? 'internal' : 'external' } : own;
+}
+
+function plainEvidence(r: Reading): Evidence {
   const sigma = r.uncertainty;
   switch (r.quantity) {
     case 'majorDiameter':
@@ -16,6 +21,21 @@ export function evidenceOf(r: Reading): Evidence {
         valueMm: r.value,
         wear: r.wear,
         ...(sigma === null ? {} : { uncertaintyMm: sigma }),
+      };
+    case 'overWires':
+      return {
+        quantity: 'overWires',
+        valueMm: r.value,
+        wireMm: r.span?.mm ?? 1,
+        wear: r.wear,
+        ...(sigma === null ? {} : { uncertaintyMm: sigma }),
+      };
+    case 'crestFlat':
+    case 'rootFlat':
+      return {
+        quantity: r.quantity,
+        valueMm: r.value,
+        ...(sigma === null ? {} : { uncertaintyMm: Math.max(sigma, 0.05) }),
       };
     case 'depth':
       return { quantity: 'depth', valueMm: r.value, wear: r.wear, ...(sigma === null ? {} : { uncertaintyMm: sigma }) };
@@ -41,7 +61,7 @@ export function evidenceOf(r: Reading): Evidence {
   }
 }
 
-export const evidenceOfJob = (job: Job): Evidence[] => job.readings.map(evidenceOf);
+export const evidenceOfJob = (job: Job): Evidence[] => job.readings.map((r) => evidenceOf(r, partOf(job)));
 
 const PITCH_QUANTITIES: readonly Reading['quantity'][] = ['crestCount', 'pitchLeaf', 'lead', 'starts'];
 /** True when some reading says anything about the pitch: without one nothing can be named. */

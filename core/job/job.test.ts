@@ -30,7 +30,9 @@ function workedJob(): Job {
     leaf: null,
     instrument: null,
     uncertainty: null,
+    member: 'part',
     place: '',
+    positionMm: null,
     wear: 'unknown',
     at: at.toISOString(),
   });

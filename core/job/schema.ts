@@ -51,12 +51,15 @@ export const ReadingSchema = object({
     'majorDiameter',
     'minorDiameter',
     'pitchDiameter',
+    'overWires',
     'crestCount',
     'pitchLeaf',
     'flankAngle',
     'leadingFlank',
     'trailingFlank',
     'depth',
+    'crestFlat',
+    'rootFlat',
     'lead',
     'taper',
     'starts',
@@ -65,14 +68,18 @@ export const ReadingSchema = object({
   text: text(80),
   /** mm, degrees, ratio or count, by quantity. For a leaf its pitch in mm. */
   value: finite,
-  /** Crest count: the span, as typed and in mm. Leaf: the length over which it was held. */
+  /** Crest count: the span, as typed and in mm. Leaf: the length over which it was held. Over wires: the wire. */
   span: Type.Union([Type.Null(), object({ text: text(80), mm: positive })]),
   leaf: Type.Union([Type.Null(), oneOf('fits', 'nearly', 'no')]),
   /** Instrument's id in the shop, or null when not said. */
   instrument: Type.Union([Type.Null(), id]),
   /** One standard deviation in the value's unit, taken from the instrument when the reading was made. */
   uncertainty: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 1000 })]),
+  /** The part itself, or its mate. */
+  member: oneOf('part', 'mate'),
   place: text(120),
+  /** Along the axis from the end of the thread, mm; null when not pointed at. */
+  positionMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 100_000 })]),
   wear: oneOf('worn', 'unworn', 'unknown'),
   at: time,
 });
@@ -114,6 +121,18 @@ export const JobSchema = Type.Object(
       hazards: Type.Array(text(40), { maxItems: 12 }),
     }),
     readings: Type.Array(ReadingSchema, { maxItems: 500 }),
+    wearMap: object({
+      /** Length of the thread on the part, mm; null when not measured. */
+      lengthMm: Type.Union([Type.Null(), positive]),
+      /** Stretch taken as unworn, mm from the end; null: as proposed. */
+      unworn: Type.Union([
+        Type.Null(),
+        object({
+          fromMm: Type.Number({ minimum: 0, maximum: 100_000 }),
+          toMm: Type.Number({ minimum: 0, maximum: 100_000 }),
+        }),
+      ]),
+    }),
     name: Type.Union([Type.Null(), Decision]),
     fit: object({
       /** Tolerance class to make it to; null: to the clearance and relief below. */

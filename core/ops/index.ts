@@ -1,4 +1,5 @@
 import { dialOp, trainsOp } from './gears.ts';
+import { identifyOp } from './identify.ts';
 import { limitsOp, outlineOp } from './limits.ts';
 import type { Op } from './op.ts';
 import { passesOp } from './passes.ts';
@@ -6,5 +7,5 @@ import { threadOp } from './thread.ts';
 import { wiresOp } from './wires.ts';
 
 /** Everything the headless door offers. */
-export const OPS: readonly Op[] = [threadOp, wiresOp, trainsOp, dialOp, passesOp, limitsOp, outlineOp];
+export const OPS: readonly Op[] = [threadOp, wiresOp, trainsOp, dialOp, passesOp, limitsOp, outlineOp, identifyOp];
 export type { Op };

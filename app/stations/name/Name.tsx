@@ -6,6 +6,9 @@ import { parseDesignation } from '../../../core/standards/designation.ts';
 import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { pitchOf, threadFormOf, type ThreadSpec } from '../../../core/standards/thread.ts';
+import type { Reading } from '../../../core/job/schema.ts';
+import { CandidateOverlay, type ReadLine } from '../../drawing/CandidateOverlay.tsx';
+import { NextReading } from '../read/NextReading.tsx';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { specialOf, useJobView } from '../../shell/jobContext.tsx';
@@ -16,14 +19,20 @@ import { TextField, TypedField } from '../../ui/fields.tsx';
 import { useKeys } from '../../ui/keys.ts';
 
 const SHOWN = 5;
+const WORTH_A_LOOK = 0.004;
 
 export function Name() {
   const { job, ranking, rankingPending, rankingFailed, top } = useJobView();
   const system = useSystem();
   const part = partOf(job);
   const evidence = useMemo(() => evidenceOfJob(job), [job]);
-  const list = useMemo(() => ranking?.candidates.slice(0, SHOWN) ?? [], [ranking]);
-  const best = list[0];
+  // the first two always, others while they are worth a look
+  const list = useMemo(
+    () => ranking?.candidates.filter((c, i) => i < 2 || c.probability >= WORTH_A_LOOK).slice(0, SHOWN) ?? [],
+    [ranking],
+  );
+  const special = ranking && ranking.special.majorMm > 0 ? specialOf(ranking) : null;
+  const specialLeads = ranking !== null && ranking.special.probability > (list[0]?.probability ?? 0);
   const keys = useMemo(
     () => Object.fromEntries(list.map((c, i) => [String(i + 1), () => acceptName(c.thread, c.probability, i > 0, '')])),
     [list],
@@ -35,7 +44,21 @@ export function Name() {
       {rankingFailed !== null && (
         <Note tone="wrong">The weighing failed: {rankingFailed}. Change a reading to try again.</Note>
       )}
-      {(accepted ?? top) && (
+      {list.length > 0 && (
+        <Panel title="The likeliest over what was read">
+          <CandidateOverlay
+            threads={(ranking && top && list[0]?.thread !== top
+              ? [top, ...list.map((c) => c.thread)]
+              : list.map((c) => c.thread)
+            )
+              .filter((t) => t.starts === 1 || t === top)
+              .slice(0, 2)}
+            side={part}
+            lines={extremes(job.readings.filter((r) => r.member === 'part'))}
+          />
+        </Panel>
+      )}
+      {list.length === 0 && (accepted ?? top) && (
         <ThreadDrawing thread={accepted ?? top} tentative={!accepted} side={part} readings={[]} system={system} />
       )}
       <Panel
@@ -47,6 +70,7 @@ export function Name() {
         }
       >
         <ol className="grid gap-3">
+          {special && specialLeads && <SpecialRow thread={special} leads />}
           {list.map((c, i) => {
             const why = reasonsFor(c.expectation, c.starts, evidence, part, system);
             const isIt = accepted?.designation === c.thread.designation;
@@ -74,7 +98,7 @@ export function Name() {
                     <span className="flex min-h-12 items-center font-semibold text-go">accepted</span>
                   ) : (
                     <Button
-                      tone={i === 0 ? 'main' : 'plain'}
+                      tone={i === 0 && !specialLeads ? 'main' : 'plain'}
                       onClick={() => acceptName(c.thread, c.probability, i > 0, '')}
                     >
                       Accept <span className="num text-sm opacity-80">{i + 1}</span>
@@ -84,31 +108,54 @@ export function Name() {
               </li>
             );
           })}
-          {ranking && (
-            <li className="flex flex-wrap items-center justify-between gap-3 rounded-md border border-dashed border-ink2 p-3">
-              <div>
-                <span className="num text-xl font-semibold">Special: {specialOf(ranking).designation}</span>{' '}
-                <span>{percentText(ranking.special.probability)}</span>
-                <p className="text-sm text-ink2">
-                  In no table.{' '}
-                  {ranking.special.nominal
-                    ? 'Round sizes in a usual form: a maker\u2019s own combination.'
-                    : 'The sizes to copy are those measured.'}
-                </p>
-              </div>
-              <Button
-                tone={best && best.probability < ranking.special.probability ? 'main' : 'plain'}
-                onClick={() => acceptName(specialOf(ranking), ranking.special.probability, false, '')}
-              >
-                Accept as special
-              </Button>
-            </li>
-          )}
+          {special && !specialLeads && <SpecialRow thread={special} leads={false} />}
         </ol>
         {job.readings.length === 0 && <p className="text-ink2">Take a diameter and a pitch in Read first.</p>}
       </Panel>
+      <NextReading />
       <Overrule />
     </StationFrame>
+  );
+}
+
+/** The largest and the smallest outside diameter and the root: more lines would only cover each other. */
+function extremes(readings: readonly Reading[]): ReadLine[] {
+  const of = (q: Reading['quantity']): Reading[] =>
+    readings.filter((r) => r.quantity === q).sort((x, y) => y.value - x.value);
+  const majors = of('majorDiameter');
+  const picked = [majors[0], majors.length > 1 ? majors.at(-1) : undefined, of('minorDiameter')[0]];
+  return picked.flatMap((r) =>
+    r ? [{ label: `${r.text}${r.wear === 'unknown' ? '' : ` ${r.wear}`}`, diameterMm: r.value }] : [],
+  );
+}
+
+function SpecialRow({ thread, leads }: { readonly thread: ThreadSpec; readonly leads: boolean }) {
+  const { job, ranking } = useJobView();
+  if (!ranking) return null;
+  const { special } = ranking;
+  const accepted = job.name?.thread.designation === thread.designation;
+  return (
+    <li
+      className={`flex flex-wrap items-center justify-between gap-3 rounded-md border border-dashed p-3 ${accepted ? 'border-go bg-gosoft' : 'border-ink2'}`}
+    >
+      <div>
+        <span className="num text-xl font-semibold">{thread.designation}</span>{' '}
+        <span>special, {percentText(special.probability)}</span>
+        <p className="text-sm text-ink2">
+          In no table.{' '}
+          {special.nominal
+            ? 'Round sizes in a usual form: a maker\u2019s own combination.'
+            : 'The sizes to copy are those measured, each as sure as its reading; what was not read is not known.'}
+        </p>
+      </div>
+      {accepted ? (
+        <span className="flex min-h-12 items-center font-semibold text-go">accepted</span>
+      ) : (
+        <Button tone={leads ? 'main' : 'plain'} onClick={() => acceptName(thread, special.probability, false, '')}>
+          Accept as special
+        </Button>
+      )}
+    </li>
   );
 }
 

@@ -1,0 +1,267 @@
+import { useId, useMemo, useState } from 'react';
+import type { Quantity } from '../../../core/evidence/evidence.ts';
+import { nextQuantity, QUANTITY_NAMES, readEntry, READING_ORDER } from '../../../core/job/entry.ts';
+import { slipIn } from '../../../core/job/known.ts';
+import type { Reading } from '../../../core/job/schema.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import type { Problem } from '../../../core/quantity/outcome.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { Button, Choice, Note } from '../../ui/controls.tsx';
+import { inputClass, Problems } from '../../ui/fields.tsx';
+import { ANGLES, LENGTHS, WORN } from './kinds.ts';
+
+interface EntryProps {
+  readonly quantity: Quantity;
+  readonly side: 'external' | 'internal';
+  readonly inputRef: React.RefObject<HTMLInputElement | null>;
+  readonly onArm: (q: Quantity) => void;
+  /** Place pointed at along the part, mm; null when none is. */
+  readonly positionMm: number | null;
+}
+
+const SPAN: Partial<Record<Quantity, { readonly label: string; readonly placeholder: string }>> = {
+  crestCount: { label: 'in a length of', placeholder: '1 in' },
+  pitchLeaf: { label: 'leaf is long', placeholder: '10 mm' },
+  overWires: { label: 'wires of', placeholder: '2.05' },
+};
+
+/** Where a reading is typed: armed for one quantity, Enter takes it and arms the next. */
+export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: EntryProps) {
+  const { job } = useJobView();
+  const shop = useShop();
+  const system = useSystem();
+  const id = useId();
+  const suits = useMemo(
+    () =>
+      shop.instruments.filter(
+        (i) =>
+          i.measures ===
+          (LENGTHS.includes(quantity)
+            ? 'length'
+            : ANGLES.includes(quantity)
+              ? 'angle'
+              : quantity === 'taper'
+                ? 'taper'
+                : 'none'),
+      ),
+    [shop.instruments, quantity],
+  );
+  const lastUsed = job.readings.findLast((r) => suits.some((i) => i.id === r.instrument))?.instrument ?? null;
+  const [text, setText] = useState('');
+  const [span, setSpan] = useState('');
+  const [leaf, setLeaf] = useState<'fits' | 'nearly' | 'no'>('fits');
+  const [wear, setWear] = useState<Reading['wear']>('unknown');
+  const [member, setMember] = useState<Reading['member']>('part');
+  const [place, setPlace] = useState('');
+  const [instrument, setInstrument] = useState<string | null>(lastUsed ?? suits[0]?.id ?? null);
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const names = QUANTITY_NAMES[quantity];
+  const entry = useMemo(
+    () => (text.trim() === '' ? null : readEntry({ quantity, text, spanText: span, leaf }, system)),
+    [quantity, text, span, leaf, system],
+  );
+  const slip = useMemo(
+    () =>
+      entry?.ok && member === 'part' ? slipIn(job, quantity, entry.value.value, entry.value.span?.mm ?? null) : null,
+    [entry, job, quantity, member],
+  );
+
+  const take = (asMeant: boolean): void => {
+    const read = entry ?? readEntry({ quantity, text, spanText: span, leaf }, system);
+    if (!read.ok) {
+      setProblem(read.problem);
+      return;
+    }
+    const used = suits.find((i) => i.id === instrument) ?? null;
+    const meant = asMeant && slip?.instead != null ? slip.instead : null;
+    const value = meant ?? read.value.value;
+    editJob(`take ${names[side].toLowerCase()} ${text.trim()}`, (d) => {
+      d.readings.push({
+        id: crypto.randomUUID().slice(0, 8),
+        quantity,
+        text: meant === null ? text.trim() : `${text.trim()} (meant ${Number(meant.toFixed(3))})`,
+        value,
+        span: read.value.span,
+        leaf: read.value.leaf,
+        instrument: used?.id ?? null,
+        uncertainty: used?.uncertainty ?? null,
+        member,
+        place: place.trim(),
+        positionMm: WORN.includes(quantity) ? positionMm : null,
+        wear,
+        at: new Date().toISOString(),
+      });
+    });
+    setText('');
+    setProblem(null);
+    // a series along the part stays on its quantity
+    onArm(
+      positionMm !== null && WORN.includes(quantity)
+        ? quantity
+        : nextQuantity(quantity, new Set([...job.readings.map((r) => r.quantity), quantity])),
+    );
+  };
+
+  const spanField = SPAN[quantity];
+  return (
+    <form
+      className="rounded-lg border border-line bg-panel p-4"
+      aria-label={`Reading: ${names[side]}`}
+      onSubmit={(e) => {
+        e.preventDefault();
+        take(false);
+      }}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter' && e.altKey && slip?.instead != null) {
+          e.preventDefault();
+          take(true);
+        }
+      }}
+    >
+      <div className="mb-3 flex flex-wrap gap-1" role="group" aria-label="What is read">
+        {READING_ORDER.map((q, i) => (
+          <button
+            key={q}
+            type="button"
+            aria-pressed={q === quantity}
+            title={i < 9 ? `Alt ${i + 1}` : undefined}
+            onClick={() => onArm(q)}
+            className={`min-h-12 rounded-md px-2.5 text-sm ${q === quantity ? 'bg-blue font-semibold text-onblue' : 'text-ink2 hover:bg-inset'}`}
+          >
+            {QUANTITY_NAMES[q][side]}
+          </button>
+        ))}
+      </div>
+      <div className="flex flex-wrap items-end gap-3">
+        <div className="grid min-w-44 grow basis-52 gap-1">
+          <label htmlFor={`${id}-v`} className="text-sm text-ink2">
+            {names[side]} ({names.hint})
+          </label>
+          <input
+            id={`${id}-v`}
+            data-armed="reading"
+            ref={inputRef}
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value);
+              setProblem(null);
+            }}
+            className={`${inputClass} text-xl`}
+            autoComplete="off"
+            spellCheck={false}
+            aria-invalid={problem?.field === 'value'}
+            aria-describedby={`${id}-p`}
+          />
+        </div>
+        {spanField && (
+          <div className="grid w-36 gap-1">
+            <label htmlFor={`${id}-s`} className="text-sm text-ink2">
+              {spanField.label}
+            </label>
+            <input
+              id={`${id}-s`}
+              value={span}
+              placeholder={spanField.placeholder}
+              onChange={(e) => setSpan(e.target.value)}
+              className={inputClass}
+              autoComplete="off"
+              aria-invalid={problem?.field === 'span'}
+              aria-describedby={`${id}-p`}
+            />
+          </div>
+        )}
+        {quantity === 'pitchLeaf' && (
+          <Choice
+            label="The leaf"
+            value={leaf}
+            options={[
+              { value: 'fits', label: 'fits' },
+              { value: 'nearly', label: 'nearly' },
+              { value: 'no', label: 'does not' },
+            ]}
+            onChange={setLeaf}
+          />
+        )}
+        {WORN.includes(quantity) && (
+          <Choice
+            label="The metal there is"
+            value={wear}
+            options={[
+              { value: 'worn', label: 'worn' },
+              { value: 'unworn', label: 'unworn' },
+              { value: 'unknown', label: 'not known' },
+            ]}
+            onChange={setWear}
+          />
+        )}
+        {suits.length > 0 && (
+          <div className="grid gap-1">
+            <label htmlFor={`${id}-i`} className="text-sm text-ink2">
+              With
+            </label>
+            <select
+              id={`${id}-i`}
+              value={instrument ?? ''}
+              onChange={(e) => setInstrument(e.target.value || null)}
+              className="min-h-12 max-w-52 rounded-md border border-line bg-panel px-2"
+            >
+              {suits.map((i) => (
+                <option key={i.id} value={i.id}>
+                  {i.name}
+                </option>
+              ))}
+            </select>
+          </div>
+        )}
+        {WORN.includes(quantity) && (
+          <>
+            <div className="grid w-40 gap-1">
+              <label htmlFor={`${id}-w`} className="text-sm text-ink2">
+                Where on the part
+              </label>
+              <input
+                id={`${id}-w`}
+                value={place}
+                onChange={(e) => setPlace(e.target.value)}
+                placeholder="under the collar"
+                className={`${inputClass} font-sans text-base tracking-normal`}
+                autoComplete="off"
+              />
+            </div>
+            <Choice
+              label="Taken on"
+              value={member}
+              options={[
+                { value: 'part', label: side === 'external' ? 'the screw' : 'the nut' },
+                { value: 'mate', label: side === 'external' ? 'its nut' : 'its screw' },
+              ]}
+              onChange={setMember}
+            />
+          </>
+        )}
+        <Button tone="main" type="submit">
+          Take
+        </Button>
+      </div>
+      <div className="mt-2 grid gap-2" aria-live="polite">
+        <Problems id={`${id}-p`} problem={problem} />
+        {entry?.ok && LENGTHS.includes(quantity) && !problem && (
+          <span className="num text-sm text-ink2">
+            {lengthText(entry.value.value, 'mm', FINE)} &middot; {lengthText(entry.value.value, 'in', FINE)}
+          </span>
+        )}
+        {slip && (
+          <Note tone="caution">
+            {slip.message}{' '}
+            {slip.instead !== null && (
+              <Button onClick={() => take(true)} className="ml-2">
+                Take it so <span className="text-sm text-ink2">Alt Enter</span>
+              </Button>
+            )}
+          </Note>
+        )}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,71 @@
+import { useMemo } from 'react';
+import type { Quantity } from '../../../core/evidence/evidence.ts';
+import { nextReadings, type NextReading as Next } from '../../../core/identify/nextReading.ts';
+import { rivalsOf } from '../../../core/identify/specialRival.ts';
+import { QUANTITY_NAMES } from '../../../core/job/entry.ts';
+import { evidenceOfJob, partOf } from '../../../core/job/evidence.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import type { UnitSystem } from '../../../core/quantity/units.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { useShop, useSystem } from '../../store/store.ts';
+import { Button, Panel } from '../../ui/controls.tsx';
+
+/** Above this the doubt is small enough to stop reading. */
+const SETTLED = 0.97;
+
+/** The two or three readings that would clear up most of the doubt, with the numbers to expect. */
+export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void }) {
+  const { job, ranking } = useJobView();
+  const shop = useShop();
+  const system = useSystem();
+  const part = partOf(job);
+  const next = useMemo(
+    () =>
+      ranking ? nextReadings(rivalsOf(ranking), evidenceOfJob(job), part, shop.instruments, job.wearMap.lengthMm) : [],
+    [ranking, job, part, shop.instruments],
+  );
+  if (!ranking) return null;
+  const top = Math.max(ranking.candidates[0]?.probability ?? 0, ranking.special.probability);
+  return (
+    <Panel title="What to read next">
+      {next.length === 0 ? (
+        <p className="text-ink2">
+          {top > SETTLED
+            ? 'Nothing more is needed: one thread stands far ahead.'
+            : 'Nothing to hand tells the likeliest ones apart. A finer angle (comparator), a longer stretch to count, or the mate would.'}
+        </p>
+      ) : (
+        <ol className="grid gap-2">
+          {next.map((n) => (
+            <li
+              key={n.quantity}
+              className="flex flex-wrap items-center justify-between gap-2 border-t border-line pt-2"
+            >
+              <span className="min-w-0">
+                <strong>
+                  {QUANTITY_NAMES[n.quantity][part]}
+                  {n.spanMm !== null ? ` over ${lengthText(n.spanMm, system, { stepMm: 0.1, stepIn: 0.1 })}` : ''}
+                </strong>
+                : <span className="num">{shown(n, n.expect.A, system)}</span> if {n.separates[0]},{' '}
+                <span className="num">{shown(n, n.expect.B, system)}</span> if {n.separates[1]}
+                <span className="block text-sm text-ink2">
+                  seen by: {n.seenBy}; clears about {Math.round(n.clears * 100)} % of the doubt
+                </span>
+              </span>
+              {onArm && <Button onClick={() => onArm(n.quantity)}>Read it</Button>}
+            </li>
+          ))}
+        </ol>
+      )}
+    </Panel>
+  );
+}
+
+function shown(n: Next, value: number, system: UnitSystem): string {
+  if (n.quantity === 'crestCount') return value.toFixed(1);
+  if (n.quantity === 'starts') return String(value);
+  if (n.quantity === 'taper') return value === 0 ? 'none' : '1 in 16';
+  if (n.quantity === 'flankAngle' || n.quantity === 'leadingFlank' || n.quantity === 'trailingFlank')
+    return `${value}\u00b0`;
+  return lengthText(value, system, FINE);
+}

@@ -1,0 +1,85 @@
+import { describe, expect, test } from '@jest/globals';
+import { findSlip, type Known } from './mistakes.ts';
+import { wearProfile } from './wearMap.ts';
+
+const known: Known = { part: 'external', majorMm: 31.7, minorMm: null, pitchMm: 3.63, includedDeg: null };
+
+describe('slips are caught as they are typed', () => {
+  test.each([
+    ['inches typed as millimetres', 'majorDiameter', 1.247, 'inch-for-mm', 31.674],
+    ['millimetres typed as inches', 'majorDiameter', 31.6 * 25.4, 'mm-for-inch', 31.6],
+    ['a decimal place out', 'majorDiameter', 3.165, 'decimal', 31.65],
+    ['a radius', 'majorDiameter', 15.83, 'radius', 31.66],
+    ['root as a radius', 'minorDiameter', 13.6, 'radius', 27.2],
+  ] as const)('%s', (_, q, value, kind, instead) => {
+    const slip = findSlip(q, value, known);
+    expect(slip?.kind).toBe(kind);
+    expect(slip?.instead).toBeCloseTo(instead, 2);
+  });
+  test('a root larger than the crest', () => {
+    expect(findSlip('minorDiameter', 33, known)).toMatchObject({ kind: 'crossed', instead: null });
+  });
+  test('half the angle, alone and against one already read', () => {
+    expect(findSlip('flankAngle', 27.5, { ...known, includedDeg: 55 })).toMatchObject({
+      kind: 'half-angle',
+      instead: 55,
+    });
+    expect(findSlip('flankAngle', 23.75, known)).toMatchObject({ kind: 'half-angle', instead: 47.5 });
+    expect(findSlip('flankAngle', 29, known)).toBeNull();
+  });
+  test('both end crests counted', () => {
+    expect(findSlip('crestCount', 8, known, 25.4)).toMatchObject({ kind: 'both-ends', instead: 7 });
+  });
+  test('credible readings are left alone, and so is a first one', () => {
+    expect(findSlip('majorDiameter', 31.55, known)).toBeNull();
+    expect(findSlip('minorDiameter', 27.1, known)).toBeNull();
+    expect(findSlip('crestCount', 7, known, 25.4)).toBeNull();
+    expect(
+      findSlip('majorDiameter', 1.2, {
+        part: 'external',
+        majorMm: null,
+        minorMm: null,
+        pitchMm: null,
+        includedDeg: null,
+      }),
+    ).toBeNull();
+  });
+});
+
+describe('wear map', () => {
+  const spots = [
+    [10, 37.9],
+    [60, 37.88],
+    [150, 37.66],
+    [260, 37.54],
+    [380, 37.74],
+  ].map(([positionMm = 0, diameterMm = 0]) => ({ positionMm, diameterMm }));
+  test('the unworn stretch is proposed, the travel used is seen', () => {
+    expect(wearProfile(spots, 'external', null)).toMatchObject({
+      unworn: { fromMm: 10, toMm: 60 },
+      referenceMm: 37.89,
+      used: { fromMm: 150, toMm: 380 },
+      worstMm: expect.closeTo(0.35, 6) as unknown,
+    });
+  });
+  test('a stretch chosen by hand is taken', () => {
+    expect(wearProfile(spots, 'external', { fromMm: 380, toMm: 400 })).toMatchObject({
+      referenceMm: 37.74,
+      used: { fromMm: 150, toMm: 260 },
+    });
+  });
+  test('a nut wears the other way', () => {
+    const nut = wearProfile(
+      [
+        { positionMm: 0, diameterMm: 26.2 },
+        { positionMm: 20, diameterMm: 26.6 },
+      ],
+      'internal',
+      null,
+    );
+    expect(nut).toMatchObject({ unworn: { fromMm: 0, toMm: 0 }, used: { fromMm: 20, toMm: 20 } });
+  });
+  test('one spot is no map', () => {
+    expect(wearProfile(spots.slice(0, 1), 'external', null)).toBeNull();
+  });
+});

@@ -1,0 +1,126 @@
+import type { Part, Quantity } from './evidence.ts';
+
+/** What the other readings say about the part so far; null where nothing has been read. Lengths mm. */
+export interface Known {
+  readonly part: Part;
+  readonly majorMm: number | null;
+  readonly minorMm: number | null;
+  readonly pitchMm: number | null;
+  readonly includedDeg: number | null;
+}
+
+/** A likely slip in what was just typed, with what it would be if meant otherwise. */
+export interface Slip {
+  readonly kind: 'inch-for-mm' | 'mm-for-inch' | 'decimal' | 'radius' | 'crossed' | 'half-angle' | 'both-ends';
+  /** One sentence: why it looks wrong and what it would be. */
+  readonly message: string;
+  /** The value to take instead, in the reading's own unit; null when there is none to offer. */
+  readonly instead: number | null;
+}
+
+/** Ratios that turn a reading into a credible one, most likely slip first. */
+const LENGTH_SLIPS: readonly { readonly kind: Slip['kind']; readonly factor: number; readonly words: string }[] = [
+  { kind: 'inch-for-mm', factor: 25.4, words: 'inches' },
+  { kind: 'mm-for-inch', factor: 1 / 25.4, words: 'millimetres' },
+  { kind: 'radius', factor: 2, words: 'a radius' },
+  { kind: 'decimal', factor: 10, words: 'a decimal place out' },
+  { kind: 'decimal', factor: 0.1, words: 'a decimal place out' },
+];
+
+/** Two diameters of one crest agree within wear and tolerance: a tenth of the pitch and two per cent. */
+const agrees = (a: number, b: number, pitchMm: number | null): boolean =>
+  Math.abs(a - b) <= 0.03 * b + 0.25 * (pitchMm ?? 1);
+const text = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
+
+/**
+ * Looks for a slip in one new reading against the other evidence. Null when it is credible, or when nothing is known to
+ * judge it by. Diameters: unit, decimal place, radius for diameter, root larger than crest. Angles: the half given for the
+ * whole. Crest counts: both end crests included.
+ */
+export function findSlip(quantity: Quantity, value: number, known: Known, spanMm: number | null = null): Slip | null {
+  switch (quantity) {
+    case 'majorDiameter':
+      return diameterSlip(
+        value,
+        known.majorMm ??
+          (known.minorMm === null || known.pitchMm === null ? null : known.minorMm + 1.15 * known.pitchMm),
+        known.pitchMm,
+      );
+    case 'minorDiameter': {
+      const expected =
+        known.majorMm === null || known.pitchMm === null ? known.minorMm : known.majorMm - 1.15 * known.pitchMm;
+      const slip = diameterSlip(value, expected, known.pitchMm);
+      if (slip) return slip;
+      if (known.majorMm !== null && value >= known.majorMm) {
+        return {
+          kind: 'crossed',
+          message: `The ${known.part === 'external' ? 'root' : 'bore'} cannot be larger than the crest of ${text(known.majorMm)}: were the two exchanged?`,
+          instead: null,
+        };
+      }
+      return null;
+    }
+    case 'pitchDiameter':
+      return diameterSlip(
+        value,
+        known.majorMm === null ? null : known.majorMm - 0.65 * (known.pitchMm ?? 0),
+        known.pitchMm,
+      );
+    case 'flankAngle':
+      return angleSlip(value, known.includedDeg);
+    case 'crestCount':
+      return spanMm === null || known.pitchMm === null ? null : countSlip(value, spanMm, known.pitchMm);
+    default:
+      return null;
+  }
+}
+
+function diameterSlip(value: number, expected: number | null, pitchMm: number | null): Slip | null {
+  if (expected === null || agrees(value, expected, pitchMm)) return null;
+  for (const { kind, factor, words } of LENGTH_SLIPS) {
+    if (agrees(value * factor, expected, pitchMm))
+      return {
+        kind,
+        message: `${text(value)} does not go with the ${text(expected)} already read. Taken as ${words} it would be ${text(value * factor)}.`,
+        instead: value * factor,
+      };
+  }
+  return null;
+}
+
+/** Included angles of forms that are met. */
+const FORM_ANGLES = [60, 55, 47.5, 30, 29, 33, 45, 50, 52, 53];
+const near = (a: number, b: number): boolean => Math.abs(a - b) <= 2.5;
+
+function angleSlip(value: number, known: number | null): Slip | null {
+  const doubled = value * 2;
+  if (known !== null && !near(value, known) && near(doubled, known))
+    return {
+      kind: 'half-angle',
+      message: `${value}\u00b0 is half of the ${known}\u00b0 already read. The included angle would be ${doubled}\u00b0.`,
+      instead: doubled,
+    };
+  if (
+    known === null &&
+    !FORM_ANGLES.some((a) => near(value, a)) &&
+    FORM_ANGLES.slice(0, 5).some((a) => Math.abs(doubled - a) <= 1.6)
+  )
+    return {
+      kind: 'half-angle',
+      message: `${value}\u00b0 is no included angle of a usual form. Was the half given? The whole would be ${doubled}\u00b0.`,
+      instead: doubled,
+    };
+  return null;
+}
+
+function countSlip(crests: number, spanMm: number, pitchMm: number): Slip | null {
+  const expected = spanMm / pitchMm;
+  if (Math.abs(crests - expected) < 0.6) return null;
+  if (Math.abs(crests - 1 - expected) < 0.35)
+    return {
+      kind: 'both-ends',
+      message: `${crests} crests would be a pitch of ${text(spanMm / crests)}, where ${text(pitchMm)} was read. The two half crests at the ends count as one: then it is ${crests - 1}.`,
+      instead: crests - 1,
+    };
+  return null;
+}

@@ -1,0 +1,226 @@
+import { DEFAULT_SIGMA, type Evidence, type Part, type Quantity } from '../evidence/evidence.ts';
+import type { Expectation } from './hypotheses.ts';
+
+/** What can be measured with, and how well: one standard deviation, mm or degrees. */
+export interface Tool {
+  readonly name: string;
+  readonly measures: 'length' | 'pitch' | 'angle' | 'taper';
+  readonly uncertainty: number;
+}
+
+export interface Rival {
+  readonly name: string;
+  readonly probability: number;
+  readonly expectation: Expectation;
+  readonly starts: number;
+}
+
+export interface NextReading {
+  readonly quantity: Quantity;
+  /** The two likeliest candidates that it tells apart. */
+  readonly separates: readonly [string, string];
+  /** What to expect under each of the two, in the reading's unit (crests, mm, degrees, ratio, count). */
+  readonly expect: { readonly A: number; readonly B: number };
+  /** Instrument that sees the difference. */
+  readonly seenBy: string;
+  /** For a crest count, the length to count over, mm. */
+  readonly spanMm: number | null;
+  /** Expected share of the present doubt that it clears up, 0 to 1. */
+  readonly clears: number;
+}
+
+interface Option {
+  readonly quantity: Quantity;
+  readonly seenBy: string;
+  readonly spanMm: number | null;
+  readonly mean: (r: Rival) => number;
+  readonly sigma: (r: Rival) => number;
+}
+
+const SPANS_MM = [25.4, 50.8, 76.2, 101.6, 152.4];
+/** A reading is worth naming when it clears at least this share of the doubt. */
+const WORTH = 0.04;
+const MOST = 3;
+/** Rivals considered: below this the doubt is not about them. */
+const LEAST = 0.005;
+
+/** The tools every bench has, when none are listed. */
+export const USUAL_TOOLS: readonly Tool[] = [
+  { name: 'caliper', measures: 'length', uncertainty: 0.02 },
+  { name: 'rule', measures: 'length', uncertainty: 0.25 },
+  { name: 'angle template', measures: 'angle', uncertainty: 1 },
+  { name: 'taper over a length with the caliper', measures: 'taper', uncertainty: 0.004 },
+];
+
+/**
+ * Which reading to take next: for each that can still be taken, how much of the doubt between the rivals it would clear,
+ * measured by how little their expected distributions overlap (Bhattacharyya coefficient of two normals, weighted by the
+ * probabilities of each pair). The best two or three, with the numbers to expect under the two likeliest rivals they part.
+ */
+export function nextReadings(
+  rivals: readonly Rival[],
+  evidence: readonly Evidence[],
+  part: Part,
+  tools: readonly Tool[],
+  reachMm: number | null,
+): readonly NextReading[] {
+  const alive = rivals.filter((r) => r.probability >= LEAST);
+  let doubt = 0;
+  for (let i = 0; i < alive.length; i += 1)
+    for (let j = i + 1; j < alive.length; j += 1) doubt += (alive[i]?.probability ?? 0) * (alive[j]?.probability ?? 0);
+  if (doubt <= 0) return [];
+  const found: NextReading[] = [];
+  for (const option of optionsFor(alive, evidence, part, tools, reachMm)) {
+    let cleared = 0;
+    let parted: { pair: [Rival, Rival]; weight: number } | null = null;
+    for (let i = 0; i < alive.length; i += 1) {
+      for (let j = i + 1; j < alive.length; j += 1) {
+        const [a, b] = [alive[i], alive[j]];
+        if (!a || !b) continue;
+        const apart = 1 - overlap(option.mean(a), option.sigma(a), option.mean(b), option.sigma(b));
+        const weight = a.probability * b.probability * apart;
+        cleared += weight;
+        if (!parted || weight > parted.weight) parted = { pair: [a, b], weight };
+      }
+    }
+    if (!parted || cleared / doubt < WORTH) continue;
+    const [a, b] = parted.pair;
+    found.push({
+      quantity: option.quantity,
+      separates: [a.name, b.name],
+      expect: { A: round(option.mean(a)), B: round(option.mean(b)) },
+      seenBy: option.seenBy,
+      spanMm: option.spanMm,
+      clears: cleared / doubt,
+    });
+  }
+  // one offer a quantity: the easiest of those that clear nearly as much as the best
+  const byQuantity = new Map<Quantity, NextReading>();
+  for (const f of found) {
+    const held = byQuantity.get(f.quantity);
+    if (!held || f.clears > held.clears * 1.15) byQuantity.set(f.quantity, f);
+  }
+  return [...byQuantity.values()].sort((x, y) => y.clears - x.clears).slice(0, MOST);
+}
+
+const round = (x: number): number => Number(x.toFixed(4));
+
+/** Bhattacharyya coefficient of two normal distributions: 1 when alike, 0 when apart. */
+export function overlap(m1: number, s1: number, m2: number, s2: number): number {
+  const v = s1 * s1 + s2 * s2;
+  return Math.sqrt((2 * s1 * s2) / v) * Math.exp(-((m1 - m2) ** 2) / (4 * v));
+}
+
+function optionsFor(
+  rivals: readonly Rival[],
+  evidence: readonly Evidence[],
+  part: Part,
+  tools: readonly Tool[],
+  reachMm: number | null,
+): Option[] {
+  const out: Option[] = [];
+  const external = part === 'external';
+  const best = (measures: Tool['measures']): Tool | null =>
+    tools
+      .filter((t) => t.measures === measures)
+      .reduce<Tool | null>((a, b) => (a === null || b.uncertainty < a.uncertainty ? b : a), null);
+  const taken = (q: Quantity): Evidence[] => evidence.filter((e) => e.quantity === q);
+  const longest = taken('crestCount').reduce((m, e) => ('spanMm' in e ? Math.max(m, e.spanMm) : m), 0);
+  for (const spanMm of SPANS_MM) {
+    if (spanMm <= longest * 1.05 || (reachMm !== null && spanMm > reachMm)) continue;
+    out.push({
+      quantity: 'crestCount',
+      seenBy: tools.find((t) => /rule/i.test(t.name))?.name ?? 'rule',
+      spanMm,
+      mean: (r) => spanMm / r.expectation.pitchMm,
+      sigma: () => DEFAULT_SIGMA.crests,
+    });
+  }
+  const angle = best('angle');
+  const angleSeen = taken('flankAngle').reduce(
+    (m, e) => ('valueDeg' in e ? Math.min(m, e.uncertaintyDeg ?? DEFAULT_SIGMA.angleDeg) : m),
+    Infinity,
+  );
+  if (angle && angle.uncertainty < angleSeen * 0.9) {
+    out.push({
+      quantity: 'flankAngle',
+      seenBy: angle.name,
+      spanMm: null,
+      mean: (r) => r.expectation.leadingDeg + r.expectation.trailingDeg,
+      sigma: () => angle.uncertainty,
+    });
+  }
+  if (
+    angle &&
+    taken('leadingFlank').length === 0 &&
+    rivals.some((r) => r.expectation.leadingDeg !== r.expectation.trailingDeg)
+  ) {
+    out.push({
+      quantity: 'leadingFlank',
+      seenBy: angle.name,
+      spanMm: null,
+      mean: (r) => r.expectation.leadingDeg,
+      sigma: () => angle.uncertainty,
+    });
+  }
+  const length = best('length');
+  if (length) {
+    const tolerance = (r: Rival): number => 0.06 * Math.cbrt(r.expectation.pitchMm ** 2) + 0.01;
+    if (external && !taken('majorDiameter').some((e) => 'wear' in e && e.wear === 'unworn')) {
+      out.push({
+        quantity: 'majorDiameter',
+        seenBy: length.name,
+        spanMm: null,
+        mean: (r) => r.expectation.majorMm - 1.5 * tolerance(r),
+        sigma: (r) => Math.hypot(length.uncertainty, tolerance(r)),
+      });
+    }
+    if (!external && taken('minorDiameter').length === 0) {
+      out.push({
+        quantity: 'minorDiameter',
+        seenBy: length.name,
+        spanMm: null,
+        mean: (r) => r.expectation.minorInternalMm + 1.5 * tolerance(r),
+        sigma: (r) => Math.hypot(length.uncertainty, tolerance(r)),
+      });
+    }
+    if (external && taken('minorDiameter').length === 0) {
+      out.push({
+        quantity: 'minorDiameter',
+        seenBy: length.name,
+        spanMm: null,
+        mean: (r) => r.expectation.minorExternalMm,
+        sigma: (r) => Math.hypot(length.uncertainty, 0.08 * r.expectation.pitchMm + 0.03),
+      });
+    }
+    if (taken('depth').length === 0) {
+      out.push({
+        quantity: 'depth',
+        seenBy: length.name,
+        spanMm: null,
+        mean: (r) => (external ? r.expectation.depthExternalMm : r.expectation.depthInternalMm),
+        sigma: (r) => Math.hypot(0.05, 0.07 * r.expectation.pitchMm),
+      });
+    }
+    if (taken('lead').length === 0 && taken('starts').length === 0) {
+      out.push({
+        quantity: 'starts',
+        seenBy: 'counting at the end of the thread',
+        spanMm: null,
+        mean: (r) => r.starts,
+        sigma: () => 0.2,
+      });
+    }
+  }
+  const taper = best('taper');
+  if (taken('taper').length === 0) {
+    out.push({
+      quantity: 'taper',
+      seenBy: taper?.name ?? 'calipers at two places',
+      spanMm: null,
+      mean: (r) => r.expectation.taper,
+      sigma: () => taper?.uncertainty ?? DEFAULT_SIGMA.taper,
+    });
+  }
+  return out;
+}

@@ -1,0 +1,153 @@
+import { Type } from '@sinclair/typebox';
+import type { Evidence, Part } from '../evidence/evidence.ts';
+import { ORIGINS, USES } from '../identify/hypotheses.ts';
+import { nextReadings, USUAL_TOOLS } from '../identify/nextReading.ts';
+import { rank } from '../identify/rank.ts';
+import { reasonsFor } from '../identify/reasons.ts';
+import { rivalsOf } from '../identify/specialRival.ts';
+import { good } from '../quantity/outcome.ts';
+import { op } from './op.ts';
+
+const choice = <T extends string>(values: readonly T[]) => Type.Unsafe<T>({ type: 'string', enum: [...values] });
+const length = Type.Number({ exclusiveMinimum: 0, maximum: 3000 });
+const sigma = Type.Optional(Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 100 })]));
+const wear = Type.Optional(choice(['worn', 'unworn', 'unknown'] as const));
+const member = Type.Optional(choice(['external', 'internal'] as const));
+const piece = <Q extends string>(quantity: readonly Q[], rest: Parameters<typeof Type.Object>[0]) =>
+  Type.Object({ quantity: choice(quantity), member, ...rest }, { additionalProperties: false });
+
+const EvidenceSchema = Type.Union([
+  piece(['majorDiameter', 'minorDiameter', 'pitchDiameter', 'depth'], { valueMm: length, uncertaintyMm: sigma, wear }),
+  piece(['overWires'], { valueMm: length, wireMm: length, uncertaintyMm: sigma, wear }),
+  piece(['crestCount'], {
+    crests: Type.Number({ minimum: 0.5, maximum: 5000 }),
+    spanMm: length,
+    spanUncertaintyMm: sigma,
+  }),
+  piece(['pitchLeaf'], {
+    pitchMm: length,
+    overMm: Type.Optional(length),
+    fit: choice(['fits', 'nearly', 'no'] as const),
+  }),
+  piece(['flankAngle', 'leadingFlank', 'trailingFlank'], {
+    valueDeg: Type.Number({ minimum: 0, maximum: 120 }),
+    uncertaintyDeg: sigma,
+  }),
+  piece(['crestFlat', 'rootFlat'], { valueMm: Type.Number({ minimum: 0, maximum: 100 }), uncertaintyMm: sigma }),
+  piece(['lead'], { valueMm: length, uncertaintyMm: sigma }),
+  piece(['taper'], { ratio: Type.Number({ minimum: -1, maximum: 1 }), uncertainty: sigma }),
+  piece(['starts'], { count: Type.Integer({ minimum: 1, maximum: 12 }) }),
+]);
+
+const micro = (x: number): number => Number(x.toFixed(6));
+
+export const identifyOp = op({
+  name: 'identify',
+  about: 'Which thread the evidence speaks for, and what to read next',
+  request: Type.Object(
+    {
+      part: choice(['external', 'internal'] as const),
+      evidence: Type.Array(EvidenceSchema, { maxItems: 200 }),
+      context: Type.Optional(
+        Type.Union([
+          Type.Null(),
+          Type.Object(
+            {
+              origin: Type.Optional(Type.Union([Type.Null(), choice(ORIGINS)])),
+              use: Type.Optional(Type.Union([Type.Null(), choice(USES)])),
+            },
+            { additionalProperties: false },
+          ),
+        ]),
+      ),
+      most: Type.Optional(Type.Integer({ minimum: 1, maximum: 100_000 })),
+      maxStarts: Type.Optional(Type.Integer({ minimum: 1, maximum: 12 })),
+    },
+    { additionalProperties: false },
+  ),
+  reply: Type.Object({
+    ranking: Type.Array(
+      Type.Object({
+        designation: Type.String(),
+        family: Type.String(),
+        majorMm: Type.Number(),
+        pitchMm: Type.Number(),
+        starts: Type.Integer(),
+        probability: Type.Number(),
+        for: Type.Array(Type.String()),
+        against: Type.Array(Type.String()),
+      }),
+    ),
+    special: Type.Object({
+      probability: Type.Number(),
+      majorMm: Type.Number(),
+      pitchMm: Type.Number(),
+      includedAngleDeg: Type.Number(),
+      starts: Type.Integer(),
+    }),
+    next: Type.Array(
+      Type.Object({
+        quantity: Type.String(),
+        separates: Type.Array(Type.String()),
+        expect: Type.Object({ A: Type.Number(), B: Type.Number() }),
+        seenBy: Type.String(),
+        spanMm: Type.Union([Type.Null(), Type.Number()]),
+      }),
+    ),
+  }),
+  run: (q) => {
+    const part: Part = q.part;
+    // null uncertainties mean "the usual one"
+    const evidence = q.evidence.map(
+      (e) => Object.fromEntries(Object.entries(e as object).filter(([, v]) => v !== null)) as unknown as Evidence,
+    );
+    const context = {
+      origin: q.context?.origin ?? null,
+      use: q.context?.use ?? null,
+    };
+    const most = q.most ?? 5;
+    const ranking = rank({
+      part,
+      evidence,
+      context,
+      most: Math.max(most, 12),
+      ...(q.maxStarts === undefined ? {} : { maxStarts: q.maxStarts }),
+    });
+    const { special } = ranking;
+    return good({
+      ranking: ranking.candidates.slice(0, most).map((c) => {
+        const why = reasonsFor(c.expectation, c.starts, evidence, part, 'mm');
+        return {
+          designation: c.thread.designation,
+          family: c.thread.family,
+          majorMm: micro(c.thread.majorMm),
+          pitchMm: micro(c.expectation.pitchMm),
+          starts: c.starts,
+          probability: c.probability,
+          for: [...why.for],
+          against: [...why.against],
+        };
+      }),
+      special: {
+        probability: special.probability,
+        majorMm: micro(special.majorMm),
+        pitchMm: micro(special.pitchMm),
+        includedAngleDeg: micro(special.leadingDeg + special.trailingDeg),
+        starts: special.starts,
+      },
+      next: nextReadings(
+        rivalsOf({ ...ranking, candidates: ranking.candidates.slice(0, 12) }),
+        evidence,
+        part,
+        USUAL_TOOLS,
+        null,
+      ).map((n) => ({
+        quantity: n.quantity,
+        separates: [...n.separates],
+        expect: n.expect,
+        seenBy: n.seenBy,
+        spanMm: n.spanMm,
+      })),
+    });
+  },
+});

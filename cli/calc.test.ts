@@ -32,6 +32,22 @@ const GOOD: Record<string, unknown> = {
     most: 20,
   },
   dial: { leadscrewMm: '127/40', leadMm: '127/65', dialTeeth: 16, marks: 8 },
+  audit: { leadscrewMm: '127/40', drivers: [40], driven: [35], gearbox: '1', fixedRatio: '1' },
+  diagnose: {
+    leadscrewMm: '127/40',
+    fixedRatio: '1',
+    gears: [24, 48, 50, 60, 63],
+    levers: { cone: { 1: '1', 2: '8/9' }, range: { A: '2', B: '1' } },
+    planned: { drivers: [24], driven: [48], levers: { cone: '2', range: 'B' } },
+    measuredPitchMm: 2.82,
+    uncertaintyMm: 0.02,
+  },
+  chart: {
+    leadscrewMm: '127/40',
+    fixedRatio: '1',
+    rows: [{ levers: { cone: '1', range: 'A' }, drivers: [24], driven: [48], leadMm: '127/40' }],
+    ask: [{ levers: { cone: '1', range: 'A' }, drivers: [48], driven: [48] }],
+  },
   identify: {
     part: 'external',
     evidence: [

@@ -1,10 +1,51 @@
 import { Type } from '@sinclair/typebox';
+import { auditTrain } from '../gearing/audit.ts';
+import { readChart } from '../gearing/chart.ts';
+import { explainScratch } from '../gearing/diagnose.ts';
+import { mountTrain, type Arm } from '../gearing/mount.ts';
 import { dialRule } from '../gearing/dial.ts';
 import { findTrains } from '../gearing/search.ts';
 import { Exact, Teeth } from '../lathe/schema.ts';
 import { bad, good } from '../quantity/outcome.ts';
-import { exact, numberOf } from '../quantity/rational.ts';
+import { exact, numberOf, textOf } from '../quantity/rational.ts';
 import { op } from './op.ts';
+
+const positive = Type.Number({ exclusiveMinimum: 0, maximum: 10_000 });
+const ArmSchema = Type.Object(
+  {
+    centresMm: positive,
+    moduleMm: Type.Number({ minimum: 0.2, maximum: 10 }),
+    slots: Type.Array(
+      Type.Object(
+        {
+          angleDeg: Type.Optional(Type.Number({ minimum: -180, maximum: 180 })),
+          fromMm: Type.Number({ minimum: 0, maximum: 10_000 }),
+          toMm: positive,
+        },
+        { additionalProperties: false },
+      ),
+      { minItems: 1, maxItems: 8 },
+    ),
+    swing: Type.Optional(
+      Type.Object({ fromDeg: Type.Number(), toDeg: Type.Number() }, { additionalProperties: false }),
+    ),
+    bossRadiusMm: Type.Optional(Type.Number({ minimum: 0, maximum: 200 })),
+    coverRadiusMm: Type.Optional(positive),
+    backlashMm: Type.Optional(Type.Number({ minimum: 0, maximum: 2 })),
+  },
+  {
+    additionalProperties: false,
+    description:
+      'First driver at the origin; the arm swings about the leadscrew or gearbox input, centresMm away. Slot radii from the pivot.',
+  },
+);
+
+/** Gears left in the drawer when a train is on. */
+function left(gears: readonly number[], used: readonly number[]): number[] {
+  const rest = [...gears];
+  for (const t of used) rest.splice(rest.indexOf(t), 1);
+  return rest;
+}
 
 export const trainsOp = op({
   name: 'trains',
@@ -18,6 +59,7 @@ export const trainsOp = op({
       gearbox: Type.Optional(Type.Array(Exact, { minItems: 1, maxItems: 400 })),
       maxPairs: Type.Optional(Type.Unsafe<1 | 2 | 3>({ type: 'integer', enum: [1, 2, 3] })),
       most: Type.Optional(Type.Integer({ minimum: 1, maximum: 1000 })),
+      arm: Type.Optional(Type.Union([Type.Null(), ArmSchema])),
     },
     { additionalProperties: false },
   ),
@@ -29,6 +71,7 @@ export const trainsOp = op({
         gearbox: Type.String(),
         leadMm: Type.String(),
         errorPpm: Type.Number(),
+        mount: Type.Optional(Type.Object({ fits: Type.Union([Type.Boolean(), Type.Null()]), reason: Type.String() })),
       }),
     ),
     complete: Type.Boolean(),
@@ -43,7 +86,19 @@ export const trainsOp = op({
       maxPairs: q.maxPairs ?? 2,
       most: q.most ?? 20,
     });
-    return good({ trains: trains.map((t) => ({ ...t, drivers: [...t.drivers], driven: [...t.driven] })), complete });
+    return good({
+      trains: trains.map((t) => {
+        const plain = { ...t, drivers: [...t.drivers], driven: [...t.driven] };
+        if (!q.arm) return { ...plain, mount: { fits: null, reason: 'not checked: no arm given' } };
+        const m = mountTrain(t.drivers, t.driven, left(q.gears, [...t.drivers, ...t.driven]), q.arm as Arm);
+        return {
+          ...plain,
+          ...(m.fits ? { drivers: [...m.drivers], driven: [...m.driven] } : {}),
+          mount: { fits: m.fits, reason: m.reason },
+        };
+      }),
+      complete,
+    });
   },
 });
 
@@ -66,5 +121,138 @@ export const dialOp = op({
       return bad('leadscrewMm', 'A leadscrew pitch above 100 mm is out of reach.', '127/40 for 8 tpi');
     const rule = dialRule({ leadscrew, lead: exact(q.leadMm), dialTeeth: q.dialTeeth, marks: q.marks });
     return good({ ...rule, safeMarks: [...rule.safeMarks] });
+  },
+});
+
+const teethList = Type.Array(Teeth, { minItems: 1, maxItems: 3 });
+const setting = Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLength: 40 }));
+
+/** Drivers and driven come in pairs. */
+const unpaired = (drivers: readonly number[], driven: readonly number[], field: string) =>
+  drivers.length === driven.length
+    ? null
+    : bad(
+        field,
+        `${drivers.length} drivers and ${driven.length} driven gears are not pairs.`,
+        'as many driven as drivers',
+      );
+
+export const auditOp = op({
+  name: 'audit',
+  about: 'What a gear train cuts, and the turns that prove it',
+  request: Type.Object(
+    {
+      leadscrewMm: Exact,
+      drivers: teethList,
+      driven: teethList,
+      gearbox: Type.Optional(Exact),
+      fixedRatio: Type.Optional(Exact),
+    },
+    { additionalProperties: false },
+  ),
+  reply: Type.Object({
+    leadMm: Type.String(),
+    tpi: Type.String(),
+    turns: Type.Object({ spindle: Type.Integer(), leadscrew: Type.Integer() }),
+  }),
+  run: (q) =>
+    unpaired(q.drivers, q.driven, 'driven') ??
+    good(auditTrain(exact(q.leadscrewMm), exact(q.fixedRatio ?? '1'), q.drivers, q.driven, q.gearbox ?? '1')),
+});
+
+export const diagnoseOp = op({
+  name: 'diagnose',
+  about: 'Which single mistake explains a scratch pass of the wrong pitch',
+  request: Type.Object(
+    {
+      leadscrewMm: Exact,
+      fixedRatio: Type.Optional(Exact),
+      gears: Type.Array(Teeth, { maxItems: 200 }),
+      levers: Type.Optional(
+        Type.Record(Type.String({ maxLength: 40 }), Type.Record(Type.String({ maxLength: 40 }), Exact)),
+      ),
+      planned: Type.Object(
+        { drivers: teethList, driven: teethList, levers: Type.Optional(setting) },
+        { additionalProperties: false },
+      ),
+      measuredPitchMm: positive,
+      uncertaintyMm: Type.Optional(positive),
+      otherFixed: Type.Optional(Type.Array(Exact, { maxItems: 20 })),
+    },
+    { additionalProperties: false },
+  ),
+  reply: Type.Object({
+    explanations: Type.Array(Type.Object({ kind: Type.String(), detail: Type.String(), leadMm: Type.String() })),
+  }),
+  run: (q) => {
+    const wrong = unpaired(q.planned.drivers, q.planned.driven, 'planned.driven');
+    if (wrong) return wrong;
+    const levers = q.levers ?? {};
+    for (const [lever, position] of Object.entries(q.planned.levers ?? {})) {
+      if (levers[lever]?.[position] === undefined)
+        return bad(
+          `planned.levers.${lever}`,
+          `The gearbox has no ${lever} position ${position}.`,
+          Object.keys(levers[lever] ?? levers).join(', '),
+        );
+    }
+    const explanations = explainScratch({
+      leadscrew: exact(q.leadscrewMm),
+      fixedRatio: exact(q.fixedRatio ?? '1'),
+      gears: q.gears,
+      levers,
+      planned: {
+        drivers: q.planned.drivers,
+        driven: q.planned.driven,
+        ...(q.planned.levers ? { levers: q.planned.levers } : {}),
+      },
+      measuredMm: q.measuredPitchMm,
+      uncertaintyMm: q.uncertaintyMm ?? 0.02,
+      ...(q.otherFixed ? { otherFixed: q.otherFixed } : {}),
+    });
+    return good({ explanations: [...explanations] });
+  },
+});
+
+const ChartSetting = { levers: setting, drivers: teethList, driven: teethList };
+export const chartOp = op({
+  name: 'chart',
+  about: 'A gearbox inferred from rows of its chart; misprints named (row counts from 0)',
+  request: Type.Object(
+    {
+      leadscrewMm: Exact,
+      fixedRatio: Type.Optional(Exact),
+      rows: Type.Array(Type.Object({ ...ChartSetting, leadMm: Exact }, { additionalProperties: false }), {
+        maxItems: 500,
+      }),
+      ask: Type.Optional(Type.Array(Type.Object(ChartSetting, { additionalProperties: false }), { maxItems: 1000 })),
+    },
+    { additionalProperties: false },
+  ),
+  reply: Type.Object({
+    levers: Type.Record(Type.String(), Type.Record(Type.String(), Type.String())),
+    answers: Type.Array(Type.Object({ leadMm: Type.Union([Type.Null(), Type.String()]) })),
+    conflicts: Type.Array(Type.Object({ row: Type.Integer(), printedMm: Type.Number(), expectedMm: Type.Number() })),
+  }),
+  run: (q) => {
+    for (const [i, r] of [...q.rows, ...(q.ask ?? [])].entries()) {
+      const wrong = unpaired(
+        r.drivers,
+        r.driven,
+        i < q.rows.length ? `rows.${i}.driven` : `ask.${i - q.rows.length}.driven`,
+      );
+      if (wrong) return wrong;
+    }
+    const read = readChart(
+      exact(q.leadscrewMm),
+      exact(q.fixedRatio ?? '1'),
+      q.rows.map((r) => ({ ...r, lead: exact(r.leadMm) })),
+      q.ask ?? [],
+    );
+    return good({
+      levers: read.levers,
+      answers: read.answers.map((a) => ({ leadMm: a === null ? null : textOf(a) })),
+      conflicts: [...read.conflicts],
+    });
   },
 });

@@ -1,4 +1,4 @@
-import { dialOp, trainsOp } from './gears.ts';
+import { auditOp, chartOp, diagnoseOp, dialOp, trainsOp } from './gears.ts';
 import { identifyOp } from './identify.ts';
 import { limitsOp, outlineOp } from './limits.ts';
 import type { Op } from './op.ts';
@@ -7,5 +7,17 @@ import { threadOp } from './thread.ts';
 import { wiresOp } from './wires.ts';
 
 /** Everything the headless door offers. */
-export const OPS: readonly Op[] = [threadOp, wiresOp, trainsOp, dialOp, passesOp, limitsOp, outlineOp, identifyOp];
+export const OPS: readonly Op[] = [
+  threadOp,
+  wiresOp,
+  trainsOp,
+  dialOp,
+  auditOp,
+  diagnoseOp,
+  chartOp,
+  passesOp,
+  limitsOp,
+  outlineOp,
+  identifyOp,
+];
 export type { Op };

@@ -6,6 +6,9 @@ import { parseDesignation } from '../../../core/standards/designation.ts';
 import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { pitchOf, threadFormOf, type ThreadSpec } from '../../../core/standards/thread.ts';
+import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
+import { QUANTITY_NAMES } from '../../../core/job/entry.ts';
+import { inches, type UnitSystem } from '../../../core/quantity/units.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { CandidateOverlay, type ReadLine } from '../../drawing/CandidateOverlay.tsx';
 import { NextReading } from '../read/NextReading.tsx';
@@ -129,6 +132,44 @@ function extremes(readings: readonly Reading[]): ReadLine[] {
   );
 }
 
+/** What is known of a special, each with how sure the reading is; the rest said to be unknown, never filled in. */
+function ToCopy() {
+  const { job } = useJobView();
+  const system = useSystem();
+  const part = partOf(job);
+  return (
+    <dl className="mt-2 grid gap-x-4 text-sm sm:grid-cols-[12rem_1fr]">
+      {TO_COPY.map((q) => {
+        const taken = job.readings.filter((r) => r.quantity === q && r.member === 'part');
+        const best = taken.toSorted(
+          (a, b) => (a.uncertainty ?? 99) - (b.uncertainty ?? 99) || (a.wear === 'unworn' ? -1 : 1),
+        )[0];
+        return (
+          <div key={q} className="contents">
+            <dt className="text-ink2">{QUANTITY_NAMES[q][part]}</dt>
+            <dd className="num">
+              {best
+                ? `${best.text}${best.span ? ` in ${best.span.text}` : ''}: ${sureText(best, system)}`
+                : 'not known yet'}
+            </dd>
+          </div>
+        );
+      })}
+    </dl>
+  );
+}
+const TO_COPY = ['majorDiameter', 'minorDiameter', 'crestCount', 'flankAngle', 'depth', 'crestFlat', 'starts'] as const;
+
+function sureText(r: Reading, system: UnitSystem): string {
+  if (r.quantity === 'starts') return 'counted';
+  if (r.quantity === 'flankAngle') return `${r.value}\u00b0 \u00b1 ${r.uncertainty ?? DEFAULT_SIGMA.angleDeg}\u00b0`;
+  if (r.quantity === 'crestCount') {
+    const pitch = (r.span?.mm ?? inches(1)) / r.value;
+    return `pitch ${lengthText(pitch, system, FINE)} \u00b1 ${lengthText((pitch * DEFAULT_SIGMA.crests) / r.value, system, FINE)}`;
+  }
+  return `${lengthText(r.value, system, FINE)} \u00b1 ${lengthText(r.uncertainty ?? DEFAULT_SIGMA.diameterMm, system, FINE)}`;
+}
+
 function SpecialRow({ thread, leads }: { readonly thread: ThreadSpec; readonly leads: boolean }) {
   const { job, ranking } = useJobView();
   if (!ranking) return null;
@@ -147,6 +188,7 @@ function SpecialRow({ thread, leads }: { readonly thread: ThreadSpec; readonly l
             ? 'Round sizes in a usual form: a maker\u2019s own combination.'
             : 'The sizes to copy are those measured, each as sure as its reading; what was not read is not known.'}
         </p>
+        {leads && <ToCopy />}
       </div>
       {accepted ? (
         <span className="flex min-h-12 items-center font-semibold text-go">accepted</span>

@@ -1,0 +1,55 @@
+import { exact, INCH_MM, isWhole, numberOf, shortText, textOf, type Rational } from '../quantity/rational.ts';
+import { CATALOGUE } from '../standards/catalogue.ts';
+import { turnsCheck } from './effect.ts';
+import { leadOfTrain } from './search.ts';
+
+export interface Audit {
+  /** Exact lead, mm. */
+  readonly leadMm: string;
+  /** Threads per inch of that lead: "8", "11.5", or the exact fraction. */
+  readonly tpi: string;
+  readonly turns: { readonly spindle: number; readonly leadscrew: number };
+}
+
+/** What a train and gearbox setting cut. */
+export function auditTrain(
+  leadscrew: Rational,
+  fixedRatio: Rational,
+  drivers: readonly number[],
+  driven: readonly number[],
+  gearbox: string,
+): Audit {
+  const lead = leadOfTrain({ drivers, driven, gearbox }, leadscrew, fixedRatio);
+  return { leadMm: textOf(lead), tpi: shortText(INCH_MM.div(lead)), turns: turnsCheck(lead, leadscrew) };
+}
+
+export interface NearPitch {
+  readonly pitch: string;
+  readonly errorPpm: number;
+}
+
+let standard: readonly string[] | null = null;
+/** Distinct pitches of all published tables. */
+const standardPitches = (): readonly string[] => (standard ??= [...new Set(CATALOGUE.map((r) => r.pitch))]);
+
+/** The standard pitches nearest a lead, nearest first; the error is what this lead would be out by. */
+export function nearestPitches(lead: Rational, most: number): readonly NearPitch[] {
+  const mm = numberOf(lead);
+  return standardPitches()
+    .map((pitch) => ({ pitch, errorPpm: (mm / numberOf(exact(pitch)) - 1) * 1e6 }))
+    .sort((a, b) => Math.abs(a.errorPpm) - Math.abs(b.errorPpm))
+    .slice(0, most);
+}
+
+/**
+ * Over how many crests to measure so that a scratch tells the wanted lead from the nearest other one by four times the
+ * instrument's uncertainty (two readings, one at each end). Null when the difference is nought.
+ */
+export function crestsToMeasure(lead: Rational, other: Rational, instrumentMm: number): number | null {
+  const difference = Math.abs(numberOf(lead.sub(other)));
+  if (difference === 0) return null;
+  return Math.max(1, Math.ceil((4 * instrumentMm * Math.SQRT2) / difference));
+}
+
+/** True when the lead is a whole number of hundredths of a millimetre or divides the inch evenly. */
+export const isRoundLead = (lead: Rational): boolean => isWhole(lead.mul(100n)) || isWhole(INCH_MM.div(lead).mul(8n));

@@ -1,0 +1,202 @@
+import { isMetricPitch, isTpiPitch } from '../quantity/pitch.ts';
+import { exact, numberOf, textOf, type Rational } from '../quantity/rational.ts';
+import type { Levers, LeverSetting } from './levers.ts';
+import { totalRatio } from './search.ts';
+
+export interface ChartRow {
+  readonly levers: LeverSetting;
+  readonly drivers: readonly number[];
+  readonly driven: readonly number[];
+  /** Pitch as printed, exact mm. */
+  readonly lead: Rational;
+}
+
+export interface ChartQuestion {
+  readonly levers: LeverSetting;
+  readonly drivers: readonly number[];
+  readonly driven: readonly number[];
+}
+
+export interface Conflict {
+  /** Index of the row in what was given. */
+  readonly row: number;
+  readonly printedMm: number;
+  readonly expectedMm: number;
+}
+
+export interface ChartReading {
+  /** Ratio of every position that the rows tie to the rest; the first position of each lever but one counts as 1. */
+  readonly levers: Levers;
+  readonly answers: readonly (Rational | null)[];
+  readonly conflicts: readonly Conflict[];
+}
+
+/** A printed figure agrees when it is within this of what the other rows say: printed pitches of the other system are rounded. */
+const PRINTED_SLACK = 0.0015;
+
+/** True when a pitch belongs to the leadscrew's own system: threads per inch in eighths, or hundredths of a millimetre. */
+const isNative = (lead: Rational, leadscrew: Rational): boolean =>
+  isMetricPitch(leadscrew) ? isMetricPitch(lead) : isTpiPitch(lead);
+
+/** Position of a lever, as a node: "cone 1". */
+const node = (lever: string, position: string): string => `${lever}\u0000${position}`;
+
+/**
+ * Ratio that a row asks of the gearbox: lead / (leadscrew x fixed x train). Exact.
+ */
+const asked = (
+  row: { readonly drivers: readonly number[]; readonly driven: readonly number[]; readonly lead: Rational },
+  base: Rational,
+): Rational => row.lead.div(base).div(totalRatio(row.drivers, row.driven));
+
+/**
+ * Infers a gearbox of several levers from chart rows. A row says that the product of its levers' ratios is a known number;
+ * in logarithms these are linear equations, solved exactly as products: each row in turn is reduced by what is known, and
+ * gives the ratio of one position still unknown. Rows that then disagree are conflicts. The split between levers is free
+ * up to a factor, so the first position met of every lever after the first is taken as 1.
+ *
+ * A wrong row must not poison the rest: the set of rows that the most others agree with is taken as right, so each row is
+ * tried as misprint in turn and the reading with the fewest conflicts is kept.
+ */
+export function readChart(
+  leadscrew: Rational,
+  fixedRatio: Rational,
+  rows: readonly ChartRow[],
+  ask: readonly ChartQuestion[],
+): ChartReading {
+  const base = leadscrew.mul(fixedRatio);
+  // rows of the leadscrew's own system first: those of the other are often rounded, and must not set the exact ratios
+  const usable = rows
+    .map((r, i) => ({ ...r, index: i, ratio: asked(r, base) }))
+    .sort((a, b) => Number(isNative(b.lead, leadscrew)) - Number(isNative(a.lead, leadscrew)) || a.index - b.index);
+  let best = solve(usable, usable);
+  if (best.conflicts.length > 0) {
+    for (const left of usable) {
+      const tried = solve(
+        usable.filter((r) => r !== left),
+        usable,
+      );
+      const determined = (s: Solved): number => s.equations.length;
+      if (tried.conflicts.length < best.conflicts.length && determined(tried) >= determined(best) - 1) best = tried;
+      if (best.conflicts.length <= 1) break;
+    }
+  }
+  return {
+    levers: leversOf(rows, best),
+    answers: ask.map((q) => {
+      const product = productOf(q.levers, best);
+      return product === null ? null : base.mul(totalRatio(q.drivers, q.driven)).mul(product);
+    }),
+    conflicts: best.conflicts.map(({ index, expected }) => {
+      const row = rows[index];
+      const train = row ? totalRatio(row.drivers, row.driven) : exact(1);
+      return {
+        row: index,
+        printedMm: row ? numberOf(row.lead) : 0,
+        expectedMm: Number(numberOf(base.mul(train).mul(expected)).toFixed(6)),
+      };
+    }),
+  };
+}
+
+/** One equation in reduced form: position `pivot` = ratio x product of others^power. */
+interface Equation {
+  readonly pivot: string;
+  readonly powers: ReadonlyMap<string, number>;
+  readonly ratio: Rational;
+}
+interface Solved {
+  readonly equations: readonly Equation[];
+  readonly conflicts: readonly { readonly index: number; readonly expected: Rational }[];
+}
+interface RowEquation {
+  readonly levers: LeverSetting;
+  readonly ratio: Rational;
+  readonly index: number;
+}
+
+function termsOf(setting: LeverSetting): Map<string, number> {
+  return new Map(Object.entries(setting).map(([l, p]) => [node(l, p), 1]));
+}
+
+/** Substitutes what is known into a product of positions; what is left is unknown. */
+function reduce(
+  terms: ReadonlyMap<string, number>,
+  equations: readonly Equation[],
+): { powers: Map<string, number>; ratio: Rational } {
+  const powers = new Map(terms);
+  let ratio = exact(1);
+  for (const e of equations) {
+    const k = powers.get(e.pivot);
+    if (k === undefined || k === 0) continue;
+    powers.delete(e.pivot);
+    ratio = ratio.mul(power(e.ratio, k));
+    for (const [n, p] of e.powers) {
+      const sum = (powers.get(n) ?? 0) + k * p;
+      if (sum === 0) powers.delete(n);
+      else powers.set(n, sum);
+    }
+  }
+  return { powers, ratio };
+}
+
+const power = (r: Rational, k: number): Rational => {
+  let out = exact(1);
+  for (let i = 0; i < Math.abs(k); i += 1) out = k > 0 ? out.mul(r) : out.div(r);
+  return out;
+};
+
+function solve(rows: readonly RowEquation[], check: readonly RowEquation[]): Solved {
+  const equations: Equation[] = [];
+  for (const row of rows) {
+    const { powers, ratio } = reduce(termsOf(row.levers), equations);
+    const pivotEntry = [...powers].find(([, k]) => Math.abs(k) === 1);
+    if (!pivotEntry) continue;
+    const [pivot, k] = pivotEntry;
+    // product of powers x ratio = row.ratio, solved for the pivot
+    const rest = new Map([...powers].filter(([n]) => n !== pivot).map(([n, p]) => [n, -p * k]));
+    const value = power(row.ratio.div(ratio), k);
+    const made: Equation = { pivot, powers: rest, ratio: value };
+    for (let i = 0; i < equations.length; i += 1) {
+      const e = equations[i];
+      if (!e?.powers.has(pivot)) continue;
+      const again = reduce(e.powers, [made]);
+      equations[i] = { pivot: e.pivot, powers: again.powers, ratio: e.ratio.mul(again.ratio) };
+    }
+    equations.push(made);
+  }
+  const conflicts = check.flatMap((row) => {
+    const { powers, ratio } = reduce(termsOf(row.levers), equations);
+    if (powers.size > 0) return [];
+    return Math.abs(numberOf(ratio.div(row.ratio)) - 1) <= PRINTED_SLACK ? [] : [{ index: row.index, expected: ratio }];
+  });
+  return { equations, conflicts };
+}
+
+function productOf(setting: LeverSetting, solved: Solved): Rational | null {
+  const { powers, ratio } = reduce(termsOf(setting), solved.equations);
+  return powers.size === 0 ? ratio : null;
+}
+
+/** Ratios for the levers, with the free factors set so that the first position met of each later lever is 1. */
+function leversOf(rows: readonly ChartRow[], solved: Solved): Levers {
+  const out: Record<string, Record<string, string>> = {};
+  for (const row of rows) {
+    for (const [lever, position] of Object.entries(row.levers)) {
+      const list = (out[lever] ??= {});
+      const { ratio } = reduce(new Map([[node(lever, position), 1]]), solved.equations);
+      // unknowns left over are the free factors: taken as 1 here, shared out below
+      list[position] ??= textOf(ratio);
+    }
+  }
+  // each lever's first position counts as 1; the last lever carries the rest
+  const names = Object.keys(out);
+  const last = out[names.at(-1) ?? ''];
+  for (const name of names.slice(0, -1)) {
+    const list = out[name] ?? {};
+    const factor = exact(Object.values(list)[0] ?? '1');
+    for (const p of Object.keys(list)) list[p] = textOf(exact(list[p] ?? '1').div(factor));
+    for (const p of Object.keys(last ?? {})) if (last) last[p] = textOf(exact(last[p] ?? '1').mul(factor));
+  }
+  return out;
+}

@@ -1,0 +1,121 @@
+import { exact, numberOf, textOf, type Rational } from '../quantity/rational.ts';
+import { ratioOf, type Levers, type LeverSetting } from './levers.ts';
+import { totalRatio } from './search.ts';
+
+export interface PlannedTrain {
+  readonly drivers: readonly number[];
+  readonly driven: readonly number[];
+  readonly levers?: LeverSetting;
+}
+
+export interface Scratch {
+  readonly leadscrew: Rational;
+  readonly fixedRatio: Rational;
+  /** Gears owned; one owned twice is listed twice. */
+  readonly gears: readonly number[];
+  readonly levers: Levers;
+  readonly planned: PlannedTrain;
+  readonly measuredMm: number;
+  readonly uncertaintyMm: number;
+  /** Other fixed ratios that a tumbler could have left in, exact text. */
+  readonly otherFixed?: readonly string[];
+}
+
+export type MistakeKind = 'gear' | 'interchange' | 'reversed' | 'lever' | 'fixed';
+export interface Explanation {
+  readonly kind: MistakeKind;
+  /** In words: "60 on in place of the 63". */
+  readonly detail: string;
+  readonly leadMm: string;
+}
+
+/** How often a bench makes each slip, relative: a lever misread beats a wrong gear. Common practice, no source. */
+const OFTEN: Readonly<Record<MistakeKind, number>> = { lever: 4, gear: 3, interchange: 2, reversed: 2, fixed: 1 };
+/** Two readings of one standard deviation are within this much; further off is no explanation. */
+const REACH = 2;
+/** Fixed ratios that a tumbler or compound stud usually offers besides the planned one. */
+const USUAL_FIXED = ['1', '1/2', '2'];
+
+/**
+ * Every single mistake that explains a scratch: one gear swapped for another in the set, two gears interchanged, the train
+ * turned end for end, one lever one or more places off, another fixed ratio. Within the uncertainty, likeliest first.
+ */
+export function explainScratch(s: Scratch): readonly Explanation[] {
+  const box = ratioOf(s.levers, s.planned.levers ?? {});
+  if (box === null) return [];
+  const base = s.leadscrew.mul(s.fixedRatio);
+  const lead = (drivers: readonly number[], driven: readonly number[], ratio: Rational = box): Rational =>
+    base.mul(ratio).mul(totalRatio(drivers, driven));
+  const plannedLead = lead(s.planned.drivers, s.planned.driven);
+  const found = new Map<string, Explanation & { readonly score: number }>();
+  const offer = (kind: MistakeKind, detail: string, cut: Rational, ease = 1): void => {
+    if (cut.equals(plannedLead)) return; // would have cut what was planned: no mistake to see
+    const off = Math.abs(numberOf(cut) - s.measuredMm);
+    if (!(off <= REACH * s.uncertaintyMm)) return;
+    const score = OFTEN[kind] * ease * Math.exp(-0.5 * (off / s.uncertaintyMm) ** 2);
+    const key = `${kind} ${detail}`;
+    if (!found.has(key)) found.set(key, { kind, detail, leadMm: textOf(cut), score });
+  };
+
+  const places = [
+    ...s.planned.drivers.map((t, i) => ({ t, i, role: 'driver' as const })),
+    ...s.planned.driven.map((t, i) => ({ t, i, role: 'driven' as const })),
+  ];
+  const withGear = (place: (typeof places)[number], teeth: number): [number[], number[]] => {
+    const drivers = [...s.planned.drivers];
+    const driven = [...s.planned.driven];
+    (place.role === 'driver' ? drivers : driven)[place.i] = teeth;
+    return [drivers, driven];
+  };
+  const spare = new Map<number, number>();
+  for (const g of s.gears) spare.set(g, (spare.get(g) ?? 0) + 1);
+  for (const p of places) spare.set(p.t, (spare.get(p.t) ?? 0) - 1);
+  for (const place of places) {
+    for (const [teeth, left] of spare) {
+      if (left <= 0 || teeth === place.t) continue;
+      // gears of nearly the same size are mistaken for each other most easily
+      const ease = Math.abs(teeth - place.t) <= 5 ? 1.5 : 1;
+      offer('gear', `${teeth} on in place of the ${place.t} (${place.role})`, lead(...withGear(place, teeth)), ease);
+    }
+  }
+  for (let i = 0; i < places.length; i += 1) {
+    for (let j = i + 1; j < places.length; j += 1) {
+      const [a, b] = [places[i], places[j]];
+      if (!a || !b || a.role === b.role || a.t === b.t) continue;
+      const drivers = [...s.planned.drivers];
+      const driven = [...s.planned.driven];
+      drivers[a.i] = b.t;
+      driven[b.i] = a.t;
+      offer('interchange', `${a.t} and ${b.t} interchanged`, lead(drivers, driven));
+    }
+  }
+  offer('reversed', 'drivers and driven the wrong way round', lead(s.planned.driven, s.planned.drivers));
+  const setting = s.planned.levers ?? {};
+  for (const [lever, position] of Object.entries(setting)) {
+    const positions = Object.keys(s.levers[lever] ?? {});
+    for (const other of positions) {
+      if (other === position) continue;
+      const ratio = ratioOf(s.levers, { ...setting, [lever]: other });
+      const away = Math.abs(positions.indexOf(other) - positions.indexOf(position));
+      if (ratio)
+        offer(
+          'lever',
+          `${lever} at ${other} instead of ${position}`,
+          lead(s.planned.drivers, s.planned.driven, ratio),
+          away === 1 ? 1.5 : 1,
+        );
+    }
+  }
+  for (const fixed of s.otherFixed ?? USUAL_FIXED) {
+    const ratio = exact(fixed);
+    if (ratio.equals(s.fixedRatio)) continue;
+    offer(
+      'fixed',
+      `fixed ratio ${fixed} in instead of ${textOf(s.fixedRatio)}`,
+      plannedLead.div(s.fixedRatio).mul(ratio),
+    );
+  }
+  return [...found.values()]
+    .sort((a, b) => b.score - a.score)
+    .map(({ kind, detail, leadMm }) => ({ kind, detail, leadMm }));
+}

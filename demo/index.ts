@@ -19,7 +19,7 @@ export function demoShop(): Shop {
     wiresMm: [0.29, 0.335, 0.455, 0.62, 0.725, 0.895, 1.1, 1.35, 1.65, 2.0574, 2.05, 2.55, 3.2, 4].sort(
       (a, b) => a - b,
     ),
-    settings: { system: 'mm', theme: 'auto', operator: 'Ines Tarrow', singleKeys: true },
+    settings: { ...emptyShop().settings, operator: 'Ines Tarrow' },
   };
 }
 

@@ -1,13 +1,17 @@
+import { useState } from 'react';
 import { Plus } from 'lucide-react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { newLathe, parseGears } from '../../core/lathe/create.ts';
+import { parseGearCsv, writeGearCsv } from '../../core/lathe/gearCsv.ts';
+import { inches } from '../../core/quantity/units.ts';
+import { downloadText } from '../storage/files.ts';
 import type { Lathe } from '../../core/lathe/schema.ts';
 import { bad, good, type Outcome } from '../../core/quantity/outcome.ts';
 import { pitchText } from '../../core/quantity/pitch.ts';
 import { exact, isPositive, numberOf, rationalOf, textOf } from '../../core/quantity/rational.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
 import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
-import { PitchField, TextField, TypedField } from '../ui/fields.tsx';
+import { LengthField, PitchField, TextField, TypedField } from '../ui/fields.tsx';
 import { Page } from './Page.tsx';
 
 export function Lathes() {
@@ -46,7 +50,7 @@ export function Lathes() {
               <span className="self-center text-ink2">
                 {l.drive === 'electronic'
                   ? 'electronic leadscrew'
-                  : `${l.gears.length} gears, ${l.gearbox.length > 1 ? `${l.gearbox.length} gearbox ratios` : 'no gearbox'}`}
+                  : `${l.gears.length} gears, ${Object.keys(l.levers).length > 0 ? `gearbox with ${Object.keys(l.levers).length} lever${Object.keys(l.levers).length === 1 ? '' : 's'}` : 'no gearbox'}`}
               </span>
             </Link>
           </li>
@@ -63,6 +67,7 @@ export function LathePage() {
   const { latheId = '' } = useParams();
   const shop = useShop();
   const navigate = useNavigate();
+  const [csvProblem, setCsvProblem] = useState<string | null>(null);
   const lathe = shop.lathes.find((l) => l.id === latheId);
   if (!lathe) return <Navigate to="/lathes" replace />;
   const edit = (label: string, change: (l: Lathe) => void): void =>
@@ -152,12 +157,36 @@ export function LathePage() {
               hint="1 when the stud turns as the spindle does; 1/2 when it turns half as fast"
             />
             <TypedField
-              label="Gearbox (lever=ratio, leadscrew turns per input turn)"
-              shown={lathe.gearbox.map((g) => (g.name ? `${g.name}=${g.ratio}` : g.ratio)).join(' ')}
-              parse={parseGearbox}
-              onCommit={(v) => edit('change the gearbox', (l) => void (l.gearbox = v))}
-              hint="1 when there is none; A=1 B=1/2 C=3/4"
+              label="Gearbox levers (leadscrew turns per input turn)"
+              shown={leversText(lathe.levers)}
+              parse={parseLevers}
+              onCommit={(v) => edit('change the gearbox', (l) => void (l.levers = v))}
+              onClear={() => edit('no gearbox', (l) => void (l.levers = {}))}
+              placeholder="none"
+              hint="cone 1=1 2=8/9 3=3/4; range A=2 B=1"
             />
+            <div className="flex flex-wrap gap-2">
+              <Button onClick={() => downloadGears(lathe)}>Gears as CSV</Button>
+              <label className="inline-flex min-h-12 cursor-pointer items-center rounded-md border border-line bg-panel px-4 hover:bg-inset has-focus-visible:outline-3 has-focus-visible:outline-blue">
+                Bring gears in from CSV
+                <input
+                  type="file"
+                  accept=".csv,text/csv"
+                  className="sr-only"
+                  onChange={(e) => {
+                    const file = e.target.files?.[0];
+                    e.target.value = '';
+                    if (!file) return;
+                    void file.text().then((t) => {
+                      const read = parseGearCsv(t);
+                      setCsvProblem(read.ok ? null : `${read.problem.message} ${read.problem.right ?? ''}`);
+                      if (read.ok) edit('bring gears in', (l) => void (l.gears = read.value));
+                    });
+                  }}
+                />
+              </label>
+            </div>
+            {csvProblem !== null && <Note tone="wrong">{csvProblem}</Note>}
           </div>
         </Panel>
         <SlidePanel
@@ -182,6 +211,7 @@ export function LathePage() {
             />
           </SlidePanel>
         </div>
+        <ArmPanel lathe={lathe} edit={edit} />
         <Panel title="Chasing dial">
           <div className="grid gap-3">
             <Choice
@@ -315,13 +345,138 @@ function parseSpeeds(t: string): Outcome<number[]> {
     : bad('speeds', 'Speeds are numbers greater than zero.', '40 65 110 180');
 }
 
-function parseGearbox(t: string): Outcome<{ name: string; ratio: string }[]> {
-  const out: { name: string; ratio: string }[] = [];
-  for (const part of t.trim().split(/[\s;]+/)) {
-    const [left = '', right] = part.split('=');
-    const ratio = parseRatio(right ?? left, 'gearbox');
-    if (!ratio.ok) return ratio;
-    out.push({ name: right === undefined ? '' : left, ratio: ratio.value });
+const leversText = (levers: Lathe['levers']): string =>
+  Object.entries(levers)
+    .map(
+      ([lever, positions]) =>
+        `${lever} ${Object.entries(positions)
+          .map(([p, r]) => `${p}=${r}`)
+          .join(' ')}`,
+    )
+    .join('; ');
+
+function parseLevers(t: string): Outcome<Lathe['levers']> {
+  const out: Lathe['levers'] = {};
+  for (const part of t
+    .split(';')
+    .map((x) => x.trim())
+    .filter(Boolean)) {
+    const [lever = '', ...positions] = part.split(/\s+/);
+    if (lever.includes('=') || positions.length === 0)
+      return bad('gearbox', `"${part}" does not begin with the lever\u2019s name.`, 'cone 1=1 2=8/9; range A=2 B=1');
+    const list: Record<string, string> = {};
+    for (const p of positions) {
+      const [name = '', ratioText = ''] = p.split('=');
+      const ratio = parseRatio(ratioText, 'gearbox');
+      if (!ratio.ok) return bad('gearbox', `Position "${p}" of ${lever} has no ratio.`, '1=1, 2=8/9');
+      list[name] = ratio.value;
+    }
+    out[lever] = list;
   }
-  return out.length > 0 ? good(out) : bad('gearbox', 'At least one ratio is needed.', '1 when there is no gearbox');
+  return good(out);
+}
+
+function downloadGears(lathe: Lathe): void {
+  downloadText(`${lathe.name}-gears.csv`, writeGearCsv(lathe.gears), 'text/csv');
+}
+
+const num =
+  (field: string, min: number, max: number) =>
+  (t: string): Outcome<number> => {
+    const v = Number(t.trim().replace(',', '.'));
+    return v >= min && v <= max ? good(v) : bad(field, `A number from ${min} to ${max} is needed.`, String(min));
+  };
+
+/** Everything that says whether a train can be mounted. Without it the fit is not checked, and says so. */
+function ArmPanel({
+  lathe,
+  edit,
+}: {
+  readonly lathe: Lathe;
+  readonly edit: (label: string, change: (l: Lathe) => void) => void;
+}) {
+  const system = useSystem();
+  const { arm } = lathe;
+  const slot = arm?.slots[0];
+  return (
+    <Panel title="Arm for the change gears">
+      <div className="grid gap-3">
+        <TypedField
+          label="Module of the gears, mm (DP: type 16 dp)"
+          shown={lathe.moduleMm === null ? '' : String(lathe.moduleMm)}
+          placeholder="tip diameter / (teeth + 2)"
+          parse={(t) => {
+            const dp = /^\s*([\d.]+)\s*dp\s*$/i.exec(t);
+            return dp ? num('module', 0.2, 10)(String(inches(1) / Number(dp[1]))) : num('module', 0.2, 10)(t);
+          }}
+          onCommit={(v) => edit('change the module', (l) => void (l.moduleMm = Number(v.toFixed(4))))}
+          onClear={() => edit('clear the module', (l) => void (l.moduleMm = null))}
+        />
+        <Choice
+          label="The arm is"
+          value={arm ? 'measured' : 'not'}
+          options={[
+            { value: 'measured', label: 'measured' },
+            { value: 'not', label: 'not measured' },
+          ]}
+          onChange={(v) =>
+            edit(
+              'change the arm',
+              (l) =>
+                void (l.arm =
+                  v === 'measured'
+                    ? {
+                        centresMm: 120,
+                        slots: [{ angleDeg: 0, fromMm: 30, toMm: 110 }],
+                        bossRadiusMm: 9,
+                        coverRadiusMm: null,
+                      }
+                    : null),
+            )
+          }
+        />
+        {!arm && <p className="text-sm text-ink2">Then whether a train can be mounted is not checked.</p>}
+        {arm && slot && (
+          <>
+            <LengthField
+              label="First driver to leadscrew or gearbox input, centres"
+              mm={arm.centresMm}
+              system={system}
+              rule={{ maxMm: 2000 }}
+              onCommit={(mm) => edit('change the arm', (l) => void (l.arm!.centresMm = mm))}
+            />
+            <LengthField
+              label="Slot: stud nearest the pivot at"
+              mm={slot.fromMm}
+              system={system}
+              rule={{ allowZero: true, maxMm: 2000 }}
+              onCommit={(mm) => edit('change the slot', (l) => void (l.arm!.slots[0]!.fromMm = mm))}
+            />
+            <LengthField
+              label="Slot: stud furthest from the pivot at"
+              mm={slot.toMm}
+              system={system}
+              rule={{ maxMm: 2000 }}
+              onCommit={(mm) => edit('change the slot', (l) => void (l.arm!.slots[0]!.toMm = mm))}
+            />
+            <LengthField
+              label="Radius of stud nut or boss"
+              mm={arm.bossRadiusMm}
+              system={system}
+              rule={{ allowZero: true, maxMm: 200 }}
+              onCommit={(mm) => edit('change the boss', (l) => void (l.arm!.bossRadiusMm = mm))}
+            />
+            <LengthField
+              label="Largest gear radius under the cover"
+              mm={arm.coverRadiusMm}
+              system={system}
+              placeholder="not checked"
+              onCommit={(mm) => edit('change the cover', (l) => void (l.arm!.coverRadiusMm = mm))}
+              onClear={() => edit('cover not checked', (l) => void (l.arm!.coverRadiusMm = null))}
+            />
+          </>
+        )}
+      </div>
+    </Panel>
+  );
 }

@@ -1,8 +1,8 @@
 import type { Job, Shop } from '../../core/job/schema.ts';
 import type { Imported } from '../../core/formats/documents.ts';
 
-function download(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+export function downloadText(name: string, text: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
   const a = document.createElement('a');
   a.href = url;
   a.download = name;
@@ -20,7 +20,7 @@ const fileName = (title: string): string =>
 const documents = () => import('../../core/formats/documents.ts');
 
 export const exportJob = (job: Job): void =>
-  void documents().then((d) => download(`${fileName(job.title)}.gelvin.json`, d.writeJob(job)));
+  void documents().then((d) => downloadText(`${fileName(job.title)}.gelvin.json`, d.writeJob(job)));
 export const exportShop = (shop: Shop, jobs: readonly Job[]): void =>
-  void documents().then((d) => download(`${fileName(shop.name)}-backup.gelvin.json`, d.writeBackup(shop, jobs)));
+  void documents().then((d) => downloadText(`${fileName(shop.name)}-backup.gelvin.json`, d.writeBackup(shop, jobs)));
 export const readFile = async (file: File): Promise<Imported> => (await documents()).readDocument(await file.text());

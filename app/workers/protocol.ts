@@ -1,5 +1,7 @@
 import type { Part } from '../../core/evidence/evidence.ts';
 import type { Evidence } from '../../core/evidence/evidence.ts';
+import type { Arm, Mount } from '../../core/gearing/mount.ts';
+import type { OneGearShort } from '../../core/gearing/short.ts';
 import type { Train } from '../../core/gearing/search.ts';
 import type { Context } from '../../core/identify/hypotheses.ts';
 import type { Ranking } from '../../core/identify/rank.ts';
@@ -21,9 +23,16 @@ export interface TrainsQuery {
   readonly maxPairs: 1 | 2 | 3;
   readonly most: number;
   readonly perLead: number;
+  /** Geometry to check the mountings with; null: not checked. */
+  readonly arm: Arm | null;
+}
+
+export interface MountedTrain extends Train {
+  readonly mount: Mount | null;
 }
 
 export interface CalcWorker {
   rank(query: RankQuery): Ranking;
-  trains(query: TrainsQuery): { readonly trains: readonly Train[]; readonly complete: boolean };
+  oneGearShort(query: TrainsQuery): readonly OneGearShort[];
+  trains(query: TrainsQuery): { readonly trains: readonly MountedTrain[]; readonly complete: boolean };
 }

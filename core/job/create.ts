@@ -1,3 +1,4 @@
+import { USUAL_WEIGHTS } from '../gearing/merit.ts';
 import type { Job, Shop } from './schema.ts';
 import { JOB_VERSION, SHOP_VERSION } from './stations.ts';
 
@@ -60,5 +61,5 @@ export const emptyShop = (): Shop => ({
     { id: 'comparator', name: 'Comparator', measures: 'angle', uncertainty: 0.25 },
   ],
   wiresMm: [],
-  settings: { system: 'mm', theme: 'auto', operator: '', singleKeys: true },
+  settings: { system: 'mm', theme: 'auto', operator: '', singleKeys: true, gearWeights: { ...USUAL_WEIGHTS } },
 });

@@ -15,6 +15,7 @@ const time = Type.String({ pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(
 const angle = Type.Number({ minimum: 0, maximum: 80 });
 const finite = Type.Number({ minimum: -1e6, maximum: 1e6 });
 const positive = Type.Number({ exclusiveMinimum: 0, maximum: 1e5 });
+const weight = Type.Number({ minimum: 0, maximum: 10 });
 
 export type { StationId };
 
@@ -217,6 +218,8 @@ export const ShopSchema = Type.Object(
       operator: text(120),
       /** Single-letter keys may be switched off (they get in the way of dictation). */
       singleKeys: Type.Boolean(),
+      /** What counts when gear trains are put in order, 0 to 10 each. */
+      gearWeights: object({ error: weight, changes: weight, smallDrivers: weight, pairs: weight, mounting: weight }),
     }),
   },
   { $id: 'shop', additionalProperties: false },

@@ -27,6 +27,32 @@ export const TrainSchema = Type.Object(
   { additionalProperties: false },
 );
 
+/** The arm: distance from the first driver to the leadscrew or gearbox input, and its slots by radius from there. */
+export const ArmSchema = Type.Object(
+  {
+    centresMm: Type.Number({ exclusiveMinimum: 0, maximum: 2000 }),
+    slots: Type.Array(
+      Type.Object(
+        {
+          angleDeg: Type.Number({ minimum: -180, maximum: 180 }),
+          fromMm: Type.Number({ minimum: 0, maximum: 2000 }),
+          toMm: Type.Number({ exclusiveMinimum: 0, maximum: 2000 }),
+        },
+        { additionalProperties: false },
+      ),
+      { minItems: 1, maxItems: 6 },
+    ),
+    bossRadiusMm: Type.Number({ minimum: 0, maximum: 200 }),
+    coverRadiusMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 2000 })]),
+  },
+  { additionalProperties: false },
+);
+
+export const ProvenSchema = Type.Object(
+  { leadMm: Exact, train: TrainSchema, job: Type.String({ maxLength: 200 }), at: Type.String({ maxLength: 40 }) },
+  { additionalProperties: false },
+);
+
 /** A lathe as its owner can measure it. */
 export const LatheSchema = Type.Object(
   {
@@ -40,10 +66,13 @@ export const LatheSchema = Type.Object(
     leadscrewSystem: Type.Unsafe<'mm' | 'in'>({ type: 'string', enum: ['mm', 'in'] }),
     gears: Type.Array(Teeth, { maxItems: 200 }),
     fixedRatio: Exact,
-    gearbox: Type.Array(
-      Type.Object({ name: Type.String({ maxLength: 40 }), ratio: Exact }, { additionalProperties: false }),
-      { minItems: 1, maxItems: 200 },
-    ),
+    /** Gearbox as its levers: lever -> position -> leadscrew turns per turn of the input; empty when there is none. */
+    levers: Type.Record(Type.String({ maxLength: 40 }), Type.Record(Type.String({ maxLength: 40 }), Exact)),
+    /** Module of the change gears, mm; with it and the arm, mountings can be checked. */
+    moduleMm: Type.Union([Type.Null(), Type.Number({ minimum: 0.2, maximum: 10 })]),
+    arm: Type.Union([Type.Null(), ArmSchema]),
+    /** Trains that have cut a lead before, newest first. */
+    proven: Type.Array(ProvenSchema, { maxItems: 200 }),
     dial: Type.Union([
       Type.Null(),
       Type.Object({ teeth: Teeth, marks: Type.Integer({ minimum: 1, maximum: 64 }) }, { additionalProperties: false }),

@@ -90,7 +90,7 @@ export const trainsOp = op({
       trains: trains.map((t) => {
         const plain = { ...t, drivers: [...t.drivers], driven: [...t.driven] };
         if (!q.arm) return { ...plain, mount: { fits: null, reason: 'not checked: no arm given' } };
-        const m = mountTrain(t.drivers, t.driven, left(q.gears, [...t.drivers, ...t.driven]), q.arm as Arm);
+        const m = mountTrain(t.drivers, t.driven, left(q.gears, [...t.drivers, ...t.driven]), q.arm);
         return {
           ...plain,
           ...(m.fits ? { drivers: [...m.drivers], driven: [...m.driven] } : {}),

@@ -75,7 +75,7 @@ export const tpiOf = (pitchMm: Rational): Rational => INCH_MM.div(pitchMm);
 /** True when the pitch is a workshop number of threads per inch (halves, quarters, eighths). */
 export const isTpiPitch = (pitchMm: Rational): boolean => {
   const tpi = tpiOf(pitchMm);
-  return tpi.d <= 8n && numberOf(tpi) >= 1;
+  return [1n, 2n, 4n, 8n].includes(tpi.d) && numberOf(tpi) >= 1;
 };
 
 /** True when the pitch is a whole number of hundredths of a millimetre, as metric pitches are. */

@@ -1,8 +1,10 @@
-import { useMemo } from 'react';
-import { dialRule } from '../../../core/gearing/dial.ts';
-import { pitchErrorEffect, turnsCheck } from '../../../core/gearing/effect.ts';
-import type { Train } from '../../../core/gearing/search.ts';
+import { useState } from 'react';
+import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
+import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
+import { gearsToChange, meritOf } from '../../../core/gearing/merit.ts';
+import { mountTrain, type Arm, type Mount } from '../../../core/gearing/mount.ts';
 import { gearState, latheOf, threadOfJob, trainText } from '../../../core/job/derive.ts';
+import type { Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText, ppmText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact, numberOf, shortText, textOf } from '../../../core/quantity/rational.ts';
@@ -10,20 +12,26 @@ import type { Step } from '../../../core/quantity/working.ts';
 import { leadOf, pitchMmOf, threadFormOf } from '../../../core/standards/thread.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { editJob, editShop, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useKeys } from '../../ui/keys.ts';
 import { useWorking } from '../../ui/Working.tsx';
-import { useCalc } from '../../workers/client.ts';
+import { stopCalc, useCalc } from '../../workers/client.ts';
+import { Audit } from './Audit.tsx';
+import { Proof } from './Proof.tsx';
+import { fittingSteps, TrainDrawing } from './TrainDrawing.tsx';
 
 const SHOWN = 9;
+/** Leads searched, before they are weighed. */
+const SEARCHED = 14;
 
 export function Gears() {
   const { job } = useJobView();
   const shop = useShop();
   const system = useSystem();
   const { show } = useWorking();
+  const [maxPairs, setMaxPairs] = useState<'1' | '2' | '3'>('2');
   const thread = threadOfJob(job);
   const lathe = latheOf(job, shop);
   const state = gearState(job, shop);
@@ -35,22 +43,40 @@ export function Gears() {
           target,
           gears: lathe.gears,
           fixedRatio: lathe.fixedRatio,
-          gearbox: lathe.gearbox.map((g) => g.ratio),
-          maxPairs: 2 as const,
-          most: SHOWN,
-          perLead: 4,
+          gearbox: gearboxRatios(lathe.levers).map((g) => g.ratio),
+          maxPairs: Number(maxPairs) as 1 | 2 | 3,
+          most: SEARCHED,
+          perLead: 6,
+          arm: armOf(lathe),
         }
       : null;
   const answered = useCalc(query ? JSON.stringify(query) : null, (w) => w.trains(query!));
-  const trains = useMemo(
-    () => sortTrains(answered.value?.trains ?? [], lathe?.mounted ?? null).slice(0, SHOWN),
-    [answered.value, lathe],
+  const best = answered.value?.trains[0];
+  const wanting = query !== null && best !== undefined && best.errorPpm !== 0;
+  const short = useCalc(wanting ? `short ${JSON.stringify(query)}` : null, (w) =>
+    w.oneGearShort({ ...query!, maxPairs: 2, arm: null, perLead: 1 }),
   );
-  const take = (t: Train): void =>
-    editJob(`choose ${trainText(t)}`, (d) => {
-      d.gears.train = { drivers: [...t.drivers], driven: [...t.driven], gearbox: t.gearbox };
-    });
-  const keys = useMemo(() => Object.fromEntries(trains.map((t, i) => [String(i + 1), () => take(t)])), [trains]);
+  const form = thread ? threadFormOf(thread) : null;
+  const flanks = [form?.leadingFlankDeg ?? 30, form?.trailingFlankDeg ?? 30] as const;
+  const weights = shop.settings.gearWeights;
+  const trains = (answered.value?.trains ?? [])
+    .map((t) => ({
+      ...t,
+      merit: meritOf(
+        t,
+        t.mount,
+        {
+          engagementMm: job.fit.engagementMm,
+          flanksDeg: flanks,
+          clearanceMm: job.fit.pitchClearanceMm,
+          mounted: lathe?.mounted ?? null,
+        },
+        weights,
+      ),
+    }))
+    .sort((a, b) => a.merit.total - b.merit.total)
+    .slice(0, SHOWN);
+  const keys = Object.fromEntries(trains.map((t, i) => [String(i + 1), () => takeTrain(t)]));
   useKeys(keys);
   if (!thread)
     return (
@@ -58,15 +84,12 @@ export function Gears() {
         {null}
       </StationFrame>
     );
-  const form = threadFormOf(thread);
-  const flanks = [form.leadingFlankDeg, form.trailingFlankDeg] as const;
   const lead = state?.lead ?? null;
-  const proof = lead && lathe ? turnsCheck(lead, exact(lathe.leadscrew)) : null;
-  const dial =
-    lead && lathe?.dial && lathe.drive === 'gears'
-      ? dialRule({ leadscrew: exact(lathe.leadscrew), lead, dialTeeth: lathe.dial.teeth, marks: lathe.dial.marks })
-      : null;
   const chosen = job.gears.train;
+  const chosenMount = lathe && chosen ? mountOf(lathe, chosen) : null;
+  const nameOf = (ratio: string): string =>
+    lathe ? (gearboxRatios(lathe.levers).find((g) => g.ratio === ratio)?.name ?? ratio) : ratio;
+  const proven = lathe?.proven.filter((p) => p.leadMm === target) ?? [];
   const steps: Step[] =
     lathe && chosen && lead
       ? [
@@ -130,24 +153,54 @@ export function Gears() {
             Isolate at the plug before hands go near gears; cover back on before power. Set the mesh with a strip of
             paper (0.1 to 0.2 mm backlash, common practice).
           </Note>
+          {proven.length > 0 && (
+            <Panel title="Proven on this lathe">
+              <ul className="grid gap-2">
+                {proven.map((p) => (
+                  <li key={p.at} className="flex flex-wrap items-center justify-between gap-2">
+                    <span>
+                      <span className="num font-semibold">{trainText(p.train)}</span> cut{' '}
+                      {pitchText(exact(p.leadMm), system)} on: {p.job}
+                    </span>
+                    <Button onClick={() => takeTrain({ ...p.train })}>Take it again</Button>
+                  </li>
+                ))}
+              </ul>
+            </Panel>
+          )}
           {answered.failed !== null && <Note tone="wrong">The search failed: {answered.failed}.</Note>}
           <Panel
             title="Trains, best first"
             aside={
-              <span className="text-sm text-ink2">
-                {answered.pending
-                  ? 'searching\u2026'
-                  : trains.length > 0
-                    ? 'every one- and two-pair train of this set was tried'
-                    : ''}
+              <span className="flex items-center gap-2 text-sm text-ink2">
+                {answered.pending ? (
+                  <>
+                    <progress aria-label="Searching" />{' '}
+                    <Button onClick={() => (stopCalc(), setMaxPairs('2'))}>Stop</Button>
+                  </>
+                ) : trains.length > 0 ? (
+                  'every train of this set within these pairs was tried: none is nearer'
+                ) : (
+                  ''
+                )}
               </span>
             }
           >
+            <Choice
+              label="Up to"
+              value={maxPairs}
+              options={[
+                { value: '1', label: 'one pair' },
+                { value: '2', label: 'two pairs' },
+                { value: '3', label: 'three pairs' },
+              ]}
+              onChange={setMaxPairs}
+            />
             {trains.length === 0 && !answered.pending ? (
               <p className="text-ink2">This set makes no train. Enter the gears owned under Lathes.</p>
             ) : (
-              <div className="overflow-x-auto">
-                <table className="w-full min-w-[36rem] text-left">
+              <div className="mt-3 overflow-x-auto">
+                <table className="w-full min-w-[38rem] text-left [&_td]:pr-3 [&_.num]:whitespace-nowrap">
                   <thead>
                     <tr className="text-sm text-ink2">
                       <th className="font-normal">Drivers / driven</th>
@@ -155,6 +208,7 @@ export function Gears() {
                       <th className="font-normal">Cuts</th>
                       <th className="font-normal">Error</th>
                       <th className="font-normal">Over {lengthText(job.fit.engagementMm, system)}</th>
+                      <th className="font-normal">On the arm</th>
                       <th>
                         <span className="sr-only">Take</span>
                       </th>
@@ -163,27 +217,36 @@ export function Gears() {
                   <tbody>
                     {trains.map((t, i) => {
                       const effect = pitchErrorEffect(t.errorPpm, job.fit.engagementMm, flanks);
-                      const isIt =
-                        chosen !== null && trainText(chosen) === trainText(t) && chosen.gearbox === t.gearbox;
+                      const isIt = chosen !== null && sameGears(chosen, t);
                       return (
                         <tr
                           key={trainText(t) + t.gearbox}
                           className={`border-t border-line ${isIt ? 'bg-gosoft' : ''}`}
                         >
-                          <td className="num py-1 text-lg font-semibold">{trainText(t)}</td>
-                          <td className="num">{lathe.gearbox.find((g) => g.ratio === t.gearbox)?.name ?? t.gearbox}</td>
+                          <td className="num py-1 text-lg font-semibold whitespace-nowrap">{trainText(t)}</td>
+                          <td>{nameOf(t.gearbox)}</td>
                           <td className="num">{pitchText(exact(t.leadMm), system)}</td>
                           <td className={`num ${t.errorPpm === 0 ? 'text-go' : ''}`}>{ppmText(t.errorPpm)}</td>
                           <td className="num">
                             {t.errorPpm === 0
                               ? '0'
-                              : `${lengthText(Math.abs(effect.mismatchMm), system, { stepMm: 0.0001, stepIn: 0.00001 })}`}
+                              : lengthText(Math.abs(effect.mismatchMm), system, { stepMm: 0.0001, stepIn: 0.00001 })}
+                          </td>
+                          <td className="text-sm">
+                            {t.mount === null ? (
+                              'not checked'
+                            ) : t.mount.fits ? (
+                              <span className="text-go">fits</span>
+                            ) : (
+                              <span className="text-stop">{t.mount.reason}</span>
+                            )}
+                            <span className="block text-ink2">{gearsToChange(t, lathe.mounted)} to change</span>
                           </td>
                           <td className="py-1 text-right">
                             {isIt ? (
                               <span className="font-semibold text-go">chosen</span>
                             ) : (
-                              <Button onClick={() => take(t)}>
+                              <Button onClick={() => takeTrain(t)}>
                                 Take <span className="num text-sm opacity-70">{i + 1}</span>
                               </Button>
                             )}
@@ -195,45 +258,104 @@ export function Gears() {
                 </table>
               </div>
             )}
-            <p className="mt-2 text-sm text-ink2">
-              First figure is the driver on the stud. A single pair needs an idler of any size to reach and to keep the
-              hand.
-            </p>
+            {short.value && short.value.length > 0 && (
+              <p className="mt-3">
+                One gear short:{' '}
+                {short.value.map((s, i) => (
+                  <span key={s.teeth}>
+                    {i > 0 && '; '}
+                    with a <strong className="num">{s.teeth}</strong> you would get {ppmText(s.train.errorPpm)} (
+                    <span className="num">{trainText(s.train)}</span>)
+                  </span>
+                ))}
+                .
+              </p>
+            )}
+            <Weigh />
           </Panel>
           {chosen && lead && state?.errorPpm != null && (
-            <Panel title="The train chosen">
-              <div className="grid gap-3 md:grid-cols-3">
-                <Figure
-                  label="Cuts"
-                  value={pitchText(lead, system)}
-                  other={`${textOf(lead)} mm exactly`}
-                  onShow={() => show('Lead cut by the train', steps)}
-                />
-                {proof && (
-                  <Figure
-                    label="Turns check"
-                    value={`${proof.spindle} chuck : ${proof.leadscrew} screw`}
-                    other={`turn the chuck ${proof.spindle} times: the leadscrew key is back at the top after ${proof.leadscrew}`}
-                  />
-                )}
-                <EffectFigure errorPpm={state.errorPpm} flanks={flanks} />
+            <>
+              <div className="print-card">
+                <Panel
+                  title={`The train: ${trainText(chosen)}`}
+                  aside={<Button onClick={() => window.print()}>Print for the cover</Button>}
+                >
+                  <div className="grid gap-3 md:grid-cols-3">
+                    <Figure
+                      label="Cuts"
+                      value={pitchText(lead, system)}
+                      other={`${textOf(lead)} mm exactly`}
+                      onShow={() => show('Lead cut by the train', steps)}
+                    />
+                    {Object.keys(lathe.levers).length > 0 && (
+                      <Figure label="Levers" value={nameOf(chosen.gearbox)} other={`ratio ${chosen.gearbox}`} />
+                    )}
+                    <EffectFigure errorPpm={state.errorPpm} flanks={flanks} />
+                  </div>
+                  {chosenMount?.fits && lathe.moduleMm !== null ? (
+                    <div className="mt-3 grid gap-4 md:grid-cols-2">
+                      <figure>
+                        <TrainDrawing mount={chosenMount} moduleMm={lathe.moduleMm} />
+                        <figcaption className="text-sm text-ink2">
+                          Seen from the end of the lathe, true to scale. Hatched: back plane; filled: front plane.
+                          {turningText(chosenMount)}
+                        </figcaption>
+                      </figure>
+                      <ol className="list-decimal space-y-1 pl-6">
+                        {fittingSteps(chosenMount).map((t) => (
+                          <li key={t}>{t}</li>
+                        ))}
+                      </ol>
+                    </div>
+                  ) : (
+                    <p className="mt-3 text-ink2">
+                      {chosenMount
+                        ? chosenMount.reason
+                        : 'Whether it can be mounted is not checked: the arm of this lathe is not measured (Lathes).'}
+                    </p>
+                  )}
+                  <div className="mt-3 flex flex-wrap gap-2 no-print">
+                    <Button
+                      onClick={() =>
+                        editShop('note what is mounted', (d) => {
+                          const l = d.lathes.find((x) => x.id === lathe.id);
+                          if (l)
+                            l.mounted = {
+                              drivers: [...chosen.drivers],
+                              driven: [...chosen.driven],
+                              gearbox: chosen.gearbox,
+                            };
+                        })
+                      }
+                    >
+                      It is mounted now
+                    </Button>
+                    <Button
+                      onClick={() =>
+                        editShop('remember a proven train', (d) => {
+                          const l = d.lathes.find((x) => x.id === lathe.id);
+                          l?.proven.unshift({
+                            leadMm: textOf(leadOf(thread)),
+                            train: {
+                              drivers: [...chosen.drivers],
+                              driven: [...chosen.driven],
+                              gearbox: chosen.gearbox,
+                            },
+                            job: job.title,
+                            at: new Date().toISOString(),
+                          });
+                        })
+                      }
+                    >
+                      It cut right: remember it
+                    </Button>
+                  </div>
+                </Panel>
               </div>
-              {!lathe.dial && (
-                <div className="mt-3">
-                  <Note tone="say">
-                    This lathe has no chasing dial: keep the half-nuts shut and reverse the spindle.
-                  </Note>
-                </div>
-              )}
-              {dial && (
-                <div className="mt-3">
-                  <Note tone={dial.safeMarks.length > 0 ? 'right' : 'caution'}>
-                    <strong>Chasing dial:</strong> {dial.advice}
-                  </Note>
-                </div>
-              )}
-            </Panel>
+              <Proof lathe={lathe} lead={lead} train={chosen} />
+            </>
           )}
+          <Audit lathe={lathe} />
         </>
       )}
       <p className="text-sm text-ink2">
@@ -241,6 +363,97 @@ export function Gears() {
         {thread.starts === 1 ? 'single start' : `${thread.starts} starts`}; lead {shortText(leadOf(thread))} mm.
       </p>
     </StationFrame>
+  );
+}
+
+const takeTrain = (t: {
+  readonly drivers: readonly number[];
+  readonly driven: readonly number[];
+  readonly gearbox: string;
+}): void =>
+  editJob(`choose ${trainText(t)}`, (d) => {
+    d.gears.train = { drivers: [...t.drivers], driven: [...t.driven], gearbox: t.gearbox };
+  });
+
+interface Geared {
+  readonly drivers: readonly number[];
+  readonly driven: readonly number[];
+  readonly gearbox: string;
+}
+/** The same gears on the same side: the order of the pairs does not change what is cut. */
+const sameGears = (a: Geared, b: Geared): boolean =>
+  a.gearbox === b.gearbox &&
+  String(a.drivers.toSorted()) === String(b.drivers.toSorted()) &&
+  String(a.driven.toSorted()) === String(b.driven.toSorted());
+
+/** The lathe's arm as the mounting check takes it; null when anything it needs is not measured. */
+function armOf(lathe: Lathe): Arm | null {
+  if (!lathe.arm || lathe.moduleMm === null) return null;
+  const { centresMm, slots, bossRadiusMm, coverRadiusMm } = lathe.arm;
+  return {
+    centresMm,
+    slots,
+    bossRadiusMm,
+    moduleMm: lathe.moduleMm,
+    backlashMm: 0.15,
+    ...(coverRadiusMm === null ? {} : { coverRadiusMm }),
+  };
+}
+
+function mountOf(
+  lathe: Lathe,
+  train: { readonly drivers: readonly number[]; readonly driven: readonly number[] },
+): Mount | null {
+  const arm = armOf(lathe);
+  if (!arm) return null;
+  const rest = [...lathe.gears];
+  for (const t of [...train.drivers, ...train.driven]) if (rest.includes(t)) rest.splice(rest.indexOf(t), 1);
+  return mountTrain(train.drivers, train.driven, rest, arm);
+}
+
+/** Each mesh turns the motion round: an even number leaves the leadscrew turning as the stud does. */
+function turningText(mount: Extract<Mount, { fits: true }>): string {
+  const meshes = mount.drivers.length === 1 ? mount.gears.length - 1 : mount.drivers.length;
+  return `${meshes} mesh${meshes === 1 ? '' : 'es'}: the leadscrew turns ${meshes % 2 === 0 ? 'the same way as the stud' : 'against the stud'}; the tumbler sets the hand of the thread.`;
+}
+
+const WEIGHT_WORDS = {
+  error: 'error',
+  changes: 'gears to change',
+  smallDrivers: 'small drivers',
+  pairs: 'number of pairs',
+  mounting: 'does not go on the arm',
+} as const;
+
+/** What counts when trains are put in order: each weight visible, each to be changed. */
+function Weigh() {
+  const shop = useShop();
+  return (
+    <details className="mt-3">
+      <summary className="min-h-12 cursor-pointer py-3 text-ink2">What counts when they are put in order</summary>
+      <div className="grid gap-2 sm:grid-cols-2">
+        {(Object.keys(WEIGHT_WORDS) as (keyof typeof WEIGHT_WORDS)[]).map((w) => (
+          <label key={w} className="flex min-h-12 items-center gap-3">
+            <span className="w-44">{WEIGHT_WORDS[w]}</span>
+            <input
+              type="range"
+              min={0}
+              max={10}
+              step={1}
+              value={shop.settings.gearWeights[w]}
+              onChange={(e) =>
+                editShop('change what counts', (d) => void (d.settings.gearWeights[w] = Number(e.target.value)))
+              }
+              className="grow accent-(--blue)"
+            />
+            <span className="num w-6">{shop.settings.gearWeights[w]}</span>
+          </label>
+        ))}
+      </div>
+      <p className="text-sm text-ink2">
+        The error counts by the share of the pitch-diameter clearance it eats over the engaged length, not by its ppm.
+      </p>
+    </details>
   );
 }
 
@@ -285,15 +498,4 @@ function EffectFigure({ errorPpm, flanks }: { readonly errorPpm: number; readonl
       }
     />
   );
-}
-
-/** Exact and already mounted first; otherwise as found. */
-function sortTrains(
-  trains: readonly Train[],
-  mounted: { readonly drivers: readonly number[]; readonly driven: readonly number[]; readonly gearbox: string } | null,
-): Train[] {
-  if (!mounted) return [...trains];
-  const key = `${trainText(mounted)} ${mounted.gearbox}`;
-  const isMounted = (t: Train): number => (`${trainText(t)} ${t.gearbox}` === key ? 0 : 1);
-  return trains.toSorted((a, b) => Math.abs(a.errorPpm) - Math.abs(b.errorPpm) || isMounted(a) - isMounted(b));
 }

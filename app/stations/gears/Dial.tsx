@@ -1,0 +1,48 @@
+/** The chasing dial as it looks: its marks, those that may be used filled in blue, 0 at the pointer. */
+export function Dial({ marks, safe }: { readonly marks: number; readonly safe: readonly number[] }) {
+  const at = (i: number, r: number): [number, number] => {
+    const t = (2 * Math.PI * i) / marks - Math.PI / 2;
+    return [100 + r * Math.cos(t), 100 + r * Math.sin(t)];
+  };
+  return (
+    <svg
+      viewBox="0 0 200 200"
+      className="size-44"
+      role="img"
+      aria-label={
+        safe.length === 0
+          ? 'Chasing dial: no mark is right'
+          : `Chasing dial: marks ${safe.map((s) => s + 1).join(', ')} are right, counting the one first used as 1`
+      }
+    >
+      <circle cx="100" cy="100" r="84" fill="var(--inset)" stroke="var(--ink2)" strokeWidth="2" />
+      <path d="M100 4l7 13h-14z" fill="var(--ink)" />
+      {Array.from({ length: marks }, (_, i) => {
+        const [x, y] = at(i, 58);
+        const [x1, y1] = at(i, 72);
+        const [x2, y2] = at(i, 84);
+        const right = safe.includes(i);
+        return (
+          <g key={i}>
+            <path
+              d={`M${x1} ${y1}L${x2} ${y2}`}
+              stroke={right ? 'var(--blue)' : 'var(--ink2)'}
+              strokeWidth={right ? 5 : 2}
+            />
+            <circle cx={x} cy={y} r="12" fill={right ? 'var(--blue)' : 'none'} />
+            <text
+              x={x}
+              y={y + 5}
+              textAnchor="middle"
+              fontSize="14"
+              fontWeight={right ? 700 : 400}
+              fill={right ? 'var(--onblue)' : 'var(--ink2)'}
+            >
+              {i + 1}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

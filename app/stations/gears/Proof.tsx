@@ -1,0 +1,138 @@
+import { useState } from 'react';
+import { crestsToMeasure, nearestPitches } from '../../../core/gearing/audit.ts';
+import { explainScratch } from '../../../core/gearing/diagnose.ts';
+import { dialRule } from '../../../core/gearing/dial.ts';
+import { turnsCheck } from '../../../core/gearing/effect.ts';
+import { allSettings, ratioOf } from '../../../core/gearing/levers.ts';
+import type { Lathe } from '../../../core/lathe/schema.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { readNumber } from '../../../core/quantity/number.ts';
+import { bad, good } from '../../../core/quantity/outcome.ts';
+import { pitchText } from '../../../core/quantity/pitch.ts';
+import { exact, numberOf, type Rational } from '../../../core/quantity/rational.ts';
+import { useShop, useSystem } from '../../store/store.ts';
+import { Figure, Note, Panel } from '../../ui/controls.tsx';
+import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { Dial } from './Dial.tsx';
+
+interface Props {
+  readonly lathe: Lathe;
+  readonly lead: Rational;
+  readonly train: { readonly drivers: readonly number[]; readonly driven: readonly number[]; readonly gearbox: string };
+}
+
+/** Proof before metal: turns check; after a scratch: right, or the single mistake that explains it; then the chasing dial. */
+export function Proof({ lathe, lead, train }: Props) {
+  const shop = useShop();
+  const system = useSystem();
+  const [crests, setCrests] = useState<number | null>(null);
+  const [spanMm, setSpan] = useState<number | null>(null);
+  const turns = turnsCheck(lead, exact(lathe.leadscrew));
+  const setting = allSettings(lathe.levers).find((s) => ratioOf(lathe.levers, s)?.equals(exact(train.gearbox)));
+  const instrument = shop.instruments
+    .filter((i) => i.measures === 'length')
+    .reduce((m, i) => Math.min(m, i.uncertainty), 0.25);
+  const caliper = Math.max(0.02, instrument);
+  // the nearest pitch that would be a wrong one: closer than this is what an approximate train is meant to be
+  const other = nearestPitches(lead, 12).find((p) => Math.abs(p.errorPpm) > 3000);
+  const over = other ? crestsToMeasure(lead, exact(other.pitch), caliper) : null;
+  const measuredMm = crests !== null && spanMm !== null ? spanMm / crests : null;
+  const uncertaintyMm = crests === null ? caliper : (caliper * Math.SQRT2) / crests;
+  const right = measuredMm !== null && Math.abs(measuredMm - numberOf(lead)) <= 2 * uncertaintyMm;
+  const why =
+    measuredMm === null || right
+      ? []
+      : explainScratch({
+          leadscrew: exact(lathe.leadscrew),
+          fixedRatio: exact(lathe.fixedRatio),
+          gears: lathe.gears,
+          levers: lathe.levers,
+          planned: { drivers: train.drivers, driven: train.driven, ...(setting ? { levers: setting } : {}) },
+          measuredMm,
+          uncertaintyMm,
+        });
+  const dial = lathe.dial
+    ? dialRule({ leadscrew: exact(lathe.leadscrew), lead, dialTeeth: lathe.dial.teeth, marks: lathe.dial.marks })
+    : null;
+  return (
+    <Panel title="Prove it">
+      <div className="grid gap-4 md:grid-cols-2">
+        <div className="grid content-start gap-3">
+          <Figure
+            label="Turns check, before any cutting"
+            value={`${turns.spindle} chuck : ${turns.leadscrew} screw`}
+            other={`turn the chuck ${turns.spindle} times by hand: the leadscrew\u2019s key is back at the top after ${turns.leadscrew}`}
+          />
+          <p className="text-ink2">
+            Then scratch, and measure{' '}
+            {over === null ? 'as many crests as there are' : `over at least ${over} crest${over === 1 ? '' : 's'}`} with
+            a caliper: expect{' '}
+            <span className="num text-ink">{lengthText(numberOf(lead) * (over ?? 10), system, FINE)}</span>
+            {other && over !== null && (
+              <>
+                , where {pitchText(exact(other.pitch), system)} would give{' '}
+                <span className="num text-ink">{lengthText(numberOf(exact(other.pitch)) * over, system, FINE)}</span>
+              </>
+            )}
+            .
+          </p>
+          <div className="grid grid-cols-2 gap-3">
+            <TypedField
+              label="Scratch read over, crests"
+              shown={crests === null ? '' : String(crests)}
+              parse={(t) => {
+                const n = readNumber(t, 'crests');
+                if (!n.ok) return n;
+                const v = numberOf(n.value.value);
+                return Number.isInteger(v) && v >= 1 && v <= 500
+                  ? good(v)
+                  : bad('crests', 'A whole number of crests.', String(over ?? 10));
+              }}
+              onCommit={setCrests}
+              onClear={() => setCrests(null)}
+            />
+            <LengthField
+              label="measured"
+              mm={spanMm}
+              system={system}
+              onCommit={setSpan}
+              onClear={() => setSpan(null)}
+            />
+          </div>
+          {measuredMm !== null && right && (
+            <Note tone="right">
+              Right: {lengthText(measuredMm, system, FINE)} a thread, where {lengthText(numberOf(lead), system, FINE)}{' '}
+              is wanted.
+            </Note>
+          )}
+          {measuredMm !== null && !right && (
+            <Note tone="wrong">
+              <p>
+                The scratch is {lengthText(measuredMm, system, FINE)} a thread, not{' '}
+                {lengthText(numberOf(lead), system, FINE)}.{' '}
+                {why.length === 0
+                  ? 'No single mistake explains it: look at the train afresh.'
+                  : 'Likeliest mistake first:'}
+              </p>
+              <ol className="mt-1 list-decimal pl-6">
+                {why.slice(0, 5).map((w) => (
+                  <li key={w.detail}>
+                    <strong>{w.detail}</strong>{' '}
+                    <span className="num text-sm">cuts {pitchText(exact(w.leadMm), system)}</span>
+                  </li>
+                ))}
+              </ol>
+            </Note>
+          )}
+        </div>
+        <div className="grid content-start justify-items-center gap-2">
+          {dial && lathe.dial && <Dial marks={lathe.dial.marks} safe={dial.safeMarks} />}
+          <Note tone={dial && dial.safeMarks.length > 0 ? 'right' : 'caution'}>
+            <strong>Chasing dial:</strong>{' '}
+            {dial ? dial.advice : 'this lathe has none: keep the half-nuts shut and reverse the spindle.'}
+          </Note>
+        </div>
+      </div>
+    </Panel>
+  );
+}

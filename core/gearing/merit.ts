@@ -1,0 +1,71 @@
+import { pitchErrorEffect } from './effect.ts';
+import type { Mount } from './mount.ts';
+import type { Train } from './search.ts';
+
+/** What a machinist weighs when choosing among trains; each a number from 0 (no matter) to 10. */
+export interface Weights {
+  readonly error: number;
+  readonly changes: number;
+  readonly smallDrivers: number;
+  readonly pairs: number;
+  readonly mounting: number;
+}
+export const USUAL_WEIGHTS: Weights = { error: 10, changes: 2, smallDrivers: 2, pairs: 1, mounting: 5 };
+
+export interface MeritContext {
+  readonly engagementMm: number;
+  readonly flanksDeg: readonly [number, number];
+  /** Clearance on the pitch diameter that the error may eat, mm. */
+  readonly clearanceMm: number;
+  readonly mounted: {
+    readonly drivers: readonly number[];
+    readonly driven: readonly number[];
+    readonly gearbox: string;
+  } | null;
+}
+
+/** Penalties of a train in the unit of the weights; lower is better. Shown, so that the order can be understood. */
+export interface Merit {
+  readonly error: number;
+  readonly changes: number;
+  readonly smallDrivers: number;
+  readonly pairs: number;
+  readonly mounting: number;
+  readonly total: number;
+}
+
+/** No gear below about 20 teeth driving hard. Common practice, no source. */
+const SMALL = 24;
+
+/** Gears to take off or put on, from what is mounted. */
+export function gearsToChange(
+  train: { readonly drivers: readonly number[]; readonly driven: readonly number[] },
+  mounted: MeritContext['mounted'],
+): number {
+  const wanted = [...train.drivers, ...train.driven];
+  if (!mounted) return wanted.length;
+  let same = 0;
+  const match = (now: readonly number[], then: readonly number[]): void => {
+    now.forEach((t, i) => {
+      if (then[i] === t) same += 1;
+    });
+  };
+  match(train.drivers, mounted.drivers);
+  match(train.driven, mounted.driven);
+  return wanted.length - same;
+}
+
+/** Weighs one train. The error counts by the share of the pitch-diameter clearance it eats over this engagement. */
+export function meritOf(train: Train, mount: Mount | null, context: MeritContext, w: Weights): Merit {
+  const eaten = pitchErrorEffect(train.errorPpm, context.engagementMm, context.flanksDeg).clearanceEatenMm;
+  const share = train.errorPpm === 0 ? 0 : Math.min(10, 0.05 + eaten / Math.max(0.005, context.clearanceMm));
+  const smallest = Math.min(...train.drivers);
+  const parts = {
+    error: w.error * share,
+    changes: (w.changes * gearsToChange(train, context.mounted)) / 4,
+    smallDrivers: (w.smallDrivers * Math.max(0, SMALL - smallest)) / 4,
+    pairs: w.pairs * (train.drivers.length - 1),
+    mounting: mount === null ? 0 : mount.fits ? 0 : w.mounting * 4,
+  };
+  return { ...parts, total: parts.error + parts.changes + parts.smallDrivers + parts.pairs + parts.mounting };
+}

@@ -52,6 +52,53 @@ time('three pairs, 40 gears, 60 gearbox ratios, 1.75 mm on 8 tpi', 5, () =>
   findTrains({ ...base, gears: gears40, gearbox: boxes60, maxPairs: 3 }),
 );
 
+/** Plain enumeration: every ordered choice of drivers and driven times every gearbox ratio, in floats; no bookkeeping at all. */
+function plainEnumeration(gears: readonly number[], boxes: readonly number[], target: number): number {
+  let best = Infinity;
+  const n = gears.length;
+  const g = (i: number): number => gears[i] ?? 1;
+  for (let a = 0; a < n; a += 1)
+    for (let b = a + 1; b < n; b += 1)
+      for (let c = b + 1; c < n; c += 1)
+        for (let d = 0; d < n; d += 1) {
+          if (d === a || d === b || d === c) continue;
+          for (let e = d + 1; e < n; e += 1) {
+            if (e === a || e === b || e === c) continue;
+            for (let f = e + 1; f < n; f += 1) {
+              if (f === a || f === b || f === c) continue;
+              const ratio = (g(a) * g(b) * g(c)) / (g(d) * g(e) * g(f));
+              for (const box of boxes) best = Math.min(best, Math.abs(ratio * box - target));
+            }
+          }
+        }
+  return best;
+}
+
+console.log(
+  '\ngrowth with the set, three pairs, 60 gearbox ratios (plain enumeration measured to 14 gears, then scaled by the number of trains)',
+);
+const trainsOf = (n: number): number => ((n * (n - 1) * (n - 2)) / 6) * (((n - 3) * (n - 4) * (n - 5)) / 6);
+let perTrain = 0;
+for (const n of [10, 14, 20, 30, 40]) {
+  const set = gears40.slice(0, n);
+  const from = performance.now();
+  findTrains({ ...base, gears: set, gearbox: boxes60, maxPairs: 3 });
+  const fast = performance.now() - from;
+  if (n <= 14) {
+    const then = performance.now();
+    plainEnumeration(
+      set,
+      boxes60.map((b) => b.valueOf()),
+      7 / 4 / 3.175,
+    );
+    perTrain = (performance.now() - then) / trainsOf(n);
+  }
+  const plain = perTrain * trainsOf(n);
+  console.log(
+    `${String(n).padStart(3)} gears: ${fast.toFixed(1).padStart(8)} ms   plain ${plain.toFixed(0).padStart(9)} ms${n <= 14 ? '' : ' (scaled)'}   ${(plain / fast).toFixed(0)} times`,
+  );
+}
+
 if (process.argv.includes('calibration')) {
   const parts = 2000;
   console.log(`\nReliability of identification over ${parts} simulated worn parts (seed 11)\n`);

@@ -12,6 +12,7 @@ import { exact, isPositive, numberOf, rationalOf, textOf } from '../../core/quan
 import { editShop, useShop, useSystem } from '../store/store.ts';
 import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
 import { LengthField, PitchField, TextField, TypedField } from '../ui/fields.tsx';
+import { Chart } from './Chart.tsx';
 import { Page } from './Page.tsx';
 
 export function Lathes() {
@@ -212,6 +213,10 @@ export function LathePage() {
           </SlidePanel>
         </div>
         <ArmPanel lathe={lathe} edit={edit} />
+        <Chart
+          lathe={lathe}
+          onTake={(levers) => edit('take the gearbox from its chart', (l) => void (l.levers = levers))}
+        />
         <Panel title="Chasing dial">
           <div className="grid gap-3">
             <Choice
@@ -222,7 +227,10 @@ export function LathePage() {
                 { value: 'none', label: 'none' },
               ]}
               onChange={(v) =>
-                edit('change the chasing dial', (l) => void (l.dial = v === 'dial' ? { teeth: 16, marks: 8 } : null))
+                edit(
+                  'change the chasing dial',
+                  (l) => void (l.dial = v === 'dial' ? { teeth: 16, marks: 8, otherTeeth: [] } : null),
+                )
               }
             />
             {lathe.dial && (
@@ -232,7 +240,11 @@ export function LathePage() {
                   shown={String(lathe.dial.teeth)}
                   parse={whole('teeth', 8, 400)}
                   onCommit={(v) =>
-                    edit('change the dial gear', (l) => void (l.dial = { teeth: v, marks: l.dial?.marks ?? 8 }))
+                    edit(
+                      'change the dial gear',
+                      (l) =>
+                        void (l.dial = { teeth: v, marks: l.dial?.marks ?? 8, otherTeeth: l.dial?.otherTeeth ?? [] }),
+                    )
                   }
                 />
                 <TypedField
@@ -240,8 +252,20 @@ export function LathePage() {
                   shown={String(lathe.dial.marks)}
                   parse={whole('marks', 1, 64)}
                   onCommit={(v) =>
-                    edit('change the dial marks', (l) => void (l.dial = { teeth: l.dial?.teeth ?? 16, marks: v }))
+                    edit(
+                      'change the dial marks',
+                      (l) =>
+                        void (l.dial = { teeth: l.dial?.teeth ?? 16, marks: v, otherTeeth: l.dial?.otherTeeth ?? [] }),
+                    )
                   }
+                />
+                <TypedField
+                  label="Other gears for the dial\u2019s shaft"
+                  shown={lathe.dial.otherTeeth.join(' ')}
+                  placeholder="none"
+                  parse={(t) => parseGears(t)}
+                  onCommit={(v) => edit('change the dial gears', (l) => void (l.dial!.otherTeeth = v.slice(0, 12)))}
+                  onClear={() => edit('no other dial gears', (l) => void (l.dial!.otherTeeth = []))}
                 />
               </>
             )}
@@ -387,6 +411,31 @@ const num =
     return v >= min && v <= max ? good(v) : bad(field, `A number from ${min} to ${max} is needed.`, String(min));
   };
 
+type Arm = NonNullable<Lathe['arm']>;
+
+function parseSlots(t: string): Outcome<Arm['slots']> {
+  const out: Arm['slots'] = [];
+  for (const part of t
+    .split(';')
+    .map((x) => x.trim())
+    .filter(Boolean)) {
+    const m = /^([\d.]+)\s*-\s*([\d.]+)(?:\s*@\s*(-?[\d.]+))?$/.exec(part);
+    const [from, to, angle] = [Number(m?.[1]), Number(m?.[2]), Number(m?.[3] ?? 0)];
+    if (!m || !(from >= 0 && to > from && to <= 2000 && Math.abs(angle) <= 180))
+      return bad('slots', `"${part}" is not nearest-furthest @ angle.`, '34-112 @0; 34-80 @25');
+    out.push({ fromMm: from, toMm: to, angleDeg: angle });
+  }
+  return out.length >= 1 && out.length <= 6 ? good(out) : bad('slots', 'One to six slots.', '34-112 @0');
+}
+
+function parseSwing(t: string): Outcome<NonNullable<Arm['swing']>> {
+  const m = /^(-?[\d.]+)\s*(?:to|,|\.\.)\s*(-?[\d.]+)$/i.exec(t.trim());
+  const [from, to] = [Number(m?.[1]), Number(m?.[2])];
+  return m && from >= -180 && to <= 180 && from < to
+    ? good({ fromDeg: from, toDeg: to })
+    : bad('swing', 'Two angles, the smaller first.', '-60 to 60');
+}
+
 /** Everything that says whether a train can be mounted. Without it the fit is not checked, and says so. */
 function ArmPanel({
   lathe,
@@ -397,7 +446,6 @@ function ArmPanel({
 }) {
   const system = useSystem();
   const { arm } = lathe;
-  const slot = arm?.slots[0];
   return (
     <Panel title="Arm for the change gears">
       <div className="grid gap-3">
@@ -411,6 +459,24 @@ function ArmPanel({
           }}
           onCommit={(v) => edit('change the module', (l) => void (l.moduleMm = Number(v.toFixed(4))))}
           onClear={() => edit('clear the module', (l) => void (l.moduleMm = null))}
+        />
+        <LengthField
+          label="Width of the gears (a spacer is as thick)"
+          mm={lathe.gearWidthMm}
+          system={system}
+          placeholder="not measured"
+          rule={{ maxMm: 200 }}
+          onCommit={(mm) => edit('change the gear width', (l) => void (l.gearWidthMm = mm))}
+          onClear={() => edit('clear the gear width', (l) => void (l.gearWidthMm = null))}
+        />
+        <Choice
+          label="Between spindle and stud"
+          value={lathe.tumbler ? 'tumbler' : 'none'}
+          options={[
+            { value: 'tumbler', label: 'a reverse tumbler' },
+            { value: 'none', label: 'none' },
+          ]}
+          onChange={(v) => edit('change the tumbler', (l) => void (l.tumbler = v === 'tumbler'))}
         />
         <Choice
           label="The arm is"
@@ -428,6 +494,7 @@ function ArmPanel({
                     ? {
                         centresMm: 120,
                         slots: [{ angleDeg: 0, fromMm: 30, toMm: 110 }],
+                        swing: null,
                         bossRadiusMm: 9,
                         coverRadiusMm: null,
                       }
@@ -436,7 +503,7 @@ function ArmPanel({
           }
         />
         {!arm && <p className="text-sm text-ink2">Then whether a train can be mounted is not checked.</p>}
-        {arm && slot && (
+        {arm && (
           <>
             <LengthField
               label="First driver to leadscrew or gearbox input, centres"
@@ -445,19 +512,20 @@ function ArmPanel({
               rule={{ maxMm: 2000 }}
               onCommit={(mm) => edit('change the arm', (l) => void (l.arm!.centresMm = mm))}
             />
-            <LengthField
-              label="Slot: stud nearest the pivot at"
-              mm={slot.fromMm}
-              system={system}
-              rule={{ allowZero: true, maxMm: 2000 }}
-              onCommit={(mm) => edit('change the slot', (l) => void (l.arm!.slots[0]!.fromMm = mm))}
+            <TypedField
+              label="Slots: nearest-furthest stud from the pivot, mm @ angle on the arm"
+              shown={arm.slots.map((x) => `${x.fromMm}-${x.toMm} @${x.angleDeg}`).join('; ')}
+              parse={parseSlots}
+              onCommit={(v) => edit('change the slots', (l) => void (l.arm!.slots = v))}
+              hint="34-112 @0; 34-80 @25"
             />
-            <LengthField
-              label="Slot: stud furthest from the pivot at"
-              mm={slot.toMm}
-              system={system}
-              rule={{ maxMm: 2000 }}
-              onCommit={(mm) => edit('change the slot', (l) => void (l.arm!.slots[0]!.toMm = mm))}
+            <TypedField
+              label="Swing of the arm from the line of centres, degrees"
+              shown={arm.swing ? `${arm.swing.fromDeg} to ${arm.swing.toDeg}` : ''}
+              placeholder="any way"
+              parse={parseSwing}
+              onCommit={(v) => edit('change the swing', (l) => void (l.arm!.swing = v))}
+              onClear={() => edit('any swing', (l) => void (l.arm!.swing = null))}
             />
             <LengthField
               label="Radius of stud nut or boss"

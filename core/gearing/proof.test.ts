@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { exact, numberOf, textOf } from '../quantity/rational.ts';
 import { parseGearCsv, writeGearCsv } from '../lathe/gearCsv.ts';
 import { auditTrain, crestsToMeasure, nearestPitches } from './audit.ts';
+import { parseChart } from './chartText.ts';
 import { readChart, type ChartRow } from './chart.ts';
 import { explainScratch, type Scratch } from './diagnose.ts';
 import { gearboxRatios } from './gearbox.ts';
@@ -180,6 +181,24 @@ describe('a chart', () => {
     const read = readChart(SCREW, ONE, [metric, ...minimal], [row('2', 'B')]);
     expect(read.conflicts).toEqual([]);
     expect(read.answers[0] && textOf(read.answers[0])).toBe(textOf(row('2', 'B').lead));
+  });
+  test('rows as typed', () => {
+    const rows = parseChart('cone 1, range A, 24/48, 8 tpi\n\ncone 2, range A, 24/48 x 30/60, 1.5 mm');
+    expect(rows.ok && rows.value[1]).toMatchObject({
+      levers: { cone: '2', range: 'A' },
+      drivers: [24, 30],
+      driven: [48, 60],
+    });
+    for (const wrong of [
+      '',
+      'cone 1, 24/48',
+      'cone, 24/48, 8 tpi',
+      'cone 1, 8 tpi',
+      '24/48, 8 tpi',
+      'cone 1, 24-48, 8 tpi',
+      'cone 1, 24/0, 8 tpi',
+    ])
+      expect(parseChart(wrong).ok).toBe(false);
   });
   test('every distinct ratio of the gearbox is offered once', () => {
     expect(gearboxRatios(levers)).toHaveLength(9);

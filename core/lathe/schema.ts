@@ -42,6 +42,14 @@ export const ArmSchema = Type.Object(
       ),
       { minItems: 1, maxItems: 6 },
     ),
+    /** How far the arm leans from the line of centres, degrees; null: any way. */
+    swing: Type.Union([
+      Type.Null(),
+      Type.Object(
+        { fromDeg: Type.Number({ minimum: -180, maximum: 180 }), toDeg: Type.Number({ minimum: -180, maximum: 180 }) },
+        { additionalProperties: false },
+      ),
+    ]),
     bossRadiusMm: Type.Number({ minimum: 0, maximum: 200 }),
     coverRadiusMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 2000 })]),
   },
@@ -70,12 +78,23 @@ export const LatheSchema = Type.Object(
     levers: Type.Record(Type.String({ maxLength: 40 }), Type.Record(Type.String({ maxLength: 40 }), Exact)),
     /** Module of the change gears, mm; with it and the arm, mountings can be checked. */
     moduleMm: Type.Union([Type.Null(), Type.Number({ minimum: 0.2, maximum: 10 })]),
+    gearWidthMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 200 })]),
     arm: Type.Union([Type.Null(), ArmSchema]),
+    /** A reverse tumbler between spindle and stud. */
+    tumbler: Type.Boolean(),
     /** Trains that have cut a lead before, newest first. */
     proven: Type.Array(ProvenSchema, { maxItems: 200 }),
     dial: Type.Union([
       Type.Null(),
-      Type.Object({ teeth: Teeth, marks: Type.Integer({ minimum: 1, maximum: 64 }) }, { additionalProperties: false }),
+      Type.Object(
+        {
+          teeth: Teeth,
+          marks: Type.Integer({ minimum: 1, maximum: 64 }),
+          /** Other gears that go on the dial's shaft. */
+          otherTeeth: Type.Array(Teeth, { maxItems: 12 }),
+        },
+        { additionalProperties: false },
+      ),
     ]),
     crossSlide: SlideDialSchema,
     topSlide: SlideDialSchema,

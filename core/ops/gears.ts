@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { auditTrain } from '../gearing/audit.ts';
 import { readChart } from '../gearing/chart.ts';
 import { explainScratch } from '../gearing/diagnose.ts';
-import { mountTrain, type Arm } from '../gearing/mount.ts';
+import { mountTrain } from '../gearing/mount.ts';
 import { dialRule } from '../gearing/dial.ts';
 import { findTrains } from '../gearing/search.ts';
 import { Exact, Teeth } from '../lathe/schema.ts';

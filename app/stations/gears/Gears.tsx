@@ -3,13 +3,15 @@ import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
 import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
 import { gearsToChange, meritOf } from '../../../core/gearing/merit.ts';
 import { mountTrain, type Arm, type Mount } from '../../../core/gearing/mount.ts';
-import { gearState, latheOf, threadOfJob, trainText } from '../../../core/job/derive.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob, trainText } from '../../../core/job/derive.ts';
+import type { Job } from '../../../core/job/schema.ts';
+import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText, ppmText } from '../../../core/quantity/format.ts';
-import { pitchText } from '../../../core/quantity/pitch.ts';
+import { isMetricPitch, isTpiPitch, pitchText } from '../../../core/quantity/pitch.ts';
 import { exact, numberOf, shortText, textOf } from '../../../core/quantity/rational.ts';
 import type { Step } from '../../../core/quantity/working.ts';
-import { leadOf, pitchMmOf, threadFormOf } from '../../../core/standards/thread.ts';
+import { leadOf, pitchMmOf, pitchOf, threadFormOf } from '../../../core/standards/thread.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { editJob, editShop, useShop, useSystem } from '../../store/store.ts';
@@ -59,11 +61,12 @@ export function Gears() {
   const form = thread ? threadFormOf(thread) : null;
   const flanks = [form?.leadingFlankDeg ?? 30, form?.trailingFlankDeg ?? 30] as const;
   const weights = shop.settings.gearWeights;
+  const measuredPpm = measuredPitchPpm(job);
   const trains = (answered.value?.trains ?? [])
     .map((t) => ({
       ...t,
       merit: meritOf(
-        t,
+        measuredPpm !== null && Math.abs(t.errorPpm) <= measuredPpm ? { ...t, errorPpm: 0 } : t,
         t.mount,
         {
           engagementMm: job.fit.engagementMm,
@@ -139,6 +142,16 @@ export function Gears() {
               label="Type in the lead"
               value={pitchText(leadOf(thread), 'mm')}
               other={pitchText(leadOf(thread), 'in')}
+            />
+            <Figure
+              label="Start before the work"
+              value={lengthText(3 * numberOf(leadOf(thread)), system)}
+              other="three leads: a whole number, so that the phase is kept"
+            />
+            <Figure
+              label="Stop after the thread"
+              value={lengthText(job.setup.reliefMm, system)}
+              other="within the relief groove, clear of jaws and centre; overshoot on the way back takes up the backlash"
             />
             <Note tone="caution">
               Once the pass has begun the handwheel cannot stop it short on some controls: keep jaws and centre clear.
@@ -258,6 +271,12 @@ export function Gears() {
                 </table>
               </div>
             )}
+            {measuredPpm !== null && (
+              <p className="mt-3">
+                This pitch was measured, to about {Math.round(measuredPpm)} ppm: any train within that is as good as
+                exact, and they are ordered by the rest.
+              </p>
+            )}
             {short.value && short.value.length > 0 && (
               <p className="mt-3">
                 One gear short:{' '}
@@ -298,11 +317,14 @@ export function Gears() {
                         <TrainDrawing mount={chosenMount} moduleMm={lathe.moduleMm} />
                         <figcaption className="text-sm text-ink2">
                           Seen from the end of the lathe, true to scale. Hatched: back plane; filled: front plane.
-                          {turningText(chosenMount)}
+                          {turningText(chosenMount, lathe.tumbler)}
                         </figcaption>
                       </figure>
                       <ol className="list-decimal space-y-1 pl-6">
-                        {fittingSteps(chosenMount).map((t) => (
+                        {fittingSteps(
+                          chosenMount,
+                          lathe.gearWidthMm === null ? '' : ` of ${lengthText(lathe.gearWidthMm, system)}`,
+                        ).map((t) => (
                           <li key={t}>{t}</li>
                         ))}
                       </ol>
@@ -375,6 +397,14 @@ const takeTrain = (t: {
     d.gears.train = { drivers: [...t.drivers], driven: [...t.driven], gearbox: t.gearbox };
   });
 
+/** How finely a measured pitch is known, ppm, from its longest count; null for a thread named by standard or round numbers. */
+function measuredPitchPpm(job: Job): number | null {
+  const thread = threadOfJob(job);
+  if (thread?.family !== 'Special' || isTpiPitch(pitchOf(thread)) || isMetricPitch(pitchOf(thread))) return null;
+  const most = Math.max(0, ...job.readings.filter((r) => r.quantity === 'crestCount').map((r) => r.value));
+  return most > 0 ? (DEFAULT_SIGMA.crests / most) * 1e6 : null;
+}
+
 interface Geared {
   readonly drivers: readonly number[];
   readonly driven: readonly number[];
@@ -389,7 +419,7 @@ const sameGears = (a: Geared, b: Geared): boolean =>
 /** The lathe's arm as the mounting check takes it; null when anything it needs is not measured. */
 function armOf(lathe: Lathe): Arm | null {
   if (!lathe.arm || lathe.moduleMm === null) return null;
-  const { centresMm, slots, bossRadiusMm, coverRadiusMm } = lathe.arm;
+  const { centresMm, slots, bossRadiusMm, coverRadiusMm, swing } = lathe.arm;
   return {
     centresMm,
     slots,
@@ -397,6 +427,7 @@ function armOf(lathe: Lathe): Arm | null {
     moduleMm: lathe.moduleMm,
     backlashMm: 0.15,
     ...(coverRadiusMm === null ? {} : { coverRadiusMm }),
+    ...(swing === null ? {} : { swing }),
   };
 }
 
@@ -412,9 +443,9 @@ function mountOf(
 }
 
 /** Each mesh turns the motion round: an even number leaves the leadscrew turning as the stud does. */
-function turningText(mount: Extract<Mount, { fits: true }>): string {
+function turningText(mount: Extract<Mount, { fits: true }>, tumbler: boolean): string {
   const meshes = mount.drivers.length === 1 ? mount.gears.length - 1 : mount.drivers.length;
-  return `${meshes} mesh${meshes === 1 ? '' : 'es'}: the leadscrew turns ${meshes % 2 === 0 ? 'the same way as the stud' : 'against the stud'}; the tumbler sets the hand of the thread.`;
+  return `${meshes} mesh${meshes === 1 ? '' : 'es'}: the leadscrew turns ${meshes % 2 === 0 ? 'the same way as the stud' : 'against the stud'}; ${tumbler ? 'the tumbler sets the hand of the thread' : 'there is no tumbler: for the other hand, one idler more or less'}.`;
 }
 
 const WEIGHT_WORDS = {
@@ -462,6 +493,8 @@ function EffectFigure({ errorPpm, flanks }: { readonly errorPpm: number; readonl
   const system = useSystem();
   const { show } = useWorking();
   const effect = pitchErrorEffect(errorPpm, job.fit.engagementMm, flanks);
+  const limits = fitOfJob(job)?.limits?.pitch;
+  const band = limits?.min != null && limits.max !== null ? limits.max - limits.min : null;
   const share = job.fit.pitchClearanceMm > 0 ? effect.clearanceEatenMm / job.fit.pitchClearanceMm : 0;
   return (
     <Figure
@@ -472,7 +505,9 @@ function EffectFigure({ errorPpm, flanks }: { readonly errorPpm: number; readonl
           : lengthText(effect.clearanceEatenMm, system, { stepMm: 0.0001, stepIn: 0.00001 })
       }
       other={
-        errorPpm === 0 ? undefined : `of the pitch-diameter clearance, ${Math.round(share * 100)} % of what is given`
+        errorPpm === 0
+          ? undefined
+          : `of the pitch-diameter clearance, ${Math.round(share * 100)} % of what is given${band === null ? '' : `, ${Math.round((effect.clearanceEatenMm / band) * 100)} % of the class tolerance`}`
       }
       onShow={() =>
         show('What the lead error does', [

@@ -127,6 +127,26 @@ export function Proof({ lathe, lead, train }: Props) {
         </div>
         <div className="grid content-start justify-items-center gap-2">
           {dial && lathe.dial && <Dial marks={lathe.dial.marks} safe={dial.safeMarks} />}
+          {lathe.dial?.otherTeeth.map((teeth) => {
+            const other = dialRule({
+              leadscrew: exact(lathe.leadscrew),
+              lead,
+              dialTeeth: teeth,
+              marks: lathe.dial?.marks ?? 1,
+            });
+            return (
+              <p key={teeth} className="text-sm">
+                With the <strong className="num">{teeth}</strong> on the dial:{' '}
+                {other.safeMarks.length > 0 ? other.advice : 'no mark either.'}
+              </p>
+            );
+          })}
+          {dial && dial.safeMarks.length === 0 && (
+            <p className="text-sm text-ink2">
+              Half-nuts shut: stop at the end, tool out, reverse past the start by two or three leads, tool in, forward
+              again.
+            </p>
+          )}
           <Note tone={dial && dial.safeMarks.length > 0 ? 'right' : 'caution'}>
             <strong>Chasing dial:</strong>{' '}
             {dial ? dial.advice : 'this lathe has none: keep the half-nuts shut and reverse the spindle.'}

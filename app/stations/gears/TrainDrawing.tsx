@@ -107,7 +107,7 @@ export function TrainDrawing({ mount, moduleMm }: { readonly mount: Fitting; rea
 }
 
 /** The order of fitting, in words. */
-export function fittingSteps(mount: Fitting): string[] {
+export function fittingSteps(mount: Fitting, spacer: string): string[] {
   const at = (i: number): PlacedGear | undefined => mount.gears[i];
   const steps = ['Isolate at the plug. Wipe and oil the studs.'];
   const lean = `${Math.abs(mount.armDeg).toFixed(0)}\u00b0 ${mount.armDeg >= 0 ? 'down' : 'up'} from the line of centres`;
@@ -122,7 +122,7 @@ export function fittingSteps(mount: Fitting): string[] {
         `Mesh the idler with the ${mount.driven[0]} first, then swing the arm until it meshes with the ${mount.drivers[0]}.`,
       );
   } else {
-    steps.push(`Fit the ${mount.drivers[0]} on the spindle stud, back plane; a spacer in front of it.`);
+    steps.push(`Fit the ${mount.drivers[0]} on the spindle stud, back plane; a spacer${spacer} in front of it.`);
     for (let k = 0; k + 1 < mount.drivers.length; k += 1) {
       const [back, front] = [
         at(2 * k + 1)?.plane === 1 ? mount.driven[k] : mount.drivers[k + 1],

@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import { readChart, type ChartReading, type ChartRow } from '../../core/gearing/chart.ts';
+import { parseChart } from '../../core/gearing/chartText.ts';
+import type { Lathe } from '../../core/lathe/schema.ts';
+import { lengthText } from '../../core/quantity/format.ts';
+import type { Problem } from '../../core/quantity/outcome.ts';
+import { exact } from '../../core/quantity/rational.ts';
+import { useSystem } from '../store/store.ts';
+import { Button, Note, Panel } from '../ui/controls.tsx';
+import { inputClass } from '../ui/fields.tsx';
+
+const EXAMPLE = 'cone 1, range A, 24/48, 8 tpi\ncone 2, range A, 24/48, 9 tpi\ncone 1, range B, 24/48, 16 tpi';
+
+/** The gearbox from its chart: a few rows of lever positions, train and pitch are enough; a misprint is named. */
+export function Chart({
+  lathe,
+  onTake,
+}: {
+  readonly lathe: Lathe;
+  readonly onTake: (levers: Lathe['levers']) => void;
+}) {
+  const system = useSystem();
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [read, setRead] = useState<{ reading: ChartReading; rows: readonly ChartRow[] } | null>(null);
+  const infer = (): void => {
+    const rows = parseChart(text);
+    setProblem(rows.ok ? null : rows.problem);
+    setRead(
+      rows.ok
+        ? {
+            rows: rows.value,
+            reading: readChart(exact(lathe.leadscrew), exact(lathe.fixedRatio), rows.value, rows.value),
+          }
+        : null,
+    );
+  };
+  const sure = read !== null && read.reading.answers.every((a) => a !== null);
+  return (
+    <Panel title="Gearbox from its chart">
+      <div className="grid gap-3">
+        <label className="grid gap-1">
+          <span className="text-sm text-ink2">Rows of the chart: levers, train, pitch</span>
+          <textarea
+            rows={5}
+            value={text}
+            placeholder={EXAMPLE}
+            onChange={(e) => setText(e.target.value)}
+            className={`${inputClass} py-2 text-base`}
+            aria-invalid={problem !== null}
+          />
+        </label>
+        {problem && (
+          <Note tone="wrong">
+            {problem.message} Right would be: {problem.right}
+          </Note>
+        )}
+        <div>
+          <Button onClick={infer} disabled={text.trim() === ''}>
+            Infer the ratios
+          </Button>
+        </div>
+        {read && (
+          <>
+            <ul>
+              {Object.entries(read.reading.levers).map(([lever, positions]) => (
+                <li key={lever}>
+                  <strong>{lever}</strong>{' '}
+                  <span className="num">
+                    {Object.entries(positions)
+                      .map(([p, r]) => `${p} = ${r}`)
+                      .join(', ')}
+                  </span>
+                </li>
+              ))}
+            </ul>
+            {read.reading.conflicts.map((c) => (
+              <Note key={c.row} tone="wrong">
+                Row {c.row + 1} does not go with the others: it says{' '}
+                {lengthText(c.printedMm, system, { stepMm: 0.0001, stepIn: 0.00001 })}, they say{' '}
+                {lengthText(c.expectedMm, system, { stepMm: 0.0001, stepIn: 0.00001 })}. Probably a misprint, or read
+                one row or column off.
+              </Note>
+            ))}
+            {read.reading.conflicts.length === 0 && <Note tone="right">All {read.rows.length} rows agree.</Note>}
+            {!sure && (
+              <Note tone="caution">
+                Some positions are not yet tied to the rest: give a row that uses each of them.
+              </Note>
+            )}
+            <div>
+              <Button
+                tone="main"
+                onClick={() =>
+                  onTake(Object.fromEntries(Object.entries(read.reading.levers).map(([k, v]) => [k, { ...v }])))
+                }
+              >
+                Take these ratios
+              </Button>
+            </div>
+          </>
+        )}
+      </div>
+    </Panel>
+  );
+}

@@ -1,0 +1,51 @@
+import { parsePitch } from '../quantity/pitch.ts';
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import type { ChartRow } from './chart.ts';
+
+const RIGHT = 'cone 1, range A, 24/48, 8 tpi';
+
+/** Reads chart rows as typed, one a line: `cone 1, range A, 24/48, 8 tpi`; a train of two pairs is `24/48 x 30/60`. */
+export function parseChart(text: string): Outcome<ChartRow[]> {
+  const rows: ChartRow[] = [];
+  for (const [i, line] of text.split(/\r?\n/).entries()) {
+    if (line.trim() === '') continue;
+    const row = parseRow(line, i + 1);
+    if (!row.ok) return row;
+    rows.push(row.value);
+  }
+  return rows.length > 0 ? good(rows) : bad('chart', 'No rows yet.', RIGHT);
+}
+
+function parseRow(line: string, number: number): Outcome<ChartRow> {
+  const parts = line
+    .split(/[,;\t]/)
+    .map((p) => p.trim())
+    .filter(Boolean);
+  const pitchText = parts.pop() ?? '';
+  const pitch = parsePitch(pitchText, 'chart');
+  if (!pitch.ok) return bad('chart', `Row ${number}: ${pitch.problem.message}`, RIGHT);
+  const levers: Record<string, string> = {};
+  let drivers: number[] = [];
+  let driven: number[] = [];
+  for (const part of parts) {
+    if (part.includes('/')) {
+      for (const pair of part.split(/\s*[x\u00d7*]\s*/i)) {
+        const m = /^(\d{1,3})\s*\/\s*(\d{1,3})$/.exec(pair);
+        if (!m) return bad('chart', `Row ${number}: "${pair}" is not driver/driven.`, RIGHT);
+        drivers = [...drivers, Number(m[1])];
+        driven = [...driven, Number(m[2])];
+      }
+      continue;
+    }
+    const [lever, ...position] = part.split(/\s+/);
+    if (lever === undefined || position.length === 0)
+      return bad('chart', `Row ${number}: "${part}" is not a lever and its position.`, RIGHT);
+    levers[lever] = position.join(' ');
+  }
+  if (drivers.length === 0 || drivers.length > 3)
+    return bad('chart', `Row ${number} needs its train of one to three pairs.`, RIGHT);
+  if ([...drivers, ...driven].some((t) => t < 8))
+    return bad('chart', `Row ${number} has a gear of fewer than 8 teeth.`, RIGHT);
+  if (Object.keys(levers).length === 0) return bad('chart', `Row ${number} names no lever.`, RIGHT);
+  return good({ levers, drivers, driven, lead: pitch.value.exactMm });
+}

@@ -44,3 +44,22 @@ test('audit says what any train cuts', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByText(/127\/35 mm exactly; 7 threads per inch/)).toBeVisible();
 });
+
+test('a gearbox from its chart: ratios inferred, a misprint named, taken into the lathe', async ({ page }) => {
+  await page.goto('/lathes/lathe-bess');
+  const rows = [
+    'cone 1, range A, 24/48, 8 tpi',
+    'cone 2, range A, 24/48, 9 tpi',
+    'cone 1, range B, 24/48, 16 tpi',
+    'cone 2, range B, 24/48, 17 tpi',
+    'cone 3, range A, 24/48, 10 tpi',
+    'cone 3, range B, 24/48, 20 tpi',
+  ];
+  await page.getByLabel('Rows of the chart: levers, train, pitch').fill(rows.join('\n'));
+  await page.getByRole('button', { name: 'Infer the ratios' }).click();
+  await expect(page.getByText(/Row \d does not go with the others/)).toHaveCount(1);
+  await expect(page.getByText(/Row 4 does not go with the others/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take these ratios' }).click();
+  await expect(page.getByLabel(/^Gearbox levers/)).toHaveValue(/cone 1=1 2=8\/9 3=4\/5; range A=2 B=1/);
+  await axeClean(page);
+});

@@ -32,7 +32,7 @@ export function Gauges() {
                 />
                 {i.measures === 'angle' ? (
                   <TypedField
-                    label="good to \u00b1, degrees"
+                    label="good to ±, degrees"
                     shown={String(i.uncertainty)}
                     parse={(t) => {
                       const n = readNumber(t, 'uncertainty');
@@ -49,7 +49,7 @@ export function Gauges() {
                   />
                 ) : (
                   <LengthField
-                    label="good to \u00b1"
+                    label="good to ±"
                     mm={i.uncertainty}
                     system={system}
                     rule={{ maxMm: 10 }}

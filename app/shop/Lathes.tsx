@@ -260,7 +260,7 @@ export function LathePage() {
                   }
                 />
                 <TypedField
-                  label="Other gears for the dial\u2019s shaft"
+                  label="Other gears for the dial’s shaft"
                   shown={lathe.dial.otherTeeth.join(' ')}
                   placeholder="none"
                   parse={(t) => parseGears(t)}

@@ -225,12 +225,7 @@ function Overrule() {
   return (
     <Panel title="I know what it is">
       <div className="grid gap-3 md:grid-cols-2">
-        <TextField
-          label="Why"
-          value={reason}
-          onCommit={setReason}
-          placeholder="stamped on the part, maker's list\u2026"
-        />
+        <TextField label="Why" value={reason} onCommit={setReason} placeholder="stamped on the part, maker's list…" />
         <TypedField
           label="Designation, then Enter"
           shown=""

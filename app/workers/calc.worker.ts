@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { mountTrain } from '../../core/gearing/mount.ts';
-import { findTrains, type TrainRequest } from '../../core/gearing/search.ts';
+import { findTrains, gearsLeft, type TrainRequest } from '../../core/gearing/search.ts';
 import { oneGearShort } from '../../core/gearing/short.ts';
 import { rank } from '../../core/identify/rank.ts';
 import { exact } from '../../core/quantity/rational.ts';
@@ -14,12 +14,6 @@ const requestOf = (q: TrainsQuery): TrainRequest => ({
   gearbox: q.gearbox.map((g) => exact(g)),
 });
 
-function left(gears: readonly number[], used: readonly number[]): number[] {
-  const rest = [...gears];
-  for (const t of used) rest.splice(rest.indexOf(t), 1);
-  return rest;
-}
-
 const api: CalcWorker = {
   rank,
   oneGearShort: (q) => oneGearShort(requestOf(q), 4),
@@ -30,7 +24,7 @@ const api: CalcWorker = {
       complete,
       trains: trains.map((t) => {
         if (!arm) return { ...t, mount: null };
-        const mount = mountTrain(t.drivers, t.driven, left(q.gears, [...t.drivers, ...t.driven]), arm);
+        const mount = mountTrain(t.drivers, t.driven, gearsLeft(q.gears, [...t.drivers, ...t.driven]), arm);
         return { ...t, ...(mount.fits ? { drivers: mount.drivers, driven: mount.driven } : {}), mount };
       }),
     };

@@ -55,24 +55,6 @@ export type Evidence = OnMember &
 export type Quantity = Evidence['quantity'];
 export type Part = 'external' | 'internal';
 
-export const QUANTITIES: readonly Quantity[] = [
-  'majorDiameter',
-  'minorDiameter',
-  'pitchDiameter',
-  'overWires',
-  'crestCount',
-  'pitchLeaf',
-  'flankAngle',
-  'leadingFlank',
-  'trailingFlank',
-  'depth',
-  'crestFlat',
-  'rootFlat',
-  'lead',
-  'taper',
-  'starts',
-];
-
 /** Default uncertainties (one standard deviation), by the way a thing is usually read. Common practice, no source. */
 export const DEFAULT_SIGMA = {
   diameterMm: 0.02,

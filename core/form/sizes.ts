@@ -34,8 +34,6 @@ export function basicSizes(form: ThreadForm, majorMm: number): BasicSizes {
 
 /** Depth of the external thread, crest to root, mm radial. */
 export const externalDepthMm = (form: ThreadForm): number => form.external.outerMm + form.external.innerMm;
-/** Depth of the internal thread, mm radial. */
-export const internalDepthMm = (form: ThreadForm): number => form.internal.outerMm + form.internal.innerMm;
 
 const slopeOf = (form: ThreadForm): number => tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
 

@@ -1,4 +1,4 @@
-import { exact, INCH_MM, isWhole, numberOf, shortText, textOf, type Rational } from '../quantity/rational.ts';
+import { exact, INCH_MM, numberOf, shortText, textOf, type Rational } from '../quantity/rational.ts';
 import { CATALOGUE } from '../standards/catalogue.ts';
 import { turnsCheck } from './effect.ts';
 import { leadOfTrain } from './search.ts';
@@ -50,6 +50,3 @@ export function crestsToMeasure(lead: Rational, other: Rational, instrumentMm: n
   if (difference === 0) return null;
   return Math.max(1, Math.ceil((4 * instrumentMm * Math.SQRT2) / difference));
 }
-
-/** True when the lead is a whole number of hundredths of a millimetre or divides the inch evenly. */
-export const isRoundLead = (lead: Rational): boolean => isWhole(lead.mul(100n)) || isWhole(INCH_MM.div(lead).mul(8n));

@@ -1,4 +1,4 @@
-import { exact, textOf, type Rational } from '../quantity/rational.ts';
+import type { Rational } from '../quantity/rational.ts';
 import { tanDeg } from '../quantity/units.ts';
 
 /** Proof without cutting: `spindle` turns of the chuck bring the leadscrew key back after `leadscrew` turns, in lowest terms. */
@@ -30,7 +30,3 @@ export function pitchErrorEffect(
   const slope = tanDeg(flanksDeg[0]) + tanDeg(flanksDeg[1]);
   return { mismatchMm, clearanceEatenMm: slope > 0 ? (2 * Math.abs(mismatchMm)) / slope : 0 };
 }
-
-/** Ratio leadscrew turns : spindle turns that a lead needs, exact text. */
-export const neededRatio = (lead: Rational, leadscrew: Rational, fixed: Rational = exact(1)): string =>
-  textOf(lead.div(leadscrew).div(fixed));

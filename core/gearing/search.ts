@@ -48,6 +48,13 @@ export function leadOfTrain(
   return leadscrew.mul(fixedRatio).mul(exact(train.gearbox)).mul(totalRatio(train.drivers, train.driven));
 }
 
+/** Gears left in the drawer when these are on; a gear that is not in the set is passed over. */
+export function gearsLeft(owned: readonly number[], used: readonly number[]): number[] {
+  const rest = [...owned];
+  for (const t of used) if (rest.includes(t)) rest.splice(rest.indexOf(t), 1);
+  return rest;
+}
+
 /** All choices of k gears that have one product. */
 interface Group {
   readonly product: number;

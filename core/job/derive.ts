@@ -12,7 +12,7 @@ import {
 import { leadOfTrain } from '../gearing/search.ts';
 import type { Lathe } from '../lathe/schema.ts';
 import type { Outcome } from '../quantity/outcome.ts';
-import { errorPpm, exact, textOf, type Rational } from '../quantity/rational.ts';
+import { errorPpm, exact, type Rational } from '../quantity/rational.ts';
 import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -118,5 +118,3 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
 
 export const trainText = (train: { readonly drivers: readonly number[]; readonly driven: readonly number[] }): string =>
   train.drivers.map((d, i) => `${d}/${train.driven[i] ?? '?'}`).join(' \u00d7 ');
-
-export const leadText = (lead: Rational): string => textOf(lead);

@@ -62,11 +62,3 @@ function plainEvidence(r: Reading): Evidence {
 }
 
 export const evidenceOfJob = (job: Job): Evidence[] => job.readings.map((r) => evidenceOf(r, partOf(job)));
-
-const PITCH_QUANTITIES: readonly Reading['quantity'][] = ['crestCount', 'pitchLeaf', 'lead', 'starts'];
-/** True when some reading says anything about the pitch: without one nothing can be named. */
-export const pitchIsRead = (job: Job): boolean => job.readings.some((r) => PITCH_QUANTITIES.includes(r.quantity));
-export const diameterIsRead = (job: Job): boolean =>
-  job.readings.some(
-    (r) => r.quantity === 'majorDiameter' || r.quantity === 'minorDiameter' || r.quantity === 'pitchDiameter',
-  );

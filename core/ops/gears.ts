@@ -4,7 +4,7 @@ import { readChart } from '../gearing/chart.ts';
 import { explainScratch } from '../gearing/diagnose.ts';
 import { mountTrain } from '../gearing/mount.ts';
 import { dialRule } from '../gearing/dial.ts';
-import { findTrains } from '../gearing/search.ts';
+import { findTrains, gearsLeft } from '../gearing/search.ts';
 import { Exact, Teeth } from '../lathe/schema.ts';
 import { bad, good } from '../quantity/outcome.ts';
 import { exact, numberOf, textOf } from '../quantity/rational.ts';
@@ -39,13 +39,6 @@ const ArmSchema = Type.Object(
       'First driver at the origin; the arm swings about the leadscrew or gearbox input, centresMm away. Slot radii from the pivot.',
   },
 );
-
-/** Gears left in the drawer when a train is on. */
-function left(gears: readonly number[], used: readonly number[]): number[] {
-  const rest = [...gears];
-  for (const t of used) rest.splice(rest.indexOf(t), 1);
-  return rest;
-}
 
 export const trainsOp = op({
   name: 'trains',
@@ -90,7 +83,7 @@ export const trainsOp = op({
       trains: trains.map((t) => {
         const plain = { ...t, drivers: [...t.drivers], driven: [...t.driven] };
         if (!q.arm) return { ...plain, mount: { fits: null, reason: 'not checked: no arm given' } };
-        const m = mountTrain(t.drivers, t.driven, left(q.gears, [...t.drivers, ...t.driven]), q.arm);
+        const m = mountTrain(t.drivers, t.driven, gearsLeft(q.gears, [...t.drivers, ...t.driven]), q.arm);
         return {
           ...plain,
           ...(m.fits ? { drivers: [...m.drivers], driven: [...m.driven] } : {}),

@@ -1,6 +1,6 @@
 import { exact, INCH_MM, mixedText, numberOf, shortText, textOf, type Rational } from '../quantity/rational.ts';
 import { tpiOf } from '../quantity/pitch.ts';
-import { FAMILY_IDS, type Family, type FamilyId } from './family.ts';
+import type { Family, FamilyId } from './family.ts';
 import { BRITISH } from './rows/british.ts';
 import { METRIC } from './rows/metric.ts';
 import { POWER_AND_PIPE } from './rows/power.ts';
@@ -127,6 +127,3 @@ function withoutRepeats(rows: StandardThread[]): StandardThread[] {
 
 /** Every published row, family by family. Built once: a few thousand rows, a few milliseconds. */
 export const CATALOGUE: readonly StandardThread[] = withoutRepeats(FAMILIES.flatMap(rowsOf));
-
-/** Index of a family in the usual order of browsing. */
-export const familyOrder = (id: FamilyId): number => FAMILY_IDS.indexOf(id);

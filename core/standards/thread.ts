@@ -4,7 +4,6 @@ import {
   exact,
   mixedText,
   numberOf,
-  rationalFromNumber,
   rationalOf,
   shortText,
   type Rational,
@@ -158,5 +157,3 @@ export function unlistedThread(
     form: familyOf(family).form,
   };
 }
-
-export const nearPitch = (mm: number): Rational => rationalFromNumber(Number(mm.toFixed(5)));

@@ -3,6 +3,7 @@ import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
 import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
 import { gearsToChange, meritOf } from '../../../core/gearing/merit.ts';
 import { mountTrain, type Arm, type Mount } from '../../../core/gearing/mount.ts';
+import { gearsLeft } from '../../../core/gearing/search.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob, trainText } from '../../../core/job/derive.ts';
 import type { Job } from '../../../core/job/schema.ts';
 import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
@@ -437,9 +438,7 @@ function mountOf(
 ): Mount | null {
   const arm = armOf(lathe);
   if (!arm) return null;
-  const rest = [...lathe.gears];
-  for (const t of [...train.drivers, ...train.driven]) if (rest.includes(t)) rest.splice(rest.indexOf(t), 1);
-  return mountTrain(train.drivers, train.driven, rest, arm);
+  return mountTrain(train.drivers, train.driven, gearsLeft(lathe.gears, [...train.drivers, ...train.driven]), arm);
 }
 
 /** Each mesh turns the motion round: an even number leaves the leadscrew turning as the stud does. */

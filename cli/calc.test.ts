@@ -108,6 +108,16 @@ describe('replies', () => {
   });
 });
 
+test('of several dial gears the best answers', () => {
+  // 2.5 mm on a 6 mm leadscrew: 30 mm of travel, so 15 teeth (90 mm) is right where 14 and 16 are not
+  const { reply } = ask('dial', { leadscrewMm: '6', leadMm: '5/2', dialTeeth: [14, 15, 16], marks: 3 });
+  expect(reply).toMatchObject({
+    dialTeeth: 15,
+    safeMarks: [0, 1, 2],
+    gears: [{ dialTeeth: 14, safeMarks: [] }, { dialTeeth: 15 }, { dialTeeth: 16, safeMarks: [] }],
+  });
+});
+
 describe('wrong requests are answered on their own line', () => {
   test.each([
     ['thread', 'nonsense', 'line'],

@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 const SHOTS = [
   ['jobs', '/jobs'],
   ['read', '/jobs/demo-sluice/read'],
-  ['name', '/jobs/demo-press/name'],
+  ['name', '/jobs/demo-sluice/name'],
   ['fit', '/jobs/demo-gland/fit'],
   ['gears', '/jobs/demo-pump/gears'],
   ['setup', '/jobs/demo-sluice/setup'],

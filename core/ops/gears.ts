@@ -99,7 +99,12 @@ export const dialOp = op({
   name: 'dial',
   about: 'On which marks of the chasing dial the half-nuts may close',
   request: Type.Object(
-    { leadscrewMm: Exact, leadMm: Exact, dialTeeth: Teeth, marks: Type.Integer({ minimum: 1, maximum: 128 }) },
+    {
+      leadscrewMm: Exact,
+      leadMm: Exact,
+      dialTeeth: Type.Union([Teeth, Type.Array(Teeth, { minItems: 1, maxItems: 24 })]),
+      marks: Type.Integer({ minimum: 1, maximum: 128 }),
+    },
     { additionalProperties: false },
   ),
   reply: Type.Object({
@@ -107,13 +112,31 @@ export const dialOp = op({
     travelMm: Type.String(),
     sameMarkAfterTurns: Type.Integer(),
     advice: Type.String(),
+    dialTeeth: Type.Optional(Type.Integer()),
+    gears: Type.Optional(
+      Type.Array(
+        Type.Object({
+          dialTeeth: Type.Integer(),
+          safeMarks: Type.Array(Type.Integer()),
+          travelMm: Type.String(),
+          sameMarkAfterTurns: Type.Integer(),
+          advice: Type.String(),
+        }),
+      ),
+    ),
   }),
   run: (q) => {
     const leadscrew = exact(q.leadscrewMm);
     if (numberOf(leadscrew) > 100)
       return bad('leadscrewMm', 'A leadscrew pitch above 100 mm is out of reach.', '127/40 for 8 tpi');
-    const rule = dialRule({ leadscrew, lead: exact(q.leadMm), dialTeeth: q.dialTeeth, marks: q.marks });
-    return good({ ...rule, safeMarks: [...rule.safeMarks] });
+    const choices = Array.isArray(q.dialTeeth) ? q.dialTeeth : [q.dialTeeth];
+    const rules = choices.map((dialTeeth) => {
+      const rule = dialRule({ leadscrew, lead: exact(q.leadMm), dialTeeth, marks: q.marks });
+      return { dialTeeth, ...rule, safeMarks: [...rule.safeMarks] };
+    });
+    // of several gears, the one with most right marks answers; every one is listed
+    const { dialTeeth, ...rule } = rules.reduce((a, b) => (b.safeMarks.length > a.safeMarks.length ? b : a));
+    return good(Array.isArray(q.dialTeeth) ? { ...rule, dialTeeth, gears: rules } : rule);
   },
 });
 

@@ -1,13 +1,6 @@
 import { basicSizes, type BasicSizes } from '../form/sizes.ts';
 import { formAt, specialForm, type FormId, type SpecialForm, type ThreadForm } from '../form/shape.ts';
-import {
-  exact,
-  mixedText,
-  numberOf,
-  rationalOf,
-  shortText,
-  type Rational,
-} from '../quantity/rational.ts';
+import { exact, mixedText, numberOf, rationalOf, shortText, type Rational } from '../quantity/rational.ts';
 import { INCH_MM } from '../quantity/rational.ts';
 import { isMetricPitch, isTpiPitch, storedPitch, tpiOf } from '../quantity/pitch.ts';
 import { toInches } from '../quantity/units.ts';

@@ -98,6 +98,17 @@ describe('replies', () => {
     }).reply;
     expect(back).toMatchObject({ pitchDiameterMm: expect.closeTo(9.026, 6), bestWireMm: expect.closeTo(0.866025, 6) });
   });
+  test('exact wires: Tr 40x7 is 24 um over the flat formula, and back', () => {
+    const base = { leadingHalfAngleDeg: 15, trailingHalfAngleDeg: 15, pitchMm: 7, starts: 1, wireMm: 3.6235 };
+    const m = (method: string) =>
+      (ask('wires', { ...base, pitchDiameterMm: 36.5, method }).reply as { overWiresMm: number }).overWiresMm;
+    expect(m('exact') - m('flat')).toBeCloseTo(0.024, 3);
+    const back = ask('wires', { ...base, overWiresMm: m('exact'), method: 'exact' }).reply as {
+      pitchDiameterMm: number;
+    };
+    expect(back.pitchDiameterMm).toBeCloseTo(36.5, 4);
+    expect(ask('wires', { ...base, trailingHalfAngleDeg: 3, pitchDiameterMm: 36.5, method: 'exact' }).ok).toBe(false);
+  });
   test('dial and passes', () => {
     expect(ask('dial', GOOD['dial']).reply).toMatchObject({
       safeMarks: [0, 4],

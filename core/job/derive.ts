@@ -9,6 +9,7 @@ import {
   pitchDiameterFromWiresMm,
   type Groove,
 } from '../gauging/wires.ts';
+import { exactBeyondTextbookMm } from '../gauging/exactWires.ts';
 import { leadOfTrain } from '../gearing/search.ts';
 import type { Lathe } from '../lathe/schema.ts';
 import type { Outcome } from '../quantity/outcome.ts';
@@ -81,6 +82,8 @@ export interface WirePlan {
   /** M when the pitch diameter is right, mm, with the lead-angle correction. */
   readonly targetMm: number;
   readonly flatMm: number;
+  /** The exact solution was used, because the lead angle matters. */
+  readonly exact: boolean;
   /** Basic pitch diameter less nothing: the largest the screw may be and still be the thread named, mm. */
   readonly measured: readonly { readonly overMm: number; readonly pitchDiameterMm: number; readonly leftMm: number }[];
 }
@@ -90,6 +93,20 @@ export function wireToUse(groove: Groove, ownedMm: readonly number[]): number {
   const best = bestWireMm(groove);
   const usable = ownedMm.filter((w) => checkWire(groove, w).ok);
   return usable.length > 0 ? usable.reduce((a, b) => (Math.abs(b - best) < Math.abs(a - best) ? b : a)) : best;
+}
+
+/** Below this the lead angle is not worth the exact solution, mm. */
+const EXACT_WORTH_MM = 0.001;
+// The spine asks for the same M at every keystroke and the exact solution takes milliseconds: the last answer is kept.
+let lastExact: { readonly key: string; readonly mm: number } | null = null;
+
+/** What the exact solution adds to the textbook term; 0 where the lead angle does not matter or the flanks are unlike. */
+function beyondTextbook(groove: Groove, d2: number, wireMm: number): number {
+  const correction = overWiresMm(groove, d2, wireMm, 'textbook') - overWiresMm(groove, d2, wireMm, 'flat');
+  if (!(correction > EXACT_WORTH_MM) || !checkWire(groove, wireMm).ok) return 0;
+  const key = `${groove.leadingHalfAngleDeg} ${groove.trailingHalfAngleDeg} ${groove.pitchMm} ${groove.starts} ${d2} ${wireMm}`;
+  if (lastExact?.key !== key) lastExact = { key, mm: exactBeyondTextbookMm(groove, d2, wireMm) ?? 0 };
+  return lastExact.mm;
 }
 
 /** Measuring over three wires: null where wires cannot go (a nut, a square thread). */
@@ -102,15 +119,17 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
   const groove = grooveOf(form, pitchMmOf(thread), thread.starts);
   const wireMm = job.prove.wire?.mm ?? wireToUse(groove, shop.wiresMm);
   const d2 = plan.pitchDiameterMm;
+  const beyond = beyondTextbook(groove, d2, wireMm);
   return {
     groove,
     bestMm: bestWireMm(groove),
     wireMm,
     check: checkWire(groove, wireMm, 'wire'),
-    targetMm: overWiresMm(groove, d2, wireMm, 'textbook'),
+    targetMm: overWiresMm(groove, d2, wireMm, 'textbook') + beyond,
+    exact: beyond !== 0,
     flatMm: overWiresMm(groove, d2, wireMm, 'flat'),
     measured: job.prove.readings.map((r) => {
-      const pitchDiameterMm = pitchDiameterFromWiresMm(groove, r.mm, wireMm, 'textbook');
+      const pitchDiameterMm = pitchDiameterFromWiresMm(groove, r.mm - beyond, wireMm, 'textbook');
       return { overMm: r.mm, pitchDiameterMm, leftMm: pitchDiameterMm - d2 };
     }),
   };

@@ -8,6 +8,7 @@ import {
   usableWireMm,
   usualGroove,
 } from '../gauging/wires.ts';
+import { exactBeyondTextbookMm } from '../gauging/exactWires.ts';
 import { bad, good } from '../quantity/outcome.ts';
 import { op } from './op.ts';
 
@@ -26,7 +27,9 @@ export const wiresOp = op({
       pitchDiameterMm: Type.Optional(positive),
       overWiresMm: Type.Optional(positive),
       wireMm: Type.Optional(positive),
-      method: Type.Optional(Type.Unsafe<'flat' | 'textbook'>({ type: 'string', enum: ['flat', 'textbook'] })),
+      method: Type.Optional(
+        Type.Unsafe<'flat' | 'textbook' | 'exact'>({ type: 'string', enum: ['flat', 'textbook', 'exact'] }),
+      ),
     },
     { additionalProperties: false },
   ),
@@ -48,13 +51,19 @@ export const wiresOp = op({
     if ((q.pitchDiameterMm === undefined) === (q.overWiresMm === undefined))
       return bad('pitchDiameterMm', 'Give either pitchDiameterMm or overWiresMm.', 'one of the two');
     const starts = q.starts ?? 1;
-    const method = q.method ?? 'flat';
+    const method = q.method === 'exact' ? 'textbook' : (q.method ?? 'flat');
     const groove = usualGroove(q.leadingHalfAngleDeg, q.trailingHalfAngleDeg, q.pitchMm, starts);
     const best = bestWireMm(groove);
     const wire = checkWire(groove, q.wireMm ?? best);
     if (!wire.ok) return wire;
-    const pitchDiameterMm =
-      q.pitchDiameterMm ?? pitchDiameterFromWiresMm(groove, q.overWiresMm ?? 0, wire.value, method);
+    let pitchDiameterMm = q.pitchDiameterMm ?? pitchDiameterFromWiresMm(groove, q.overWiresMm ?? 0, wire.value, method);
+    let beyond = 0;
+    if (q.method === 'exact') {
+      const at = exactBeyondTextbookMm(groove, pitchDiameterMm, wire.value);
+      if (at === null) return bad('method', 'The exact solution is for equal flanks.', 'textbook, or flat');
+      beyond = at;
+      if (q.pitchDiameterMm === undefined) pitchDiameterMm -= beyond;
+    }
     if (!(pitchDiameterMm > q.pitchMm / 2))
       return bad(
         'overWiresMm',
@@ -63,7 +72,7 @@ export const wiresOp = op({
       );
     const range = usableWireMm(groove);
     return good({
-      overWiresMm: micro(q.overWiresMm ?? overWiresMm(groove, pitchDiameterMm, wire.value, method)),
+      overWiresMm: micro(q.overWiresMm ?? overWiresMm(groove, pitchDiameterMm, wire.value, method) + beyond),
       pitchDiameterMm: micro(pitchDiameterMm),
       wireMm: wire.value,
       bestWireMm: micro(best),

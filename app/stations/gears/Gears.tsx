@@ -93,6 +93,7 @@ export function Gears() {
   const chosenMount = lathe && chosen ? mountOf(lathe, chosen) : null;
   const nameOf = (ratio: string): string =>
     lathe ? (gearboxRatios(lathe.levers).find((g) => g.ratio === ratio)?.name ?? ratio) : ratio;
+  const boxed = lathe !== null && Object.keys(lathe.levers).length > 0;
   const proven = lathe?.proven.filter((p) => p.leadMm === target) ?? [];
   const steps: Step[] =
     lathe && chosen && lead
@@ -214,11 +215,11 @@ export function Gears() {
               <p className="text-ink2">This set makes no train. Enter the gears owned under Lathes.</p>
             ) : (
               <div className="mt-3 overflow-x-auto">
-                <table className="w-full min-w-[38rem] text-left [&_td]:pr-3 [&_.num]:whitespace-nowrap">
+                <table className="w-full min-w-[38rem] text-left [&_td]:pr-3 [&_.num]:whitespace-nowrap [&_th]:pr-3 [&_th]:whitespace-nowrap">
                   <thead>
                     <tr className="text-sm text-ink2">
                       <th className="font-normal">Drivers / driven</th>
-                      <th className="font-normal">Gearbox</th>
+                      {boxed && <th className="font-normal">Gearbox</th>}
                       <th className="font-normal">Cuts</th>
                       <th className="font-normal">Error</th>
                       <th className="font-normal">Over {lengthText(job.fit.engagementMm, system)}</th>
@@ -238,7 +239,7 @@ export function Gears() {
                           className={`border-t border-line ${isIt ? 'bg-gosoft' : ''}`}
                         >
                           <td className="num py-1 text-lg font-semibold whitespace-nowrap">{trainText(t)}</td>
-                          <td>{nameOf(t.gearbox)}</td>
+                          {boxed && <td>{nameOf(t.gearbox)}</td>}
                           <td className="num">{pitchText(exact(t.leadMm), system)}</td>
                           <td className={`num ${t.errorPpm === 0 ? 'text-go' : ''}`}>{ppmText(t.errorPpm)}</td>
                           <td className="num">

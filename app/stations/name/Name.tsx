@@ -141,8 +141,13 @@ function ToCopy() {
     <dl className="mt-2 grid gap-x-4 text-sm sm:grid-cols-[12rem_1fr]">
       {TO_COPY.map((q) => {
         const taken = job.readings.filter((r) => r.quantity === q && r.member === 'part');
+        // the least worn, then the finest read, then the one nearest the nominal
+        const outward = part === 'external' ? 1 : -1;
         const best = taken.toSorted(
-          (a, b) => (a.uncertainty ?? 99) - (b.uncertainty ?? 99) || (a.wear === 'unworn' ? -1 : 1),
+          (a, b) =>
+            Number(b.wear === 'unworn') - Number(a.wear === 'unworn') ||
+            (a.uncertainty ?? Infinity) - (b.uncertainty ?? Infinity) ||
+            outward * (b.value - a.value),
         )[0];
         return (
           <div key={q} className="contents">

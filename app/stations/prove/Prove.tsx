@@ -70,7 +70,9 @@ export function Prove() {
     {
       name: 'With the lead angle',
       symbol: 'M',
-      formula: '+ (w / 2) tan\u00b2\u03bb cos a cot a',
+      formula: wires.exact
+        ? 'cylinder pressed into the helix, free to tilt, solved numerically'
+        : '+ (w / 2) tan\u00b2\u03bb cos a cot a',
       values: `${plain(wires.flatMm)} + ${plain(wires.targetMm - wires.flatMm)}`,
       result: wires.targetMm,
       unit: 'mm',

@@ -54,9 +54,8 @@ export function ThreadDrawing({ thread, tentative, side, readings, system, onTou
   const closed = external
     ? `${metal} L${LEFT + SHAPE_W} ${H - 30} L${LEFT} ${H - 30} Z`
     : `${metal} L${LEFT + SHAPE_W} 16 L${LEFT} 16 Z`;
-  const outerLabel = { q: 'majorDiameter' as const, x: 4, y: external ? crestY : crestY };
   const places: { q: Quantity; x: number; y: number; w: number; known: string | undefined }[] = [
-    { ...outerLabel, y: crestY - 24, w: LEFT - 14, known: dims.majorDiameter },
+    { q: 'majorDiameter', x: 4, y: crestY - 24, w: LEFT - 14, known: dims.majorDiameter },
     { q: 'minorDiameter', x: 4, y: Math.max(rootY - 24, crestY + 34), w: LEFT - 14, known: dims.minorDiameter },
     { q: 'crestCount', x: LEFT + SHAPE_W / 2 - 75, y: 4, w: 150, known: dims.crestCount },
     { q: 'flankAngle', x: W - RIGHT + 10, y: crestY - 24, w: RIGHT - 14, known: dims.flankAngle },
@@ -92,7 +91,7 @@ export function ThreadDrawing({ thread, tentative, side, readings, system, onTou
           {external && <path d={breakLine(H - 30)} fill="none" stroke="var(--ink2)" strokeWidth="1.3" />}
           {!external && <path d={breakLine(16)} fill="none" stroke="var(--ink2)" strokeWidth="1.3" />}
           <g stroke="var(--ink2)" strokeWidth="1.1">
-            <path d={`M${LEFT - 12} ${external ? crestY : crestY}H${LEFT - 2}`} />
+            <path d={`M${LEFT - 12} ${crestY}H${LEFT - 2}`} />
             <path d={`M${LEFT - 12} ${rootY}H${LEFT - 2}`} />
             <path d={`M${LEFT + SHAPE_W + 2} ${crestY}h12M${LEFT + SHAPE_W + 2} ${rootY}h12`} />
             <path

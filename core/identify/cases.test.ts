@@ -127,7 +127,7 @@ describe('pairs that fool people', () => {
     });
   });
 
-  test('1.25 mm against 20 tpi: open on a short piece, decided on a long one', () => {
+  test('1.25 mm against 20 tpi: a long piece decides, a short one leaves the rarer pitch more of a chance', () => {
     // 7.9 mm fits M8 (1.25) and 5/16-20 UN alike
     const p = (r: Ranking, pitch: number): number =>
       r.candidates.filter((c) => Math.abs(c.expectation.pitchMm - pitch) < 1e-6).reduce((s, c) => s + c.probability, 0);

@@ -372,7 +372,7 @@ function Groove({ depths, done, slope, flat, angle }: GrooveProps) {
     const c = drift * (full - d) * scale;
     const y = d * scale;
     const half = (flat / 2) * scale;
-    const mid = 110 + c - (drift * full * scale) / 2 + ((slope[1] - slope[0]) / 2) * full * scale * 0.0;
+    const mid = 110 + c - (drift * full * scale) / 2;
     return `M${mid - half - y * slope[1]} 14 L${mid - half} ${14 + y} L${mid + half} ${14 + y} L${mid + half + y * slope[0]} 14 Z`;
   };
   const height = full * scale + 40;

@@ -41,14 +41,13 @@ export function Read() {
     [arm, dispatch],
   );
   useKeys(keys);
-  const named = top ?? null;
   return (
     <StationFrame
       station="read"
       lead="What the part measures. Touch a dimension on the drawing, type what you read, Enter."
     >
       <ThreadDrawing
-        thread={named}
+        thread={top}
         tentative
         side={side}
         readings={job.readings.map((r) => ({ quantity: r.quantity, text: shortText(r) }))}

@@ -38,7 +38,7 @@ module.exports = {
     layer('form', ['quantity']),
     layer('standards', ['quantity', 'form']),
     ...['evidence', 'gearing', 'cutting', 'pickup', 'gauging', 'fit', 'lathe'].map((n) =>
-      layer(n, [...base, ...(n === 'cutting' ? ['lathe'] : [])]),
+      layer(n, [...base, ...(n === 'cutting' || n === 'gearing' ? ['lathe'] : [])]),
     ),
     layer('identify', [...base, 'evidence']),
     {

@@ -4,10 +4,10 @@ test('a metric spindle on the inch lathe, from pitch to printed train', async ({
   await page.goto('/jobs/demo-pump/gears');
   await expect(page.getByText(/with a 127 you would get exact/)).toBeVisible();
   await page
-    .getByRole('row', { name: /30\/50 × 63\/60/ })
+    .getByRole('row', { name: /63\/50 × 30\/60/ })
     .getByRole('button', { name: /Take/ })
     .click();
-  await expect(page.getByRole('heading', { name: 'The train: 30/50 × 63/60' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The train: 63/50 × 30/60' })).toBeVisible();
   await expect(page.getByRole('img', { name: /Train on the arm/ })).toBeVisible();
   await expect(page.getByText(/Isolate at the plug\. Wipe/)).toBeVisible();
   await axeClean(page);
@@ -62,4 +62,37 @@ test('a gearbox from its chart: ratios inferred, a misprint named, taken into th
   await page.getByRole('button', { name: 'Take these ratios' }).click();
   await expect(page.getByLabel(/^Gearbox levers/)).toHaveValue(/cone 1=1 2=8\/9 3=4\/5; range A=2 B=1/);
   await axeClean(page);
+});
+
+test('a lathe without tumbler: an idler turns the screw the right way, named in table, drawing and steps', async ({
+  page,
+}) => {
+  await page.goto('/lathes/lathe-bess');
+  const between = page.getByRole('group', { name: 'Between spindle and stud' });
+  await between.getByText('none', { exact: true }).click();
+  await page.getByText('one or three meshes').click();
+  await page.goto('/jobs/demo-pump/gears');
+  const row = page.getByRole('row', { name: /fits, idler \d+.*Take/ }).first();
+  await row.getByRole('button', { name: /Take/ }).click();
+  await expect(
+    page.getByText(/3 meshes: the leadscrew turns against the stud; that cuts a right-hand thread/),
+  ).toBeVisible();
+  await expect(page.getByText(/Fit the \d+ as idler on stud \d/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /as idler/ })).toBeVisible();
+  await axeClean(page);
+});
+
+test('a search can be stopped and taken up again', async ({ page }) => {
+  let held: (() => void) | null = null;
+  const free = new Promise<void>((resolve) => (held = resolve));
+  await page.route(/calc\.worker/, async (route) => {
+    await free;
+    await route.continue();
+  });
+  await page.goto('/jobs/demo-pump/gears');
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText(/stopped before every train was tried/)).toBeVisible();
+  held!();
+  await page.getByRole('button', { name: 'Search again' }).click();
+  await expect(page.getByText(/every train of this set within these pairs was tried/)).toBeVisible();
 });

@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
+import { upgradeJob, upgradeShop } from '../../core/formats/upgrade.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import { HISTORY_LIMIT } from '../store/history.ts';
 
@@ -28,6 +29,17 @@ class GelvinDb extends Dexie {
   constructor(name: string) {
     super(name);
     this.version(1).stores({ jobs: 'id, changed', shop: 'id', revisions: '++seq, jobId' });
+    this.version(2).upgrade(async (tx) => {
+      await tx
+        .table<StoredShop>('shop')
+        .toCollection()
+        .modify((s) => void Object.assign(s, { doc: upgradeShop(s.doc) }));
+      for (const table of ['jobs', 'revisions'])
+        await tx
+          .table<StoredJob>(table)
+          .toCollection()
+          .modify((s) => void Object.assign(s, { doc: upgradeJob(s.doc) }));
+    });
   }
 }
 

@@ -14,17 +14,34 @@ const requestOf = (q: TrainsQuery): TrainRequest => ({
   gearbox: q.gearbox.map((g) => exact(g)),
 });
 
+/** A report across the worker's edge costs more than a mounting: one every so often is enough for the eye. */
+const REPORT_EVERY_MS = 80;
+/** The search itself takes about this share of the work; mounting each train takes the rest. */
+const SEARCH_SHARE = 0.2;
+
+function reporter(onProgress: ((done: number) => void) | undefined): (done: number) => void {
+  let last = performance.now();
+  return (done) => {
+    const now = performance.now();
+    if (!onProgress || now - last < REPORT_EVERY_MS) return;
+    last = now;
+    onProgress(done);
+  };
+}
+
 const api: CalcWorker = {
   rank,
   oneGearShort: (q) => oneGearShort(requestOf(q), 4),
-  trains: (q) => {
-    const { trains, complete } = findTrains(requestOf(q));
-    const { arm } = q;
+  trains: (q, onProgress) => {
+    const report = reporter(onProgress);
+    const { trains, complete } = findTrains(requestOf(q), (done) => report(done * SEARCH_SHARE));
+    const { arm, turning } = q;
     return {
       complete,
-      trains: trains.map((t) => {
+      trains: trains.map((t, i) => {
         if (!arm) return { ...t, mount: null };
-        const mount = mountTrain(t.drivers, t.driven, gearsLeft(q.gears, [...t.drivers, ...t.driven]), arm);
+        report(SEARCH_SHARE + ((1 - SEARCH_SHARE) * i) / trains.length);
+        const mount = mountTrain(t.drivers, t.driven, gearsLeft(q.gears, [...t.drivers, ...t.driven]), arm, turning);
         return { ...t, ...(mount.fits ? { drivers: mount.drivers, driven: mount.driven } : {}), mount };
       }),
     };

@@ -1,6 +1,6 @@
 import type { Part } from '../../core/evidence/evidence.ts';
 import type { Evidence } from '../../core/evidence/evidence.ts';
-import type { Arm, Mount } from '../../core/gearing/mount.ts';
+import type { Arm, Mount, Turning } from '../../core/gearing/mount.ts';
 import type { OneGearShort } from '../../core/gearing/short.ts';
 import type { Train } from '../../core/gearing/search.ts';
 import type { Context } from '../../core/identify/hypotheses.ts';
@@ -25,6 +25,8 @@ export interface TrainsQuery {
   readonly perLead: number;
   /** Geometry to check the mountings with; null: not checked. */
   readonly arm: Arm | null;
+  /** How many meshes the direction asks for; null: either. */
+  readonly turning: Turning;
 }
 
 export interface MountedTrain extends Train {
@@ -34,5 +36,8 @@ export interface MountedTrain extends Train {
 export interface CalcWorker {
   rank(query: RankQuery): Ranking;
   oneGearShort(query: TrainsQuery): readonly OneGearShort[];
-  trains(query: TrainsQuery): { readonly trains: readonly MountedTrain[]; readonly complete: boolean };
+  trains(
+    query: TrainsQuery,
+    onProgress?: (done: number) => void,
+  ): { readonly trains: readonly MountedTrain[]; readonly complete: boolean };
 }

@@ -1,6 +1,8 @@
 import type { Problem } from '../quantity/outcome.ts';
 import type { Backup, Job, Shop } from '../job/schema.ts';
+import { BACKUP_VERSION, JOB_VERSION } from '../job/stations.ts';
 import { validateBackup, validateJob } from './generated/validators.js';
+import { upgradeBackup, upgradeJob } from './upgrade.ts';
 
 /** What a file turned out to hold, checked; or every reason why it can't be taken. Nothing is taken in half. */
 export type Imported =
@@ -8,14 +10,11 @@ export type Imported =
   | { readonly ok: true; readonly kind: 'backup'; readonly backup: Backup }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
-/** Older documents are brought up to date here, one step a version, before they are checked. Version 1 is the first. */
-const CURRENT = 1;
-
 const MOST_PROBLEMS = 20;
 
 export const writeJob = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`;
 export const writeBackup = (shop: Shop, jobs: readonly Job[]): string =>
-  `${JSON.stringify({ format: 'gelvin-backup', version: 1, shop, jobs }, null, 2)}\n`;
+  `${JSON.stringify({ format: 'gelvin-backup', version: BACKUP_VERSION, shop, jobs }, null, 2)}\n`;
 
 /** Reads an exported job or whole shop. */
 export function readDocument(text: string): Imported {
@@ -32,23 +31,24 @@ export function readDocument(text: string): Imported {
   const head = data as { format?: unknown; version?: unknown } | null;
   if (typeof head !== 'object' || head === null || (head.format !== 'gelvin-job' && head.format !== 'gelvin-backup'))
     return refuse('format', 'The file holds neither a job nor a shop.', '"format": "gelvin-job" or "gelvin-backup"');
-  if (typeof head.version !== 'number' || head.version > CURRENT)
+  const current = head.format === 'gelvin-job' ? JOB_VERSION : BACKUP_VERSION;
+  if (typeof head.version !== 'number' || head.version > current)
     return refuse(
       'version',
       `The file was written by a newer version (${String(head.version)}).`,
-      `version ${CURRENT} or older; update Gelvin first`,
+      `version ${current} or older; update Gelvin first`,
     );
   if (head.format === 'gelvin-job') {
-    return validateJob(data)
-      ? { ok: true, kind: 'job', job: data }
-      : { ok: false, problems: problemsOf(validateJob.errors) };
+    const job = upgradeJob(data);
+    return validateJob(job) ? { ok: true, kind: 'job', job } : { ok: false, problems: problemsOf(validateJob.errors) };
   }
-  if (!validateBackup(data)) return { ok: false, problems: problemsOf(validateBackup.errors) };
-  const ids = data.jobs.map((j) => j.id);
+  const backup = upgradeBackup(data, BACKUP_VERSION);
+  if (!validateBackup(backup)) return { ok: false, problems: problemsOf(validateBackup.errors) };
+  const ids = backup.jobs.map((j) => j.id);
   const repeated = ids.find((id, i) => ids.indexOf(id) !== i);
   if (repeated !== undefined)
     return refuse('jobs', `Two jobs have the same identity, ${repeated}.`, 'one of them renamed');
-  return { ok: true, kind: 'backup', backup: data };
+  return { ok: true, kind: 'backup', backup };
 }
 
 const refuse = (field: string, message: string, right: string): Imported => ({

@@ -37,6 +37,13 @@ export interface Merit {
 /** No gear below about 20 teeth driving hard. Common practice, no source. */
 const SMALL = 24;
 
+/** A train that does not go on weighs as much as several gears to change; a tight one a little. */
+const MOUNT_FAILS = 4;
+/** Clearance that is no longer tight. Common practice, no source. */
+const ROOMY_MM = 3;
+/** From 0, roomy, to a half, touching. */
+const tightness = (clearanceMm: number): number => 0.5 * Math.max(0, 1 - clearanceMm / ROOMY_MM);
+
 /** Gears to take off or put on, from what is mounted. */
 export function gearsToChange(
   train: { readonly drivers: readonly number[]; readonly driven: readonly number[] },
@@ -65,7 +72,7 @@ export function meritOf(train: Train, mount: Mount | null, context: MeritContext
     changes: (w.changes * gearsToChange(train, context.mounted)) / 4,
     smallDrivers: (w.smallDrivers * Math.max(0, SMALL - smallest)) / 4,
     pairs: w.pairs * (train.drivers.length - 1),
-    mounting: mount === null ? 0 : mount.fits ? 0 : w.mounting * 4,
+    mounting: mount === null ? 0 : w.mounting * (mount.fits ? tightness(mount.clearanceMm) : MOUNT_FAILS),
   };
   return { ...parts, total: parts.error + parts.changes + parts.smallDrivers + parts.pairs + parts.mounting };
 }

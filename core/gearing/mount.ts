@@ -1,33 +1,19 @@
-import { degrees, radians } from '../quantity/units.ts';
+import { radians } from '../quantity/units.ts';
+import { apart, closeChain, worstStage, type Arm, type NoClosure, type Point } from './arm.ts';
 
-/** The arm on which the studs sit, as its owner can measure it. Lengths mm, angles degrees. */
-export interface Arm {
-  /** Centre of the first driver's shaft to the centre of the leadscrew (or gearbox input), about which the arm swings. */
-  readonly centresMm: number;
-  /** Module of the gears; 25.4 / DP for diametral pitch. */
-  readonly moduleMm: number;
-  /** Slots: their angle on the arm from its own line, and the nearest and furthest a stud can stand from the pivot. */
-  readonly slots: readonly { readonly angleDeg?: number; readonly fromMm: number; readonly toMm: number }[];
-  /** How far the arm's line may lean from the line of centres; left out: any way. */
-  readonly swing?: { readonly fromDeg: number; readonly toDeg: number };
-  /** Largest radius of a stud's nut, boss or shaft end. */
-  readonly bossRadiusMm?: number;
-  /** Largest tip radius that goes under the cover about any shaft; left out: not checked. */
-  readonly coverRadiusMm?: number;
-  /** Backlash to set, mm; opens each mesh by 1.37 times this at 20 degrees. */
-  readonly backlashMm?: number;
-}
+export type { Arm, Point } from './arm.ts';
 
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-/** A gear where it goes on. First driver's shaft at the origin, the pivot (leadscrew) at (centres, 0). */
+/** A gear where it goes on. */
 export interface PlacedGear {
   readonly teeth: number;
   readonly at: Point;
+  /** 1 is the back plane. */
   readonly plane: 1 | 2;
   readonly role: 'driver' | 'driven' | 'idler';
+  /** 0 the first driver's shaft, then the studs in turn, last the leadscrew or gearbox input. */
+  readonly shaft: number;
+  /** Which pair it belongs to, from 0; an idler stands within one. */
+  readonly pair: number;
 }
 export type Mount =
   | {
@@ -37,214 +23,246 @@ export type Mount =
       readonly armDeg: number;
       readonly drivers: readonly number[];
       readonly driven: readonly number[];
+      /** Meshes between the first driver and the leadscrew: an odd number turns the screw against the first driver. */
+      readonly meshes: number;
+      /** Least gap between a gear and anything it must not touch, mm. */
+      readonly clearanceMm: number;
     }
   | { readonly fits: false; readonly reason: string };
+export type Fitting = Extract<Mount, { fits: true }>;
+
+/** Whether the leadscrew must turn with the first driver (an even number of meshes) or against it; null: either way. */
+export type Turning = 'odd' | 'even' | null;
 
 const DEFAULT_BOSS_MM = 10;
-/** Backlash j opens the centre distance by j / (2 tan phi): 1.37 j at 20 degrees. */
-const OPENING = 1.37;
-const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
+const DEFAULT_STUDS = 2;
+const DEFAULT_PRESSURE_DEG = 20;
+const MOST_IDLERS = 2;
+const MOST_MESHES = 4;
+/** Clearance beyond which no other idler is looked for. Common practice, no source: two millimetres can be seen. */
+const ROOMY_MM = 2;
+/** A pair whose centres are this near to the distance of the shafts meshes without the arm. */
+const DIRECT_MM = 0.1;
 
-/** Where a stud stands at radius r about the pivot and r1 from the first driver; both sides of the line of centres. */
-function studs(centres: number, r1: number, radius: number): Point[] {
-  // from the pivot: the angle at which the two circles meet
-  const cos = (centres * centres + radius * radius - r1 * r1) / (2 * centres * radius);
-  if (!(Math.abs(cos) <= 1)) return [];
-  const sin = Math.sqrt(1 - cos * cos);
-  return [1, -1].map((side) => ({ x: centres - radius * cos, y: side * radius * sin }));
-}
-
-const permutations = (list: readonly number[]): number[][] =>
-  list.length <= 1
-    ? [[...list]]
-    : list.flatMap((x, i) => permutations([...list.slice(0, i), ...list.slice(i + 1)]).map((rest) => [x, ...rest]));
+/** Centre distance of a mesh: backlash j opens it by j / (2 tan phi), 1.37 j at 20 degrees, 1.93 j at 14.5. */
+export const meshMm = (arm: Arm, a: number, b: number): number =>
+  (arm.moduleMm * (a + b)) / 2 +
+  (arm.backlashMm ?? 0) / (2 * Math.tan(radians(arm.pressureAngleDeg ?? DEFAULT_PRESSURE_DEG)));
 
 /**
- * Tries to mount a train on an arm: every order of drivers and driven, every slot, both sides of the line of centres; a
- * single pair with an idler from the gears left over. Answers with the place of each gear, or why none goes.
+ * Mounts a train on an arm: every order of drivers and driven, every slot, both sides of the line of centres, with no
+ * idler, else with one, else with two of the gears left over, as many as it takes to reach and to turn the right way.
+ * Among the mountings with the fewest idlers the roomiest is given, or the first idler with room to spare; if none goes,
+ * what stood in the way of the one that came nearest.
  */
 export function mountTrain(
   drivers: readonly number[],
   driven: readonly number[],
   spare: readonly number[],
   arm: Arm,
+  turning: Turning = null,
 ): Mount {
-  let why = 'No stud position brings these gears into mesh.';
-  const keep = (m: Mount): Mount | null => {
-    if (m.fits) return m;
-    why = m.reason;
-    return null;
-  };
-  for (const a of permutations(drivers)) {
-    for (const b of permutations(driven)) {
-      const tried =
-        a.length === 1
-          ? single(a[0] ?? 0, b[0] ?? 0, spare, arm)
-          : a.length === 2
-            ? double(a, b, arm)
-            : triple(a, b, arm);
-      const ok = keep(tried);
-      if (ok) return ok;
+  const spares = [...new Set(spare)].sort((a, b) => b - a);
+  const pairs = drivers.length;
+  const studs = arm.studs ?? DEFAULT_STUDS;
+  if (pairs - 1 > studs)
+    return { fits: false, reason: `${pairs} pairs need ${pairs - 1} studs; the arm has ${studs}.` };
+  const search: Search = { arm, best: null, foul: null, why: null };
+  for (let idlers = 0; idlers <= MOST_IDLERS && pairs - 1 + idlers <= studs; idlers += 1) {
+    if (!turnsRight(pairs + idlers, turning)) continue;
+    if (pairs + idlers > MOST_MESHES) break;
+    for (const chosen of idlerChoices(spares, spare, idlers)) {
+      for (const order of orders(drivers, driven, spread(chosen, pairs))) layOut(search, order);
+      if (search.best && search.best.clearanceMm >= ROOMY_MM) return search.best;
     }
+    if (search.best) return search.best;
   }
-  return { fits: false, reason: why };
+  const why = search.foul ? foulText(search.foul) : search.why?.reason;
+  return { fits: false, reason: why ?? wantsIdler(pairs, studs, spares.length) };
 }
 
-const meshMm = (arm: Arm, a: number, b: number): number =>
-  (arm.moduleMm * (a + b)) / 2 + OPENING * (arm.backlashMm ?? 0);
+const turnsRight = (meshes: number, turning: Turning): boolean =>
+  turning === null || (meshes % 2 === 0) === (turning === 'even');
 
-function armAngle(arm: Arm, stud: Point, slotDeg: number): number {
-  // the line of centres, seen from the pivot, points to -x
-  const at = degrees(Math.atan2(stud.y, arm.centresMm - stud.x));
-  return at - slotDeg;
+const wantsIdler = (pairs: number, studs: number, spares: number): string =>
+  pairs - 1 >= studs
+    ? 'It would turn the wrong way, and no stud is left for an idler.'
+    : spares === 0
+      ? 'No gear is left to serve as idler.'
+      : 'No idler reaches.';
+
+/** A driver or an idler and what it meshes with is one step of the train; idlers[k] stand within pair k. */
+interface Order {
+  readonly drivers: readonly number[];
+  readonly driven: readonly number[];
+  readonly idlers: readonly (readonly number[])[];
 }
 
-function swingOk(arm: Arm, deg: number): boolean {
-  return arm.swing === undefined || (deg >= arm.swing.fromDeg - 1e-9 && deg <= arm.swing.toDeg + 1e-9);
+function* orders(
+  drivers: readonly number[],
+  driven: readonly number[],
+  placings: readonly (readonly (readonly number[])[])[],
+): Generator<Order> {
+  for (const a of permutations(drivers))
+    for (const b of permutations(driven)) for (const idlers of placings) yield { drivers: a, driven: b, idlers };
 }
 
-interface Found {
-  readonly gears: readonly PlacedGear[];
-  readonly armDeg: number;
+const permutations = (list: readonly number[]): number[][] =>
+  list.length <= 1
+    ? [[...list]]
+    : list.flatMap((x, i) =>
+        list.indexOf(x) < i
+          ? []
+          : permutations([...list.slice(0, i), ...list.slice(i + 1)]).map((rest) => [x, ...rest]),
+      );
+
+/** Which gears serve as idlers; of equal ones two are taken only if two are left. */
+function* idlerChoices(kinds: readonly number[], spare: readonly number[], count: number): Generator<number[]> {
+  if (count === 0) yield [];
+  else if (count === 1) for (const t of kinds) yield [t];
+  else
+    for (const a of kinds) for (const b of kinds) if (a !== b || spare.filter((t) => t === a).length > 1) yield [a, b];
 }
 
-/** One stud at the radius that its mesh with the last driven gear asks for. */
-function oneStud(arm: Arm, r1: number, r2: number, build: (stud: Point) => PlacedGear[]): Found | string {
-  if (r1 + r2 < arm.centresMm)
-    return `The gears do not reach: they span ${(r1 + r2).toFixed(1)} mm of the ${arm.centresMm} mm between the shafts.`;
-  if (Math.abs(r1 - r2) > arm.centresMm) return 'One pair is so large that the stud cannot reach the other.';
-  let why = `No slot holds a stud ${r2.toFixed(1)} mm from the pivot.`;
-  for (const slot of arm.slots) {
-    if (r2 < slot.fromMm - 1e-9 || r2 > slot.toMm + 1e-9) continue;
-    for (const stud of studs(arm.centresMm, r1, r2)) {
-      const armDeg = armAngle(arm, stud, slot.angleDeg ?? 0);
-      if (!swingOk(arm, armDeg)) {
-        why = `The arm would have to lean ${armDeg.toFixed(0)}\u00b0, outside its swing.`;
-        continue;
-      }
-      const gears = build(stud);
-      const foul = firstFoul(gears, arm);
-      if (foul === null) return { gears, armDeg };
-      why = foul;
+/** Every way to put idlers, in their order, into the pairs. */
+function spread(idlers: readonly number[], pairs: number): number[][][] {
+  const [first, ...rest] = idlers;
+  if (first === undefined) return [Array.from({ length: pairs }, () => [])];
+  const out: number[][][] = [];
+  for (let k = 0; k < pairs; k += 1)
+    for (const more of spread(rest, pairs - k)) {
+      const all = Array.from({ length: k }, (): number[] => []).concat(more);
+      out.push(all.map((list, i) => (i === k ? [first, ...list] : list)));
     }
+  return out;
+}
+
+interface Search {
+  readonly arm: Arm;
+  best: Fitting | null;
+  /** Of the layouts in which something is in the way, the one with least in the way. */
+  foul: Tightest | null;
+  why: NoClosure | null;
+}
+
+/** Gears shaft by shaft, in the order in which they drive. */
+function gearsOf({ drivers, driven, idlers }: Order): Omit<PlacedGear, 'at'>[] {
+  const gears: Omit<PlacedGear, 'at'>[] = [];
+  let shaft = 0;
+  drivers.forEach((teeth, pair) => {
+    const plane = pair % 2 === 0 ? 1 : 2;
+    gears.push({ teeth, plane, role: 'driver', shaft, pair });
+    for (const idler of idlers[pair] ?? [])
+      gears.push({ teeth: idler, plane, role: 'idler', shaft: (shaft += 1), pair });
+    gears.push({ teeth: driven[pair] ?? 0, plane, role: 'driven', shaft: (shaft += 1), pair });
+  });
+  return gears;
+}
+
+/** Whether two gears of the train are meant to mesh: neighbours within one pair. Others in one plane must keep apart. */
+const meshesWith = (a: Omit<PlacedGear, 'at'>, b: Omit<PlacedGear, 'at'>): boolean =>
+  a.pair === b.pair && Math.abs(a.shaft - b.shaft) === 1;
+
+function layOut(search: Search, order: Order): void {
+  const { arm } = search;
+  const unplaced = gearsOf(order);
+  const shafts = (unplaced.at(-1)?.shaft ?? 0) + 1;
+  const meshes: number[] = [];
+  unplaced.forEach((g, i) => {
+    const next = unplaced[i + 1];
+    if (next && next.shaft === g.shaft + 1) meshes.push(meshMm(arm, g.teeth, next.teeth));
+  });
+  const closures = shafts === 2 ? direct(meshes[0] ?? 0, arm) : closeChain(meshes, arm);
+  if (!Array.isArray(closures)) {
+    search.why = worstStage(search.why, closures);
+    return;
   }
-  return why;
-}
-
-function single(a: number, b: number, spare: readonly number[], arm: Arm): Mount {
-  const pivot = { x: arm.centresMm, y: 0 };
-  const ends: PlacedGear[] = [
-    { teeth: a, at: { x: 0, y: 0 }, plane: 1, role: 'driver' },
-    { teeth: b, at: pivot, plane: 1, role: 'driven' },
-  ];
-  if (Math.abs(meshMm(arm, a, b) - arm.centresMm) < 0.1 && firstFoul(ends, arm) === null)
-    return {
-      fits: true,
-      reason: `The ${a} meshes straight with the ${b}.`,
-      gears: ends,
-      armDeg: 0,
-      drivers: [a],
-      driven: [b],
-    };
-  let why = spare.length === 0 ? 'No gear is left to serve as idler.' : 'No idler reaches.';
-  for (const idler of [...new Set(spare)].sort((x, y) => y - x)) {
-    const got = oneStud(arm, meshMm(arm, a, idler), meshMm(arm, idler, b), (at) => [
-      ...ends,
-      { teeth: idler, at, plane: 1, role: 'idler' },
-    ]);
-    if (typeof got !== 'string')
-      return { fits: true, reason: `With the ${idler} as idler.`, ...got, drivers: [a], driven: [b] };
-    why = got;
-  }
-  return { fits: false, reason: why };
-}
-
-function double([a = 0, c = 0]: readonly number[], [b = 0, d = 0]: readonly number[], arm: Arm): Mount {
-  const pivot = { x: arm.centresMm, y: 0 };
-  const got = oneStud(arm, meshMm(arm, a, b), meshMm(arm, c, d), (at) => [
-    { teeth: a, at: { x: 0, y: 0 }, plane: 1, role: 'driver' },
-    { teeth: b, at, plane: 1, role: 'driven' },
-    { teeth: c, at, plane: 2, role: 'driver' },
-    { teeth: d, at: pivot, plane: 2, role: 'driven' },
-  ]);
-  if (typeof got === 'string') return { fits: false, reason: got };
-  return {
-    fits: true,
-    reason: `${a} drives ${b}; ${c} beside it drives ${d}.`,
-    ...got,
-    drivers: [a, c],
-    driven: [b, d],
-  };
-}
-
-/** Two studs on the arm: the second at its mesh with the last driven gear, the first where all three meshes close. */
-function triple([a = 0, c = 0, e = 0]: readonly number[], [b = 0, d = 0, f = 0]: readonly number[], arm: Arm): Mount {
-  const pivot = { x: arm.centresMm, y: 0 };
-  const [r1, r2, r3] = [meshMm(arm, a, b), meshMm(arm, c, d), meshMm(arm, e, f)];
-  let why = 'No pair of stud positions closes all three meshes.';
-  for (const second of arm.slots) {
-    if (r3 < second.fromMm - 1e-9 || r3 > second.toMm + 1e-9) {
-      why = `No slot holds a stud ${r3.toFixed(1)} mm from the pivot.`;
+  for (const { studs, armDeg } of closures) {
+    const at = [{ x: 0, y: 0 }, ...studs, { x: arm.centresMm, y: 0 }];
+    const gears = unplaced.map((g): PlacedGear => ({ ...g, at: at[g.shaft] ?? { x: 0, y: 0 } }));
+    const room = tightest(gears, arm);
+    if (room.gap < 0) {
+      if (!search.foul || search.foul.gap < room.gap) search.foul = room;
       continue;
     }
-    for (const firstSlot of arm.slots) {
-      const between = radians((firstSlot.angleDeg ?? 0) - (second.angleDeg ?? 0));
-      // radius of the first stud: r2^2 = rho^2 + r3^2 - 2 rho r3 cos(between)
-      const half = r3 * Math.cos(between);
-      const square = half * half - (r3 * r3 - r2 * r2);
-      if (square < 0) continue;
-      for (const rho of [half + Math.sqrt(square), half - Math.sqrt(square)]) {
-        if (!(rho >= firstSlot.fromMm - 1e-9 && rho <= firstSlot.toMm + 1e-9)) continue;
-        for (const stud1 of studs(arm.centresMm, r1, rho)) {
-          const armDeg = armAngle(arm, stud1, firstSlot.angleDeg ?? 0);
-          if (!swingOk(arm, armDeg)) {
-            why = `The arm would have to lean ${armDeg.toFixed(0)}\u00b0, outside its swing.`;
-            continue;
-          }
-          const at2 = radians(armDeg + (second.angleDeg ?? 0));
-          const stud2 = { x: arm.centresMm - r3 * Math.cos(at2), y: r3 * Math.sin(at2) };
-          const gears: PlacedGear[] = [
-            { teeth: a, at: { x: 0, y: 0 }, plane: 1, role: 'driver' },
-            { teeth: b, at: stud1, plane: 1, role: 'driven' },
-            { teeth: c, at: stud1, plane: 2, role: 'driver' },
-            { teeth: d, at: stud2, plane: 2, role: 'driven' },
-            { teeth: e, at: stud2, plane: 1, role: 'driver' },
-            { teeth: f, at: pivot, plane: 1, role: 'driven' },
-          ];
-          const foul = firstFoul(gears, arm);
-          if (foul === null)
-            return {
-              fits: true,
-              reason: `${a} drives ${b}; ${c} drives ${d}; ${e} drives ${f}.`,
-              gears,
-              armDeg,
-              drivers: [a, c, e],
-              driven: [b, d, f],
-            };
-          why = foul;
-        }
-      }
-    }
+    if (search.best && search.best.clearanceMm >= room.gap) continue;
+    search.best = {
+      fits: true,
+      reason: inWords(order),
+      gears,
+      armDeg,
+      drivers: order.drivers,
+      driven: order.driven,
+      meshes: shafts - 1,
+      clearanceMm: room.gap,
+    };
   }
-  return { fits: false, reason: why };
 }
 
-/** The first thing in the way: a gear on another's shaft or boss, two gears of one plane that do not mesh, the cover. */
-function firstFoul(gears: readonly PlacedGear[], arm: Arm): string | null {
+const direct = (mesh: number, arm: Arm): ReturnType<typeof closeChain> =>
+  Math.abs(mesh - arm.centresMm) < DIRECT_MM
+    ? [{ studs: [], armDeg: 0 }]
+    : {
+        stage: 'reach',
+        reason: 'The pair does not span the shafts: an idler is needed, and none that is left reaches.',
+      };
+
+function inWords({ drivers, driven, idlers }: Order): string {
+  const steps = drivers.map((d, k) => {
+    const over = idlers[k] ?? [];
+    return `${k > 0 ? `the ${d} beside it` : `The ${d}`} drives the ${driven[k] ?? ''}${over.length > 0 ? ` over the ${over.join(' and the ')} as idler${over.length > 1 ? 's' : ''}` : ''}`;
+  });
+  return `${steps.join('; ')}.`;
+}
+
+/** Where it is tightest: the gap, mm, below nought when something is in the way, and what it is that comes so near. */
+interface Tightest {
+  readonly gap: number;
+  readonly g: PlacedGear;
+  readonly o: PlacedGear | null;
+  readonly kind: 'cover' | 'shaft' | 'stud' | 'tips';
+}
+
+function tightest(gears: readonly PlacedGear[], arm: Arm): Tightest {
   const tip = (g: PlacedGear): number => (arm.moduleMm * (g.teeth + 2)) / 2;
-  const boss = arm.bossRadiusMm ?? DEFAULT_BOSS_MM;
+  const stud = arm.bossRadiusMm ?? DEFAULT_BOSS_MM;
+  const end = arm.shaftRadiusMm ?? stud;
+  const last = gears.at(-1)?.shaft ?? 0;
+  let least: Tightest | null = null;
+  const meet = (gap: number, g: PlacedGear, o: PlacedGear | null, kind: Tightest['kind']): void => {
+    if (least === null || gap < least.gap) least = { gap, g, o, kind };
+  };
   for (const g of gears) {
-    if (arm.coverRadiusMm !== undefined && tip(g) > arm.coverRadiusMm)
-      return `The ${g.teeth} does not go under the cover.`;
+    meet(coverGap(g.at, tip(g), arm), g, null, 'cover');
     for (const o of gears) {
-      if (o === g) continue;
-      const apart = distance(g.at, o.at);
-      if (apart < 1e-6) continue; // on one shaft
-      if (apart < tip(g) + boss)
-        return `The ${g.teeth} fouls the ${o.role === 'driven' || o.role === 'idler' ? 'stud' : 'shaft'} of the ${o.teeth}.`;
-      const meshing = Math.abs(apart - meshMm(arm, g.teeth, o.teeth)) < 0.2;
-      if (g.plane === o.plane && !meshing && apart < tip(g) + tip(o)) return `The ${g.teeth} and the ${o.teeth} touch.`;
+      if (o.shaft === g.shaft) continue;
+      const toTip = apart(g.at, o.at) - tip(g);
+      const isEnd = o.shaft === 0 || o.shaft === last;
+      meet(toTip - (isEnd ? end : stud), g, o, isEnd ? 'shaft' : 'stud');
+      if (g.plane === o.plane && !meshesWith(g, o)) meet(toTip - tip(o), g, o, 'tips');
     }
   }
-  return null;
+  if (!least) throw new RangeError('a train without gears');
+  return least;
+}
+
+function foulText({ gap, g, o, kind }: Tightest): string {
+  const by = `, by ${Math.max(0.1, -gap).toFixed(1)} mm`;
+  if (kind === 'cover' || !o) return `The ${g.teeth} does not go under the cover${by}.`;
+  if (kind === 'tips') return `The ${g.teeth} and the ${o.teeth} touch${by}.`;
+  return `The ${g.teeth} fouls the ${kind} of the ${o.teeth}${by}.`;
+}
+
+function coverGap(at: Point, tip: number, arm: Arm): number {
+  const { cover } = arm;
+  let gap = arm.coverRadiusMm === undefined ? Infinity : arm.coverRadiusMm - tip;
+  if (cover)
+    gap = Math.min(
+      gap,
+      at.x + cover.beyondFirstMm - tip,
+      arm.centresMm + cover.beyondLastMm - at.x - tip,
+      cover.oneSideMm - at.y - tip,
+      at.y + cover.otherSideMm - tip,
+    );
+  return gap;
 }

@@ -9,7 +9,6 @@ import { explainScratch, type Scratch } from './diagnose.ts';
 import { gearboxRatios } from './gearbox.ts';
 import { ratioOf, type Levers } from './levers.ts';
 import { gearsToChange, meritOf, USUAL_WEIGHTS } from './merit.ts';
-import { mountTrain, type Arm, type PlacedGear } from './mount.ts';
 import { findTrains, leadOfTrain } from './search.ts';
 import { oneGearShort } from './short.ts';
 
@@ -206,85 +205,6 @@ describe('a chart', () => {
   });
 });
 
-describe('mounting on the arm', () => {
-  const arm: Arm = {
-    centresMm: 118,
-    moduleMm: 1.5,
-    slots: [
-      { angleDeg: 0, fromMm: 30, toMm: 115 },
-      { angleDeg: 25, fromMm: 30, toMm: 115 },
-    ],
-    bossRadiusMm: 9,
-    backlashMm: 0.15,
-  };
-
-  /** Independent check: sample points on the tip circles instead of comparing distances. */
-  function overlaps(a: PlacedGear, b: PlacedGear, module: number, reach: number): boolean {
-    for (let i = 0; i < 720; i += 1) {
-      const t = (i * Math.PI) / 360;
-      const r = (module * (a.teeth + 2)) / 2;
-      const x = a.at.x + r * Math.cos(t);
-      const y = a.at.y + r * Math.sin(t);
-      if (Math.hypot(x - b.at.x, y - b.at.y) < reach - 1e-6) return true;
-    }
-    return false;
-  }
-
-  test('every mounting found stands up to an independent check', () => {
-    const teeth = fc.constantFrom(...[20, 25, 30, 35, 40, 45, 50, 55, 60, 63, 65, 80]);
-    let fitted = 0;
-    fc.assert(
-      fc.property(fc.integer({ min: 1, max: 3 }), fc.array(teeth, { minLength: 8, maxLength: 8 }), (pairs, g) => {
-        const drivers = g.slice(0, pairs);
-        const driven = g.slice(pairs, 2 * pairs);
-        const m = mountTrain(drivers, driven, g.slice(2 * pairs), arm);
-        if (!m.fits) return m.reason.length > 5;
-        fitted += 1;
-        // nothing was swapped between the sides
-        expect(m.drivers.toSorted()).toEqual(drivers.toSorted());
-        expect(m.driven.toSorted()).toEqual(driven.toSorted());
-        const mesh = (a: PlacedGear, b: PlacedGear): number => (arm.moduleMm * (a.teeth + b.teeth)) / 2;
-        let meshes = 0;
-        m.gears.forEach((a, i) => {
-          m.gears.slice(i + 1).forEach((b) => {
-            const apart = Math.hypot(a.at.x - b.at.x, a.at.y - b.at.y);
-            if (apart < 1e-6) return;
-            const inMesh = a.plane === b.plane && Math.abs(apart - mesh(a, b)) < 0.25;
-            if (inMesh) meshes += 1;
-            else if (a.plane === b.plane)
-              expect(overlaps(a, b, arm.moduleMm, (arm.moduleMm * (b.teeth + 2)) / 2)).toBe(false);
-            expect(overlaps(a, b, arm.moduleMm, 9)).toBe(false);
-            expect(overlaps(b, a, arm.moduleMm, 9)).toBe(false);
-          });
-        });
-        expect(meshes).toBeGreaterThanOrEqual(pairs === 1 ? m.gears.length - 1 : pairs);
-        return true;
-      }),
-      { numRuns: 300, seed: 4 },
-    );
-    expect(fitted).toBeGreaterThan(20);
-  });
-
-  test('says why not', () => {
-    expect(mountTrain([20, 20], [25, 25], [], arm)).toMatchObject({
-      fits: false,
-      reason: expect.stringContaining('do not reach') as unknown,
-    });
-    expect(mountTrain([40], [60], [], arm)).toMatchObject({
-      fits: false,
-      reason: expect.stringContaining('idler') as unknown,
-    });
-    expect(mountTrain([30, 60], [65, 40], [], { ...arm, coverRadiusMm: 40 })).toMatchObject({
-      fits: false,
-      reason: expect.stringContaining('cover') as unknown,
-    });
-    expect(mountTrain([30, 60], [65, 40], [], { ...arm, slots: [{ fromMm: 5, toMm: 10 }] })).toMatchObject({
-      fits: false,
-      reason: expect.stringContaining('slot') as unknown,
-    });
-  });
-});
-
 describe('choice among trains', () => {
   const context = {
     engagementMm: 20,
@@ -306,6 +226,16 @@ describe('choice among trains', () => {
     expect(total(train([40, 50], [60, 65], 0))).toBeLessThan(total(train([14, 50], [60, 65], 0)));
     expect(gearsToChange(train([20], [40], 0), context.mounted)).toBe(0);
     expect(gearsToChange(train([20], [45], 0), context.mounted)).toBe(1);
+  });
+  test('a roomy mounting before a tight one, and any before none', () => {
+    const mounted = (mount: Parameters<typeof meritOf>[1]) =>
+      meritOf(train([40], [35], 0), mount, context, USUAL_WEIGHTS).mounting;
+    const fitting = (clearanceMm: number) =>
+      ({ fits: true, reason: '', gears: [], armDeg: 0, drivers: [40], driven: [35], meshes: 2, clearanceMm }) as const;
+    expect(mounted(fitting(5))).toBe(0);
+    expect(mounted(fitting(0.5))).toBeGreaterThan(mounted(fitting(2)));
+    expect(mounted({ fits: false, reason: '' })).toBeGreaterThan(mounted(fitting(0)));
+    expect(mounted(null)).toBe(0);
   });
   test('a weight of nought takes the matter out', () => {
     expect(meritOf(train([40], [35], 900), null, context, { ...USUAL_WEIGHTS, error: 0 }).error).toBe(0);

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { readDocument, writeBackup, writeJob } from '../formats/documents.ts';
@@ -9,6 +10,7 @@ import { suitFit } from './defaults.ts';
 import { gearState, scheduleOf, threadOfJob, wirePlan } from './derive.ts';
 import { nextQuantity, readEntry } from './entry.ts';
 import type { Job } from './schema.ts';
+import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION } from './stations.ts';
 
 const at = new Date('2026-11-23T10:00:00Z');
 const shop = demoShop();
@@ -185,7 +187,7 @@ describe('documents', () => {
     expect(readDocument(writeBackup(shop, jobs))).toEqual({
       ok: true,
       kind: 'backup',
-      backup: { format: 'gelvin-backup', version: 1, shop, jobs },
+      backup: { format: 'gelvin-backup', version: BACKUP_VERSION, shop, jobs },
     });
   });
 
@@ -214,6 +216,16 @@ describe('documents', () => {
     spoil(data);
     const r = readDocument(JSON.stringify(data));
     expect(!r.ok && r.problems.map((p) => p.field)).toContain(field);
+  });
+
+  test('a shop written by version 1 is brought up to date, and nothing in it is lost', () => {
+    const text = readFileSync(new URL('../formats/backup-v1.json', import.meta.url), 'utf8');
+    const back = readDocument(text);
+    if (!back.ok || back.kind !== 'backup') throw new Error(JSON.stringify(back));
+    const old = JSON.parse(text) as { shop: Record<string, unknown>; jobs: Record<string, unknown>[] };
+    expect(back.backup.shop).toMatchObject({ ...old.shop, version: SHOP_VERSION });
+    expect(back.backup.jobs).toEqual(old.jobs.map((j) => ({ ...j, version: JOB_VERSION })));
+    expect(back.backup.shop.lathes[0]).toMatchObject({ pressureAngleDeg: 20, arm: { studs: 2, pivot: null } });
   });
 
   test('text that is not JSON, and a backup with one job twice, are refused', () => {

@@ -1,5 +1,5 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import { JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
+import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
 import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
 
 /**
@@ -230,7 +230,7 @@ export type Shop = Static<typeof ShopSchema>;
 export const BackupSchema = Type.Object(
   {
     format: Type.Literal('gelvin-backup'),
-    version: Type.Literal(1),
+    version: Type.Literal(BACKUP_VERSION),
     shop: Type.Ref('shop'),
     jobs: Type.Array(Type.Ref('job'), { maxItems: 10_000 }),
   },
@@ -238,7 +238,7 @@ export const BackupSchema = Type.Object(
 );
 export interface Backup {
   readonly format: 'gelvin-backup';
-  readonly version: 1;
+  readonly version: typeof BACKUP_VERSION;
   readonly shop: Shop;
   readonly jobs: readonly Job[];
 }

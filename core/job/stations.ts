@@ -13,5 +13,7 @@ export const STATIONS = [
 ] as const;
 export type StationId = (typeof STATIONS)[number];
 
-export const JOB_VERSION = 1;
-export const SHOP_VERSION = 1;
+/** Raised with every change of shape; core/formats/upgrade.ts holds the steps from the older ones. */
+export const JOB_VERSION = 2;
+export const SHOP_VERSION = 2;
+export const BACKUP_VERSION = 2;

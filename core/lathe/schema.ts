@@ -8,6 +8,8 @@ export const Exact = Type.String({
 });
 export const Teeth = Type.Integer({ minimum: 8, maximum: 400 });
 
+const wall = Type.Number({ minimum: 0, maximum: 2000 });
+
 export const SlideDialSchema = Type.Object(
   {
     unit: Type.Unsafe<'mm' | 'in'>({ type: 'string', enum: ['mm', 'in'] }),
@@ -35,6 +37,8 @@ export const ArmSchema = Type.Object(
       Type.Object(
         {
           angleDeg: Type.Number({ minimum: -180, maximum: 180 }),
+          /** How far the slot's centre line passes beside the pivot. */
+          offsetMm: Type.Number({ minimum: -500, maximum: 500 }),
           fromMm: Type.Number({ minimum: 0, maximum: 2000 }),
           toMm: Type.Number({ exclusiveMinimum: 0, maximum: 2000 }),
         },
@@ -50,8 +54,31 @@ export const ArmSchema = Type.Object(
         { additionalProperties: false },
       ),
     ]),
+    /** Where the arm swings, from the leadscrew: away from the first driver, and across; null: about the leadscrew. */
+    pivot: Type.Union([
+      Type.Null(),
+      Type.Object(
+        {
+          alongMm: Type.Number({ minimum: -1000, maximum: 1000 }),
+          acrossMm: Type.Number({ minimum: -1000, maximum: 1000 }),
+        },
+        { additionalProperties: false },
+      ),
+    ]),
+    /** Studs there are for the arm. */
+    studs: Type.Integer({ minimum: 1, maximum: 4 }),
+    /** Largest radius of a stud's nut or boss, and of what holds the gears on the two end shafts. */
     bossRadiusMm: Type.Number({ minimum: 0, maximum: 200 }),
+    shaftRadiusMm: Type.Number({ minimum: 0, maximum: 200 }),
     coverRadiusMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 2000 })]),
+    /** Walls of the cover: beyond the two end shafts, and to either side of the line of centres; null: not checked. */
+    cover: Type.Union([
+      Type.Null(),
+      Type.Object(
+        { beyondFirstMm: wall, beyondLastMm: wall, oneSideMm: wall, otherSideMm: wall },
+        { additionalProperties: false },
+      ),
+    ]),
   },
   { additionalProperties: false },
 );
@@ -78,10 +105,14 @@ export const LatheSchema = Type.Object(
     levers: Type.Record(Type.String({ maxLength: 40 }), Type.Record(Type.String({ maxLength: 40 }), Exact)),
     /** Module of the change gears, mm; with it and the arm, mountings can be checked. */
     moduleMm: Type.Union([Type.Null(), Type.Number({ minimum: 0.2, maximum: 10 })]),
+    /** Pressure angle of the change gears; most DP sets have 14.5, most module sets 20. */
+    pressureAngleDeg: Type.Number({ minimum: 10, maximum: 30 }),
     gearWidthMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 200 })]),
     arm: Type.Union([Type.Null(), ArmSchema]),
     /** A reverse tumbler between spindle and stud. */
     tumbler: Type.Boolean(),
+    /** Without a tumbler: how many meshes between first driver and leadscrew cut a right-hand thread; null: not tried yet. */
+    rightHandMeshes: Type.Union([Type.Null(), Type.Unsafe<'odd' | 'even'>({ type: 'string', enum: ['odd', 'even'] })]),
     /** Trains that have cut a lead before, newest first. */
     proven: Type.Array(ProvenSchema, { maxItems: 200 }),
     dial: Type.Union([

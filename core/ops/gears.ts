@@ -11,6 +11,7 @@ import { exact, numberOf, textOf } from '../quantity/rational.ts';
 import { op } from './op.ts';
 
 const positive = Type.Number({ exclusiveMinimum: 0, maximum: 10_000 });
+const wall = Type.Number({ minimum: 0, maximum: 10_000 });
 const ArmSchema = Type.Object(
   {
     centresMm: positive,
@@ -19,6 +20,7 @@ const ArmSchema = Type.Object(
       Type.Object(
         {
           angleDeg: Type.Optional(Type.Number({ minimum: -180, maximum: 180 })),
+          offsetMm: Type.Optional(Type.Number({ minimum: -500, maximum: 500 })),
           fromMm: Type.Number({ minimum: 0, maximum: 10_000 }),
           toMm: positive,
         },
@@ -29,14 +31,27 @@ const ArmSchema = Type.Object(
     swing: Type.Optional(
       Type.Object({ fromDeg: Type.Number(), toDeg: Type.Number() }, { additionalProperties: false }),
     ),
+    pivot: Type.Optional(
+      Type.Object({ alongMm: Type.Number(), acrossMm: Type.Number() }, { additionalProperties: false }),
+    ),
+    studs: Type.Optional(Type.Integer({ minimum: 1, maximum: 4 })),
+    pressureAngleDeg: Type.Optional(Type.Number({ minimum: 10, maximum: 30 })),
     bossRadiusMm: Type.Optional(Type.Number({ minimum: 0, maximum: 200 })),
+    shaftRadiusMm: Type.Optional(Type.Number({ minimum: 0, maximum: 200 })),
     coverRadiusMm: Type.Optional(positive),
+    cover: Type.Optional(
+      Type.Object(
+        { beyondFirstMm: wall, beyondLastMm: wall, oneSideMm: wall, otherSideMm: wall },
+        { additionalProperties: false },
+      ),
+    ),
+    meshes: Type.Optional(Type.Unsafe<'odd' | 'even'>({ type: 'string', enum: ['odd', 'even'] })),
     backlashMm: Type.Optional(Type.Number({ minimum: 0, maximum: 2 })),
   },
   {
     additionalProperties: false,
     description:
-      'First driver at the origin; the arm swings about the leadscrew or gearbox input, centresMm away. Slot radii from the pivot.',
+      'First driver at the origin, leadscrew or gearbox input centresMm away; the arm swings about it, or about pivot (from it). Slot radii from the pivot. meshes: how many turn the leadscrew the right way.',
   },
 );
 
@@ -83,7 +98,13 @@ export const trainsOp = op({
       trains: trains.map((t) => {
         const plain = { ...t, drivers: [...t.drivers], driven: [...t.driven] };
         if (!q.arm) return { ...plain, mount: { fits: null, reason: 'not checked: no arm given' } };
-        const m = mountTrain(t.drivers, t.driven, gearsLeft(q.gears, [...t.drivers, ...t.driven]), q.arm);
+        const m = mountTrain(
+          t.drivers,
+          t.driven,
+          gearsLeft(q.gears, [...t.drivers, ...t.driven]),
+          q.arm,
+          q.arm.meshes ?? null,
+        );
         return {
           ...plain,
           ...(m.fits ? { drivers: [...m.drivers], driven: [...m.driven] } : {}),

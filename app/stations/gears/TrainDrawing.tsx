@@ -1,6 +1,5 @@
-import type { Mount, PlacedGear } from '../../../core/gearing/mount.ts';
-
-type Fitting = Extract<Mount, { fits: true }>;
+import type { Fitting, PlacedGear } from '../../../core/gearing/mount.ts';
+import { spacersOf, turnOf } from '../../../core/gearing/steps.ts';
 
 const PAD = 14;
 
@@ -35,9 +34,8 @@ export function TrainDrawing({ mount, moduleMm }: { readonly mount: Fitting; rea
   const maxX = Math.max(...tips.map(({ g, r }) => g.at.x + r)) + PAD;
   const minY = Math.min(...tips.map(({ g, r }) => g.at.y - r)) - PAD;
   const maxY = Math.max(...tips.map(({ g, r }) => g.at.y + r)) + PAD;
-  const pivot = mount.gears.find(
-    (g) => g.role === 'driven' && mount.gears.every((o) => o === g || o.at.x <= g.at.x + 1e-9 || o.role !== 'driven'),
-  );
+  const end = mount.gears.at(-1);
+  const spacers = spacersOf(mount);
   return (
     <svg
       viewBox={`${minX} ${minY} ${maxX - minX} ${maxY - minY}`}
@@ -91,11 +89,19 @@ export function TrainDrawing({ mount, moduleMm }: { readonly mount: Fitting; rea
           >
             {g.teeth}
             {g.role === 'idler' ? ' idler' : ''}
+            {spacers.some((s) => s.shaft === g.shaft) && (
+              <tspan x={g.at.x} dy="8" fontSize="6" fontWeight="400">
+                + spacer
+              </tspan>
+            )}
           </text>
         );
       })}
-      {pivot && (
-        <text x={pivot.at.x} y={maxY - 3} textAnchor="middle" fontSize="7" fill="var(--ink2)">
+      {[...new Map(mount.gears.map((g) => [g.shaft, g]))].map(([shaft, g]) => (
+        <Turning key={shaft} at={g.at} way={turnOf(shaft)} />
+      ))}
+      {end && (
+        <text x={end.at.x} y={maxY - 3} textAnchor="middle" fontSize="7" fill="var(--ink2)">
           leadscrew
         </text>
       )}
@@ -106,41 +112,17 @@ export function TrainDrawing({ mount, moduleMm }: { readonly mount: Fitting; rea
   );
 }
 
-/** The order of fitting, in words. */
-export function fittingSteps(mount: Fitting, spacer: string): string[] {
-  const at = (i: number): PlacedGear | undefined => mount.gears[i];
-  const steps = ['Isolate at the plug. Wipe and oil the studs.'];
-  const lean = `${Math.abs(mount.armDeg).toFixed(0)}\u00b0 ${mount.armDeg >= 0 ? 'down' : 'up'} from the line of centres`;
-  if (mount.drivers.length === 1) {
-    steps.push(
-      `Fit the ${mount.drivers[0]} on the spindle stud and the ${mount.driven[0]} on the leadscrew, both in the back plane; spacers in front.`,
-    );
-    const idler = mount.gears.find((g) => g.role === 'idler');
-    if (idler)
-      steps.push(
-        `Fit the ${idler.teeth} as idler on the arm's stud, arm about ${lean}.`,
-        `Mesh the idler with the ${mount.driven[0]} first, then swing the arm until it meshes with the ${mount.drivers[0]}.`,
-      );
-  } else {
-    steps.push(`Fit the ${mount.drivers[0]} on the spindle stud, back plane; a spacer${spacer} in front of it.`);
-    for (let k = 0; k + 1 < mount.drivers.length; k += 1) {
-      const [back, front] = [
-        at(2 * k + 1)?.plane === 1 ? mount.driven[k] : mount.drivers[k + 1],
-        at(2 * k + 1)?.plane === 1 ? mount.drivers[k + 1] : mount.driven[k],
-      ];
-      steps.push(
-        `Key the ${mount.driven[k]} and the ${mount.drivers[k + 1]} together on stud ${k + 1}: the ${back} behind, the ${front} in front.`,
-      );
-    }
-    const last = mount.gears.at(-1);
-    steps.push(
-      `Fit the ${mount.driven.at(-1)} on the leadscrew, ${last?.plane === 1 ? 'back plane; a spacer in front of it' : 'front plane; a spacer behind it'}.`,
-      `Mesh the ${mount.drivers.at(-1)} with the ${mount.driven.at(-1)} by sliding the stud, then swing the arm to about ${lean} until the ${mount.driven[0]} meshes with the ${mount.drivers[0]}.`,
-    );
-  }
-  steps.push(
-    'A strip of paper in each mesh while tightening (0.1 to 0.2 mm backlash, common practice).',
-    'Turn by hand through a whole round of the largest gear and feel for tight spots. Cover back on before power.',
+const ARROW_RADIUS = 8;
+
+/** Which way a shaft turns when the first driver turns clockwise. */
+function Turning({ at, way }: { readonly at: PlacedGear['at']; readonly way: 1 | -1 }) {
+  const r = ARROW_RADIUS;
+  // three quarters of a turn, with a head at its end
+  const end = { x: at.x, y: at.y - r };
+  return (
+    <g fill="none" stroke="var(--ink)" strokeWidth="0.9" aria-hidden>
+      <path d={`M${at.x + way * r} ${at.y}A${r} ${r} 0 1 ${way === 1 ? 1 : 0} ${end.x} ${end.y}`} />
+      <path d={`M${end.x - way * 3} ${end.y - 2.4}L${end.x} ${end.y}L${end.x - way * 3} ${end.y + 2.4}`} />
+    </g>
   );
-  return steps;
 }

@@ -1,0 +1,135 @@
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { parseSpeeds } from '../../core/lathe/typed.ts';
+import { editShop, useShop } from '../store/store.ts';
+import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
+import { PitchField, TextField, TypedField } from '../ui/fields.tsx';
+import { Chart } from './Chart.tsx';
+import { Page } from './Page.tsx';
+import { ArmPanel } from './lathe/ArmPanel.tsx';
+import { DialPanel } from './lathe/DialPanel.tsx';
+import type { EditLathe } from './lathe/edit.ts';
+import { GearsPanel } from './lathe/GearsPanel.tsx';
+import { SlidePanel } from './lathe/SlidePanel.tsx';
+
+/** One lathe, as its owner can measure it. */
+export function LathePage() {
+  const { latheId = '' } = useParams();
+  const shop = useShop();
+  const navigate = useNavigate();
+  const lathe = shop.lathes.find((l) => l.id === latheId);
+  if (!lathe) return <Navigate to="/lathes" replace />;
+  const edit: EditLathe = (label, change) =>
+    editShop(label, (d) => {
+      const l = d.lathes.find((x) => x.id === latheId);
+      if (l) change(l);
+    });
+  return (
+    <Page
+      title={lathe.name}
+      lead="Every change is kept at once and can be undone. Jobs that rest on this lathe say so."
+      actions={
+        <>
+          <Button onClick={() => void navigate('/lathes')}>All lathes</Button>
+          <Button
+            tone="stop"
+            onClick={() => {
+              editShop(`remove ${lathe.name}`, (d) => void (d.lathes = d.lathes.filter((l) => l.id !== latheId)));
+              void navigate('/lathes');
+            }}
+          >
+            Remove this lathe
+          </Button>
+        </>
+      }
+    >
+      <div className="grid gap-4 md:grid-cols-2">
+        <Panel title="The lathe">
+          <div className="grid gap-3">
+            <TextField
+              label="Name"
+              value={lathe.name}
+              onCommit={(t) => t.trim() && edit('rename the lathe', (l) => void (l.name = t.trim()))}
+            />
+            <Choice
+              label="What drives the carriage"
+              value={lathe.drive}
+              options={[
+                { value: 'gears', label: 'Change gears' },
+                { value: 'electronic', label: 'Electronic leadscrew' },
+              ]}
+              onChange={(v) => edit('change the drive', (l) => void (l.drive = v))}
+            />
+            <PitchField
+              label="Leadscrew pitch"
+              pitch={lathe.leadscrew}
+              system={lathe.leadscrewSystem}
+              onCommit={(exactMm, system) =>
+                edit('change the leadscrew', (l) => {
+                  l.leadscrew = exactMm;
+                  l.leadscrewSystem = system;
+                })
+              }
+            />
+            <TypedField
+              label="Spindle speeds, rev/min"
+              shown={lathe.speeds.join(' ')}
+              parse={parseSpeeds}
+              onCommit={(v) => edit('change the speeds', (l) => void (l.speeds = v))}
+            />
+            <Choice
+              label="The chuck"
+              value={lathe.screwedChuck ? 'screwed' : 'fixed'}
+              options={[
+                { value: 'screwed', label: 'screws on' },
+                { value: 'fixed', label: 'is held on (cam, flange, key)' },
+              ]}
+              onChange={(v) => edit('change the chuck', (l) => void (l.screwedChuck = v === 'screwed'))}
+            />
+          </div>
+        </Panel>
+        <GearsPanel lathe={lathe} edit={edit} />
+        <SlidePanel
+          title="Cross slide"
+          dial={lathe.crossSlide}
+          onChange={(c) => edit('change the cross slide', (l) => void Object.assign(l.crossSlide, c))}
+        />
+        <div className="grid gap-4">
+          <SlidePanel
+            title="Top slide"
+            dial={lathe.topSlide}
+            onChange={(c) => edit('change the top slide', (l) => void Object.assign(l.topSlide, c))}
+          >
+            <Choice
+              label="Its angle scale reads 0"
+              value={lathe.slideScaleZero}
+              options={[
+                { value: 'cross-slide', label: 'in line with the cross slide' },
+                { value: 'bed', label: 'along the bed' },
+              ]}
+              onChange={(v) => edit('change the scale zero', (l) => void (l.slideScaleZero = v))}
+            />
+          </SlidePanel>
+        </div>
+        <ArmPanel lathe={lathe} edit={edit} />
+        <Chart
+          lathe={lathe}
+          onTake={(levers) => edit('take the gearbox from its chart', (l) => void (l.levers = levers))}
+        />
+        <DialPanel lathe={lathe} edit={edit} />
+        <Panel title="Note">
+          <TextField
+            label="Anything to remember"
+            lines={4}
+            value={lathe.note}
+            onCommit={(t) => edit('change the note', (l) => void (l.note = t))}
+          />
+          <div className="mt-3">
+            <Note tone="caution">
+              Isolate at the plug before hands go near gears, belts or pulleys; cover back on before power.
+            </Note>
+          </div>
+        </Panel>
+      </div>
+    </Page>
+  );
+}

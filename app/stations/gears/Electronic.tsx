@@ -1,0 +1,41 @@
+import { lengthText } from '../../../core/quantity/format.ts';
+import { pitchText } from '../../../core/quantity/pitch.ts';
+import { numberOf } from '../../../core/quantity/rational.ts';
+import { leadOf, type ThreadSpec } from '../../../core/standards/thread.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { useSystem } from '../../store/store.ts';
+import { Figure, Note, Panel } from '../../ui/controls.tsx';
+
+/** Leads run before the work, so that the carriage has its speed. Common practice, no source: two or three. */
+const LEADS_BEFORE = 3;
+
+/** A lathe that is told the lead: what to type, where to start and stop. */
+export function Electronic({ thread }: { readonly thread: ThreadSpec }) {
+  const { job } = useJobView();
+  const system = useSystem();
+  return (
+    <Panel title="Electronic leadscrew">
+      <div className="grid grid-cols-2 gap-3">
+        <Figure
+          label="Type in the lead"
+          value={pitchText(leadOf(thread), 'mm')}
+          other={pitchText(leadOf(thread), 'in')}
+        />
+        <Figure
+          label="Start before the work"
+          value={lengthText(LEADS_BEFORE * numberOf(leadOf(thread)), system)}
+          other="three leads: a whole number, so that the phase is kept"
+        />
+        <Figure
+          label="Stop after the thread"
+          value={lengthText(job.setup.reliefMm, system)}
+          other="within the relief groove, clear of jaws and centre; overshoot on the way back takes up the backlash"
+        />
+        <Note tone="caution">
+          Once the pass has begun the handwheel cannot stop it short on some controls: keep jaws and centre clear. Start
+          a whole number of leads before the work.
+        </Note>
+      </div>
+    </Panel>
+  );
+}

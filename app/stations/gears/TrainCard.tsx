@@ -1,0 +1,131 @@
+import { mountOn } from '../../../core/gearing/latheArm.ts';
+import type { Fitting } from '../../../core/gearing/mount.ts';
+import { fittingSteps } from '../../../core/gearing/steps.ts';
+import { trainText } from '../../../core/job/derive.ts';
+import type { Lathe } from '../../../core/lathe/schema.ts';
+import { lengthText } from '../../../core/quantity/format.ts';
+import { pitchText } from '../../../core/quantity/pitch.ts';
+import { numberOf, textOf, type Rational } from '../../../core/quantity/rational.ts';
+import type { Step } from '../../../core/quantity/working.ts';
+import { leadOf, type ThreadSpec } from '../../../core/standards/thread.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { editShop, useSystem } from '../../store/store.ts';
+import { Button, Figure, Panel } from '../../ui/controls.tsx';
+import { useWorking } from '../../ui/Working.tsx';
+import { EffectFigure } from './EffectFigure.tsx';
+import { leverName, type Geared } from './trainQuery.ts';
+import { TrainDrawing } from './TrainDrawing.tsx';
+
+interface Props {
+  readonly thread: ThreadSpec;
+  readonly lathe: Lathe;
+  readonly train: Geared;
+  /** Lead that the train really cuts. */
+  readonly lead: Rational;
+  readonly errorPpm: number;
+  readonly flanks: readonly [number, number];
+}
+
+/** The chosen train as it goes on, on one page for the lathe's cover. */
+export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Props) {
+  const { job } = useJobView();
+  const system = useSystem();
+  const { show } = useWorking();
+  const mount = mountOn(lathe, train, thread.leftHand);
+  const kept = { drivers: [...train.drivers], driven: [...train.driven], gearbox: train.gearbox };
+  const onLathe = (label: string, change: (l: Lathe) => void): void =>
+    editShop(label, (d) => {
+      const l = d.lathes.find((x) => x.id === lathe.id);
+      if (l) change(l);
+    });
+  return (
+    <div className="print-card">
+      <Panel
+        title={`The train: ${trainText(train)}`}
+        aside={<Button onClick={() => window.print()}>Print for the cover</Button>}
+      >
+        <div className="grid gap-3 md:grid-cols-3">
+          <Figure
+            label="Cuts"
+            value={pitchText(lead, system)}
+            other={`${textOf(lead)} mm exactly`}
+            onShow={() => show('Lead cut by the train', leadSteps(lathe, train, lead))}
+          />
+          {Object.keys(lathe.levers).length > 0 && (
+            <Figure label="Levers" value={leverName(lathe, train.gearbox)} other={`ratio ${train.gearbox}`} />
+          )}
+          <EffectFigure errorPpm={errorPpm} flanks={flanks} />
+        </div>
+        {mount?.fits && lathe.moduleMm !== null ? (
+          <div className="mt-3 grid gap-4 md:grid-cols-2">
+            <figure>
+              <TrainDrawing mount={mount} moduleMm={lathe.moduleMm} />
+              <figcaption className="text-sm text-ink2">
+                Seen from the end of the lathe, true to scale. Hatched: back plane; filled: front plane; arrows: which
+                way each turns. Least clearance {lengthText(mount.clearanceMm, system)}. {turningText(mount, lathe)}
+              </figcaption>
+            </figure>
+            <ol className="list-decimal space-y-1 pl-6">
+              {fittingSteps(
+                mount,
+                lathe.gearWidthMm === null ? '' : ` of ${lengthText(lathe.gearWidthMm, system)}`,
+              ).map((t) => (
+                <li key={t}>{t}</li>
+              ))}
+            </ol>
+          </div>
+        ) : (
+          <p className="mt-3 text-ink2">
+            {mount && !mount.fits
+              ? mount.reason
+              : 'Whether it can be mounted is not checked: the arm of this lathe is not measured (Lathes).'}
+          </p>
+        )}
+        <div className="no-print mt-3 flex flex-wrap gap-2">
+          <Button onClick={() => onLathe('note what is mounted', (l) => void (l.mounted = kept))}>
+            It is mounted now
+          </Button>
+          <Button
+            onClick={() =>
+              onLathe(
+                'remember a proven train',
+                (l) =>
+                  void l.proven.unshift({
+                    leadMm: textOf(leadOf(thread)),
+                    train: kept,
+                    job: job.title,
+                    at: new Date().toISOString(),
+                  }),
+              )
+            }
+          >
+            It cut right: remember it
+          </Button>
+        </div>
+      </Panel>
+    </div>
+  );
+}
+
+const leadSteps = (lathe: Lathe, train: Geared, lead: Rational): Step[] => [
+  {
+    name: 'Lead cut',
+    symbol: 'L',
+    formula: 'leadscrew \u00d7 fixed ratio \u00d7 gearbox \u00d7 drivers / driven',
+    values: `${lathe.leadscrew} \u00d7 ${lathe.fixedRatio} \u00d7 ${train.gearbox} \u00d7 ${train.drivers.join(' \u00d7 ')} / (${train.driven.join(' \u00d7 ')}) = ${textOf(lead)} mm exactly`,
+    result: numberOf(lead),
+    unit: 'mm',
+    source: 'kinematics of the train, exact fractions; 1 in = 25.4 mm (1959)',
+  },
+];
+
+/** Each mesh turns the motion round: an even number leaves the leadscrew turning as the stud does. */
+function turningText(mount: Fitting, lathe: Lathe): string {
+  const way = mount.meshes % 2 === 0 ? 'the same way as the stud' : 'against the stud';
+  const hand = lathe.tumbler
+    ? 'the tumbler sets the hand of the thread'
+    : lathe.rightHandMeshes === null
+      ? 'which hand that cuts is not tried on this lathe yet (Lathes): scratch a dummy first'
+      : `that cuts a ${(mount.meshes % 2 === 0) === (lathe.rightHandMeshes === 'even') ? 'right' : 'left'}-hand thread`;
+  return `${mount.meshes} mesh${mount.meshes === 1 ? '' : 'es'}: the leadscrew turns ${way}; ${hand}.`;
+}

@@ -1,0 +1,211 @@
+import { useState } from 'react';
+import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
+import { gearsToChange, meritOf } from '../../../core/gearing/merit.ts';
+import { trainText } from '../../../core/job/derive.ts';
+import type { Lathe } from '../../../core/lathe/schema.ts';
+import { lengthText, ppmText } from '../../../core/quantity/format.ts';
+import { pitchText } from '../../../core/quantity/pitch.ts';
+import { exact } from '../../../core/quantity/rational.ts';
+import type { ThreadSpec } from '../../../core/standards/thread.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { useShop, useSystem } from '../../store/store.ts';
+import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
+import { useKeys } from '../../ui/keys.ts';
+import { stopCalc, useCalc, type Answered } from '../../workers/client.ts';
+import type { MountedTrain } from '../../workers/protocol.ts';
+import { leverName, measuredPitchPpm, sameGears, takeTrain, trainsQuery } from './trainQuery.ts';
+import { Weigh } from './Weigh.tsx';
+
+const SHOWN = 9;
+
+interface Props {
+  readonly thread: ThreadSpec;
+  readonly lathe: Lathe;
+  readonly flanks: readonly [number, number];
+}
+
+/** Every train of the gears owned, weighed and put in order; taken with its number. */
+export function TrainSearch({ thread, lathe, flanks }: Props) {
+  const { job } = useJobView();
+  const shop = useShop();
+  const [maxPairs, setMaxPairs] = useState<'1' | '2' | '3'>('2');
+  const query = trainsQuery(thread, lathe, Number(maxPairs) as 1 | 2 | 3);
+  const answered = useCalc(query ? JSON.stringify(query) : null, (w, onProgress) => w.trains(query!, onProgress));
+  const measuredPpm = measuredPitchPpm(job);
+  const trains = (answered.value?.trains ?? [])
+    .map((t) => ({
+      ...t,
+      merit: meritOf(
+        measuredPpm !== null && Math.abs(t.errorPpm) <= measuredPpm ? { ...t, errorPpm: 0 } : t,
+        t.mount,
+        {
+          engagementMm: job.fit.engagementMm,
+          flanksDeg: flanks,
+          clearanceMm: job.fit.pitchClearanceMm,
+          mounted: lathe.mounted,
+        },
+        shop.settings.gearWeights,
+      ),
+    }))
+    .sort((a, b) => a.merit.total - b.merit.total)
+    .slice(0, SHOWN);
+  useKeys(Object.fromEntries(trains.map((t, i) => [String(i + 1), () => takeTrain(t)])));
+  const near = answered.value?.trains[0];
+  return (
+    <>
+      {answered.failed !== null && (
+        <Note tone="wrong">
+          The search failed: {answered.failed}. <Button onClick={answered.again}>Search again</Button>
+        </Note>
+      )}
+      <Panel title="Trains, best first" aside={<SearchState answered={answered} any={trains.length > 0} />}>
+        <Choice
+          label="Up to"
+          value={maxPairs}
+          options={[
+            { value: '1', label: 'one pair' },
+            { value: '2', label: 'two pairs' },
+            { value: '3', label: 'three pairs' },
+          ]}
+          onChange={setMaxPairs}
+        />
+        {trains.length > 0 ? (
+          <TrainTable trains={trains} lathe={lathe} flanks={flanks} />
+        ) : (
+          !answered.pending &&
+          !answered.stopped && <p className="text-ink2">This set makes no train. Enter the gears owned under Lathes.</p>
+        )}
+        {measuredPpm !== null && (
+          <p className="mt-3">
+            This pitch was measured, to about {Math.round(measuredPpm)} ppm: any train within that is as good as exact,
+            and they are ordered by the rest.
+          </p>
+        )}
+        {near && near.errorPpm !== 0 && <OneGearShort thread={thread} lathe={lathe} />}
+        <Weigh />
+      </Panel>
+    </>
+  );
+}
+
+function SearchState({ answered, any }: { readonly answered: Answered<unknown>; readonly any: boolean }) {
+  const done = answered.done === null ? undefined : answered.done;
+  return (
+    <span className="flex items-center gap-2 text-sm text-ink2" aria-live="polite">
+      {answered.pending ? (
+        <>
+          <progress aria-label="Searching" {...(done === undefined ? {} : { value: done })} />
+          <Button onClick={stopCalc}>Stop</Button>
+        </>
+      ) : answered.stopped ? (
+        <>
+          stopped before every train was tried <Button onClick={answered.again}>Search again</Button>
+        </>
+      ) : any ? (
+        'every train of this set within these pairs was tried: none is nearer'
+      ) : (
+        ''
+      )}
+    </span>
+  );
+}
+
+/** The single gear most worth buying or making. */
+function OneGearShort({ thread, lathe }: Omit<Props, 'flanks'>) {
+  const query = trainsQuery(thread, lathe, 2);
+  const short = useCalc(query ? `short ${JSON.stringify(query)}` : null, (w) =>
+    w.oneGearShort({ ...query!, arm: null, perLead: 1 }),
+  );
+  if (!short.value || short.value.length === 0) return null;
+  return (
+    <p className="mt-3">
+      One gear short:{' '}
+      {short.value.map((s, i) => (
+        <span key={s.teeth}>
+          {i > 0 && '; '}
+          with a <strong className="num">{s.teeth}</strong> you would get {ppmText(s.train.errorPpm)} (
+          <span className="num">{trainText(s.train)}</span>)
+        </span>
+      ))}
+      .
+    </p>
+  );
+}
+
+function TrainTable({
+  trains,
+  lathe,
+  flanks,
+}: {
+  readonly trains: readonly MountedTrain[];
+  readonly lathe: Lathe;
+  readonly flanks: readonly [number, number];
+}) {
+  const { job } = useJobView();
+  const system = useSystem();
+  const boxed = Object.keys(lathe.levers).length > 0;
+  const { engagementMm } = job.fit;
+  return (
+    <div className="mt-3 overflow-x-auto">
+      <table className="w-full min-w-[38rem] text-left [&_td]:pr-3 [&_.num]:whitespace-nowrap [&_th]:pr-3 [&_th]:whitespace-nowrap">
+        <thead>
+          <tr className="text-sm text-ink2">
+            <th className="font-normal">Drivers / driven</th>
+            {boxed && <th className="font-normal">Gearbox</th>}
+            <th className="font-normal">Cuts</th>
+            <th className="font-normal">Error</th>
+            <th className="font-normal">Over {lengthText(engagementMm, system)}</th>
+            <th className="font-normal">On the arm</th>
+            <th>
+              <span className="sr-only">Take</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {trains.map((t, i) => {
+            const isIt = job.gears.train !== null && sameGears(job.gears.train, t);
+            const { mismatchMm } = pitchErrorEffect(t.errorPpm, engagementMm, flanks);
+            return (
+              <tr key={trainText(t) + t.gearbox} className={`border-t border-line ${isIt ? 'bg-gosoft' : ''}`}>
+                <td className="num py-1 text-lg font-semibold whitespace-nowrap">{trainText(t)}</td>
+                {boxed && <td>{leverName(lathe, t.gearbox)}</td>}
+                <td className="num">{pitchText(exact(t.leadMm), system)}</td>
+                <td className={`num ${t.errorPpm === 0 ? 'text-go' : ''}`}>{ppmText(t.errorPpm)}</td>
+                <td className="num">
+                  {t.errorPpm === 0
+                    ? '0'
+                    : lengthText(Math.abs(mismatchMm), system, { stepMm: 0.0001, stepIn: 0.00001 })}
+                </td>
+                <td className="text-sm">
+                  <OnTheArm train={t} />
+                  <span className="block text-ink2">{gearsToChange(t, lathe.mounted)} to change</span>
+                </td>
+                <td className="py-1 text-right">
+                  {isIt ? (
+                    <span className="font-semibold text-go">chosen</span>
+                  ) : (
+                    <Button onClick={() => takeTrain(t)}>
+                      Take <span className="num text-sm opacity-70">{i + 1}</span>
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function OnTheArm({ train }: { readonly train: MountedTrain }) {
+  const { mount } = train;
+  if (mount === null) return 'not checked';
+  if (!mount.fits) return <span className="text-stop">{mount.reason}</span>;
+  const idlers = mount.gears.filter((g) => g.role === 'idler').map((g) => g.teeth);
+  return (
+    <span className="text-go">
+      fits{idlers.length > 0 && `, idler${idlers.length > 1 ? 's' : ''} ${idlers.join(' and ')}`}
+    </span>
+  );
+}

@@ -1,0 +1,61 @@
+import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
+import { armOf, turningFor } from '../../../core/gearing/latheArm.ts';
+import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
+import { trainText, threadOfJob } from '../../../core/job/derive.ts';
+import type { Job } from '../../../core/job/schema.ts';
+import type { Lathe } from '../../../core/lathe/schema.ts';
+import { isMetricPitch, isTpiPitch } from '../../../core/quantity/pitch.ts';
+import { textOf } from '../../../core/quantity/rational.ts';
+import { leadOf, pitchOf, type ThreadSpec } from '../../../core/standards/thread.ts';
+import { editJob } from '../../store/store.ts';
+import type { TrainsQuery } from '../../workers/protocol.ts';
+
+/** Leads searched, before they are weighed, and trains weighed of each. */
+const SEARCHED = 14;
+const EACH = 6;
+
+export interface Geared {
+  readonly drivers: readonly number[];
+  readonly driven: readonly number[];
+  readonly gearbox: string;
+}
+
+/** The question for this thread on this lathe; null when the lathe is told the lead directly. */
+export function trainsQuery(thread: ThreadSpec, lathe: Lathe | null, maxPairs: 1 | 2 | 3): TrainsQuery | null {
+  if (lathe?.drive !== 'gears') return null;
+  return {
+    leadscrew: lathe.leadscrew,
+    target: textOf(leadOf(thread)),
+    gears: lathe.gears,
+    fixedRatio: lathe.fixedRatio,
+    gearbox: gearboxRatios(lathe.levers).map((g) => g.ratio),
+    maxPairs,
+    most: SEARCHED,
+    perLead: EACH,
+    arm: armOf(lathe),
+    turning: turningFor(lathe, thread.leftHand),
+  };
+}
+
+export const takeTrain = (t: Geared): void =>
+  editJob(`choose ${trainText(t)}`, (d) => {
+    d.gears.train = { drivers: [...t.drivers], driven: [...t.driven], gearbox: t.gearbox };
+  });
+
+/** The same gears on the same side: the order of the pairs does not change what is cut. */
+export const sameGears = (a: Geared, b: Geared): boolean =>
+  a.gearbox === b.gearbox &&
+  String(a.drivers.toSorted()) === String(b.drivers.toSorted()) &&
+  String(a.driven.toSorted()) === String(b.driven.toSorted());
+
+/** What a setting of the levers is called on this lathe. */
+export const leverName = (lathe: Lathe, ratio: string): string =>
+  gearboxRatios(lathe.levers).find((g) => g.ratio === ratio)?.name ?? ratio;
+
+/** How finely a measured pitch is known, ppm, from its longest count; null for a thread named by standard or round numbers. */
+export function measuredPitchPpm(job: Job): number | null {
+  const thread = threadOfJob(job);
+  if (thread?.family !== 'Special' || isTpiPitch(pitchOf(thread)) || isMetricPitch(pitchOf(thread))) return null;
+  const most = Math.max(0, ...job.readings.filter((r) => r.quantity === 'crestCount').map((r) => r.value));
+  return most > 0 ? (DEFAULT_SIGMA.crests / most) * 1e6 : null;
+}

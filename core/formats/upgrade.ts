@@ -1,0 +1,62 @@
+import { JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
+
+/**
+ * Older documents brought up to date, one step a version, before they are checked or opened. Each step knows the shape
+ * it finds only as far as it changes it; whatever is wrong besides is left for the check to name.
+ */
+type Loose = Record<string, unknown>;
+type Step = (doc: Loose) => Loose;
+
+const isLoose = (x: unknown): x is Loose => typeof x === 'object' && x !== null && !Array.isArray(x);
+const each = (list: unknown, step: (item: Loose) => Loose): unknown =>
+  Array.isArray(list) ? list.map((x: unknown) => (isLoose(x) ? step(x) : x)) : list;
+
+/** Version 2: crest and root radius may be read. Nothing that was written before changes. */
+const JOB_STEPS: Readonly<Record<number, Step>> = { 1: (doc) => doc };
+
+/** Version 2: the arm's pivot, slot offsets, studs and cover walls; the pressure angle; which way the screw must turn. */
+const SHOP_STEPS: Readonly<Record<number, Step>> = {
+  1: (doc) => ({
+    ...doc,
+    lathes: each(doc['lathes'], (lathe) => ({
+      pressureAngleDeg: 20,
+      rightHandMeshes: null,
+      ...lathe,
+      arm: isLoose(lathe['arm'])
+        ? {
+            pivot: null,
+            studs: 2,
+            shaftRadiusMm: lathe['arm']['bossRadiusMm'],
+            cover: null,
+            ...lathe['arm'],
+            slots: each(lathe['arm']['slots'], (slot) => ({ offsetMm: 0, ...slot })),
+          }
+        : lathe['arm'],
+    })),
+  }),
+};
+
+function upgrade(doc: unknown, steps: Readonly<Record<number, Step>>, current: number): unknown {
+  if (!isLoose(doc)) return doc;
+  let out = doc;
+  for (let v = Number(doc['version']); v >= 1 && v < current; v += 1) {
+    const step = steps[v];
+    if (step) out = { ...step(out), version: v + 1 };
+  }
+  return out;
+}
+
+export const upgradeJob = (doc: unknown): unknown => upgrade(doc, JOB_STEPS, JOB_VERSION);
+export const upgradeShop = (doc: unknown): unknown => upgrade(doc, SHOP_STEPS, SHOP_VERSION);
+
+/** A backup's own version only says what is in it: its shop and its jobs are brought up to date each by itself. */
+export function upgradeBackup(doc: unknown, version: number): unknown {
+  if (!isLoose(doc)) return doc;
+  const { jobs } = doc;
+  return {
+    ...doc,
+    version,
+    shop: upgradeShop(doc['shop']),
+    jobs: Array.isArray(jobs) ? jobs.map((j: unknown) => upgradeJob(j)) : jobs,
+  };
+}

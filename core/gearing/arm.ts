@@ -1,0 +1,276 @@
+import { degrees, radians } from '../quantity/units.ts';
+
+/** A slot of the arm, straight: its direction on the arm, and the nearest and furthest a stud can stand along it. */
+export interface Slot {
+  /** From the arm's own line, degrees. */
+  readonly angleDeg?: number;
+  /** How far the slot's centre line passes beside the pivot; 0 when it points at it. */
+  readonly offsetMm?: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+/** The arm on which the studs sit, as its owner can measure it. Lengths mm, angles degrees. */
+export interface Arm {
+  /** Centre of the first driver's shaft to the centre of the leadscrew (or gearbox input). */
+  readonly centresMm: number;
+  /** Module of the gears; 25.4 / DP for diametral pitch. */
+  readonly moduleMm: number;
+  /** Pressure angle of the gears: it says how far backlash opens a mesh. 20 when left out. */
+  readonly pressureAngleDeg?: number;
+  readonly slots: readonly Slot[];
+  /** Where the arm swings, from the leadscrew (or gearbox input): along the line of centres away from the first driver, and across it. Left out: about the leadscrew itself. */
+  readonly pivot?: { readonly alongMm: number; readonly acrossMm: number };
+  /** How far the arm's line may lean from the line of centres; left out: any way. */
+  readonly swing?: { readonly fromDeg: number; readonly toDeg: number };
+  /** Studs there are for the arm; 2 when left out. */
+  readonly studs?: number;
+  /** Largest radius of a stud's nut or boss. */
+  readonly bossRadiusMm?: number;
+  /** Largest radius of the nut or collar on the two end shafts; as a stud's when left out. */
+  readonly shaftRadiusMm?: number;
+  /** Largest tip radius that goes under the cover about any shaft; left out: not checked. */
+  readonly coverRadiusMm?: number;
+  /** Walls of the cover: how far they stand beyond the two end shafts and to either side of the line of centres. */
+  readonly cover?: CoverWalls;
+  /** Backlash to set, mm. */
+  readonly backlashMm?: number;
+}
+
+export interface CoverWalls {
+  readonly beyondFirstMm: number;
+  readonly beyondLastMm: number;
+  /** On the side towards which a positive lean goes, and on the other. */
+  readonly oneSideMm: number;
+  readonly otherSideMm: number;
+}
+
+/** First driver's shaft at the origin, the leadscrew (or gearbox input) at (centresMm, 0). */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+export const apart = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
+
+/** Studs stand where all meshes close: `studs[0]` next to the first driver. */
+export interface Closure {
+  readonly studs: readonly Point[];
+  readonly armDeg: number;
+}
+
+/** How near the chain of meshes came to closing, worst first: the last one is what is worth telling. */
+const STAGES = ['reach', 'slot', 'swing'] as const;
+export interface NoClosure {
+  readonly stage: (typeof STAGES)[number];
+  readonly reason: string;
+}
+
+/** Slack on slot ends and swing: a twentieth of what a rule can tell. */
+const SLACK_MM = 0.01;
+/** All shafts in one line is a closure too: what the arithmetic may be out by there. */
+const ROUNDING = 1e-9;
+const SLACK_DEG = 0.01;
+/** Steps of the scan when the arm swings about a place of its own; two leans nearer than this to each other can be missed. */
+const SCAN_DEG = 1;
+
+/**
+ * Every way to close a chain of meshes over the arm: `meshes[i]` is the centre distance between shaft i and i + 1, shaft
+ * 0 the first driver, the last the leadscrew, those between them studs in slots. All slots, both sides.
+ *
+ * With the pivot on the leadscrew the arm's lean moves the first mesh alone, so the studs are laid out on the arm from
+ * the leadscrew backwards and the lean follows from one triangle: exact. With the pivot elsewhere one stud stands where
+ * two circles meet, also exact; with more studs the lean is found where the first mesh closes: scanned, then bisected.
+ */
+export function closeChain(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
+  const reach = meshes.reduce((s, r) => s + r, 0);
+  const longest = Math.max(...meshes);
+  if (reach < arm.centresMm - ROUNDING)
+    return {
+      stage: 'reach',
+      reason: `The gears do not reach: they span ${reach.toFixed(1)} mm of the ${arm.centresMm} mm between the shafts.`,
+    };
+  if (longest - (reach - longest) > arm.centresMm + ROUNDING)
+    return { stage: 'reach', reason: 'One pair is so large that the stud cannot reach the other.' };
+  if (!arm.pivot || Math.hypot(arm.pivot.alongMm, arm.pivot.acrossMm) < 1e-9) return closed(meshes, arm);
+  return meshes.length === 2 ? circlesMeet(meshes[0] ?? 0, meshes[1] ?? 0, arm) : scanned(meshes, arm);
+}
+
+export const worstStage = (a: NoClosure | null, b: NoClosure): NoClosure =>
+  a !== null && STAGES.indexOf(a.stage) > STAGES.indexOf(b.stage) ? a : b;
+
+/** On the arm: x along its line from the pivot, y to the side a positive lean turns it. */
+const ORIGIN: Point = { x: 0, y: 0 };
+
+/** Places in one slot at a distance from a point of the arm; both may lie within the slot. */
+function inSlot(slot: Slot, from: Point, distance: number): Point[] {
+  const a = radians(slot.angleDeg ?? 0);
+  const off = slot.offsetMm ?? 0;
+  const [ux, uy] = [Math.cos(a), Math.sin(a)];
+  const foot = { x: -uy * off, y: ux * off };
+  const along = (from.x - foot.x) * ux + (from.y - foot.y) * uy;
+  const away = (from.x - foot.x) * -uy + (from.y - foot.y) * ux;
+  const square = distance * distance - away * away;
+  if (square < -ROUNDING) return [];
+  const root = Math.sqrt(Math.max(0, square));
+  return (root < 1e-9 ? [along] : [along + root, along - root])
+    .filter((t) => t >= slot.fromMm - SLACK_MM && t <= slot.toMm + SLACK_MM)
+    .map((t) => ({ x: foot.x + t * ux, y: foot.y + t * uy }));
+}
+
+/** Every layout of the studs on the arm, the leadscrew at `last`; the first stud comes first. */
+function layouts(meshes: readonly number[], arm: Arm, last: Point): Point[][] {
+  let sofar: Point[][] = [[]];
+  for (let i = meshes.length - 1; i >= 1; i -= 1) {
+    const distance = meshes[i] ?? 0;
+    sofar = sofar.flatMap((studs) =>
+      arm.slots.flatMap((slot) => inSlot(slot, studs[0] ?? last, distance).map((p) => [p, ...studs])),
+    );
+  }
+  return sofar;
+}
+
+const noSlot = (meshes: readonly number[]): NoClosure => ({
+  stage: 'slot',
+  reason:
+    meshes.length === 2
+      ? `No slot holds a stud ${(meshes[1] ?? 0).toFixed(1)} mm from the leadscrew.`
+      : 'The slots hold no studs at the distances that these meshes ask for.',
+});
+const noSwing = (armDeg: number): NoClosure => ({
+  stage: 'swing',
+  reason: `The arm would have to lean ${armDeg.toFixed(0)}\u00b0, outside its swing.`,
+});
+const noLean: NoClosure = { stage: 'reach', reason: 'However the arm leans, the first gear is out of reach.' };
+
+function within(deg: number): number {
+  const d = ((deg % 360) + 540) % 360;
+  return d - 180;
+}
+const swings = (arm: Arm, deg: number): boolean =>
+  arm.swing === undefined || (deg >= arm.swing.fromDeg - SLACK_DEG && deg <= arm.swing.toDeg + SLACK_DEG);
+
+/** A place on the arm, seen from the end of the lathe: at no lean the arm's line points at the first driver. */
+function placed(arm: Arm, p: Point, leanRad: number): Point {
+  const [c, s] = [Math.cos(leanRad), Math.sin(leanRad)];
+  const at = pivotOf(arm);
+  return { x: at.x - (p.x * c - p.y * s), y: at.y + (p.x * s + p.y * c) };
+}
+const pivotOf = (arm: Arm): Point => ({
+  x: arm.centresMm + (arm.pivot?.alongMm ?? 0),
+  y: arm.pivot?.acrossMm ?? 0,
+});
+
+function closed(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
+  const [first = 0] = meshes;
+  const all = layouts(meshes, arm, ORIGIN);
+  if (all.length === 0) return noSlot(meshes);
+  let why: NoClosure | null = null;
+  const out: Closure[] = [];
+  for (const studs of all) {
+    const [p] = studs;
+    if (!p) continue;
+    const rho = Math.hypot(p.x, p.y);
+    const cos = (arm.centresMm ** 2 + rho * rho - first * first) / (2 * arm.centresMm * rho);
+    if (!(Math.abs(cos) <= 1 + ROUNDING)) {
+      why = worstStage(why, noLean);
+      continue;
+    }
+    const turn = Math.acos(Math.max(-1, Math.min(1, cos)));
+    for (const at of turn < 1e-9 ? [0] : [turn, -turn]) {
+      const lean = at - Math.atan2(p.y, p.x);
+      const armDeg = within(degrees(lean));
+      if (swings(arm, armDeg)) out.push({ studs: studs.map((q) => placed(arm, q, lean)), armDeg });
+      else why = worstStage(why, noSwing(armDeg));
+    }
+  }
+  return out.length > 0 ? out : (why ?? noLean);
+}
+
+/** One stud: where the circles about the two end shafts meet, the arm turned until a slot is there. */
+function circlesMeet(r1: number, r2: number, arm: Arm): Closure[] | NoClosure {
+  const x = (arm.centresMm ** 2 + r1 * r1 - r2 * r2) / (2 * arm.centresMm);
+  const y = Math.sqrt(Math.max(0, r1 * r1 - x * x));
+  const pivot = pivotOf(arm);
+  const out: Closure[] = [];
+  let why: NoClosure | null = null;
+  for (const stud of y < 1e-9
+    ? [{ x, y: 0 }]
+    : [
+        { x, y },
+        { x, y: -y },
+      ]) {
+    const rho = apart(stud, pivot);
+    // the arm's line points from the pivot towards the first driver: mirror x
+    const seen = Math.atan2(stud.y - pivot.y, pivot.x - stud.x);
+    for (const slot of arm.slots) {
+      const off = slot.offsetMm ?? 0;
+      const along = Math.sqrt(Math.max(0, rho * rho - off * off));
+      if (!(rho >= Math.abs(off) && along >= slot.fromMm - SLACK_MM && along <= slot.toMm + SLACK_MM)) {
+        why = worstStage(why, noSlot([r1, r2]));
+        continue;
+      }
+      const armDeg = within(degrees(seen - Math.atan2(off, along)) - (slot.angleDeg ?? 0));
+      if (swings(arm, armDeg)) out.push({ studs: [stud], armDeg });
+      else why = worstStage(why, noSwing(armDeg));
+    }
+  }
+  return out.length > 0 ? out : (why ?? noLean);
+}
+
+function scanned(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
+  const [first = 0] = meshes;
+  const at = pivotOf(arm);
+  const { fromDeg, toDeg } = arm.swing ?? { fromDeg: -180, toDeg: 180 };
+  /** The leadscrew as the leaning arm sees it. */
+  const lastAt = (lean: number): Point => {
+    const [dx, dy] = [at.x - arm.centresMm, -at.y];
+    const [c, s] = [Math.cos(lean), Math.sin(lean)];
+    return { x: dx * c + dy * s, y: -dx * s + dy * c };
+  };
+  const gapsAt = (deg: number): { gap: number; studs: Point[] }[] => {
+    const lean = radians(deg);
+    return layouts(meshes, arm, lastAt(lean)).map((studs) => {
+      const world = studs.map((q) => placed(arm, q, lean));
+      return { gap: Math.hypot(world[0]?.x ?? 0, world[0]?.y ?? 0) - first, studs: world };
+    });
+  };
+  const out: Closure[] = [];
+  let any = false;
+  let before = gapsAt(fromDeg);
+  for (let deg = fromDeg; deg < toDeg; deg += SCAN_DEG) {
+    const end = Math.min(toDeg, deg + SCAN_DEG);
+    const now = gapsAt(end);
+    any ||= now.length > 0;
+    // layouts keep their order while their number stays; where it changes, a stud runs off the end of its slot
+    if (now.length === before.length)
+      before.forEach((b, i) => {
+        if (b.gap * (now[i]?.gap ?? b.gap) > 0) return;
+        const found = bisect(gapsAt, i, deg, end);
+        if (found) out.push(found);
+      });
+    before = now;
+  }
+  if (out.length > 0) return out;
+  return any ? noLean : noSlot(meshes);
+}
+
+function bisect(
+  gapsAt: (deg: number) => { gap: number; studs: Point[] }[],
+  i: number,
+  from: number,
+  to: number,
+): Closure | null {
+  let [low, high] = [from, to];
+  const sign = gapsAt(low)[i]?.gap ?? NaN;
+  for (let k = 0; k < 40; k += 1) {
+    const mid = (low + high) / 2;
+    const gap = gapsAt(mid)[i]?.gap;
+    if (gap === undefined) return null;
+    if (gap * sign > 0) low = mid;
+    else high = mid;
+  }
+  const end = gapsAt(high)[i];
+  // a jump between two layouts changes sign without closing the mesh
+  return end && Math.abs(end.gap) < 1e-6 ? { studs: end.studs, armDeg: within(high) } : null;
+}

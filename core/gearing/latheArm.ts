@@ -1,0 +1,40 @@
+import { gearsLeft } from './search.ts';
+import { mountTrain, type Arm, type Mount, type Turning } from './mount.ts';
+import type { Lathe } from '../lathe/schema.ts';
+
+/** Backlash set with a strip of paper, mm. Common practice, no source: 0.1 to 0.2. */
+const BACKLASH_MM = 0.15;
+
+/** The lathe's arm as the mounting check takes it; null when anything it needs is not measured. */
+export function armOf(lathe: Lathe): Arm | null {
+  if (!lathe.arm || lathe.moduleMm === null) return null;
+  const { pivot, swing, coverRadiusMm, cover, ...measured } = lathe.arm;
+  return {
+    ...measured,
+    moduleMm: lathe.moduleMm,
+    pressureAngleDeg: lathe.pressureAngleDeg,
+    backlashMm: BACKLASH_MM,
+    ...(pivot === null ? {} : { pivot }),
+    ...(swing === null ? {} : { swing }),
+    ...(coverRadiusMm === null ? {} : { coverRadiusMm }),
+    ...(cover === null ? {} : { cover }),
+  };
+}
+
+/** How many meshes this hand of thread asks for; null when a tumbler sets it or it has not been tried on this lathe. */
+export function turningFor(lathe: Lathe, leftHand: boolean): Turning {
+  if (lathe.tumbler || lathe.rightHandMeshes === null) return null;
+  return leftHand ? (lathe.rightHandMeshes === 'odd' ? 'even' : 'odd') : lathe.rightHandMeshes;
+}
+
+/** Where a train's gears go on this lathe; null when its arm is not measured. */
+export function mountOn(
+  lathe: Lathe,
+  train: { readonly drivers: readonly number[]; readonly driven: readonly number[] },
+  leftHand: boolean,
+): Mount | null {
+  const arm = armOf(lathe);
+  if (!arm) return null;
+  const spare = gearsLeft(lathe.gears, [...train.drivers, ...train.driven]);
+  return mountTrain(train.drivers, train.driven, spare, arm, turningFor(lathe, leftHand));
+}

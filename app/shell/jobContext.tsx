@@ -1,10 +1,10 @@
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import { stationStates, type StationState } from '../../core/job/chain.ts';
 import { evidenceOfJob, partOf } from '../../core/job/evidence.ts';
+import { likeliest } from '../../core/job/special.ts';
 import type { Job, StationId } from '../../core/job/schema.ts';
 import type { Ranking } from '../../core/identify/rank.ts';
-import { specialThread, type ThreadSpec } from '../../core/standards/thread.ts';
-import { INCH_MM, exact, rationalFromNumber, type Rational } from '../../core/quantity/rational.ts';
+import type { ThreadSpec } from '../../core/standards/thread.ts';
 import { useAppSelector, useShop } from '../store/store.ts';
 import { useCalc } from '../workers/client.ts';
 
@@ -40,7 +40,7 @@ function WithJob({ job, children }: { readonly job: Job; readonly children: Reac
   };
   const answered = useCalc(evidence.length === 0 ? null : JSON.stringify(query), (w) => w.rank(query));
   const ranking = answered.value;
-  const top = useMemo(() => (ranking ? topOf(ranking) : null), [ranking]);
+  const top = useMemo(() => (ranking ? likeliest(ranking, job) : null), [ranking, job]);
   const states = useMemo(
     () =>
       stationStates(
@@ -62,32 +62,3 @@ export function useJobView(): JobView {
   if (!view) throw new Error('used outside an open job');
   return view;
 }
-
-/** A measured pitch as something a lathe can be set for: a round number of threads per inch or of hundredths. */
-function cutablePitch(pitchMm: number, system: 'mm' | 'in', nominal: boolean): Rational {
-  if (!nominal) return rationalFromNumber(Number(pitchMm.toFixed(3)));
-  if (system === 'in' || Math.abs(pitchMm * 1000 - Math.round(pitchMm * 1000)) > 1e-6) {
-    const tpi = 25.4 / pitchMm;
-    if (Math.abs(tpi * 4 - Math.round(tpi * 4)) < 1e-6) return INCH_MM.div(exact(`${Math.round(tpi * 4)}/4`));
-  }
-  return rationalFromNumber(Number(pitchMm.toFixed(5)));
-}
-
-export function specialOf(ranking: Ranking): ThreadSpec {
-  const s = ranking.special;
-  const size = s.nominal ? s.majorMm : Number(s.majorMm.toFixed(2));
-  const deg = (x: number): number => (s.nominal ? x : Math.round(x * 4) / 4);
-  return specialThread({
-    majorMm: size,
-    sizeSystem: s.sizeSystem,
-    pitch: cutablePitch(s.pitchMm, s.sizeSystem, s.nominal),
-    flanks: s.leadingDeg === s.trailingDeg ? deg(2 * s.leadingDeg) : [deg(s.leadingDeg), deg(s.trailingDeg)],
-    starts: s.starts,
-  });
-}
-
-const topOf = (ranking: Ranking): ThreadSpec | null => {
-  const best = ranking.candidates[0];
-  if (best && best.probability >= ranking.special.probability) return best.thread;
-  return specialOf(ranking);
-};

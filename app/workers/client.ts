@@ -47,8 +47,11 @@ interface State<T> {
 }
 const NOTHING = { key: null, value: null, failed: null, stopped: false };
 
-/** Asks the worker whenever the question changes; an answer to an older question is dropped, the last one stays on show. */
-export function useCalc<T>(key: string | null, ask: Ask<T>): Answered<T> {
+/**
+ * Asks the worker whenever the question changes; an answer to an older question is dropped, the last one stays on show.
+ * @param stoppable a stop ends it; otherwise it is asked again of the fresh worker
+ */
+export function useCalc<T>(key: string | null, ask: Ask<T>, stoppable = false): Answered<T> {
   const [state, setState] = useState<State<T>>(NOTHING);
   const [progress, setProgress] = useState<{ key: string | null; done: number }>({ key: null, done: 0 });
   const [run, setRun] = useState(0);
@@ -60,7 +63,7 @@ export function useCalc<T>(key: string | null, ask: Ask<T>): Answered<T> {
       waiting.delete(stopped);
       if (current) setState((s) => ({ ...NOTHING, value: keep ? s.value : null, key: question, ...next }));
     };
-    const stopped = (): void => settle({ stopped: true }, true);
+    const stopped = (): void => (stoppable ? settle({ stopped: true }, true) : setRun((n) => n + 1));
     waiting.add(stopped);
     ask(
       calc(),

@@ -47,9 +47,12 @@ export type Evidence = OnMember &
     | { readonly quantity: 'depth'; readonly valueMm: number; readonly uncertaintyMm?: number; readonly wear?: Wear }
     /** Width of the flat on the crest or at the root; 0 where it is round. */
     | { readonly quantity: 'crestFlat' | 'rootFlat'; readonly valueMm: number; readonly uncertaintyMm?: number }
+    /** Radius of the crest or the root; 0 where it is flat with sharp corners. */
+    | { readonly quantity: 'crestRadius' | 'rootRadius'; readonly valueMm: number; readonly uncertaintyMm?: number }
     | { readonly quantity: 'lead'; readonly valueMm: number; readonly uncertaintyMm?: number }
     | { readonly quantity: 'taper'; readonly ratio: number; readonly uncertainty?: number }
     | { readonly quantity: 'starts'; readonly count: number }
+    | { readonly quantity: 'hand'; readonly hand: 'right' | 'left' }
   );
 
 export type Quantity = Evidence['quantity'];
@@ -65,4 +68,7 @@ export const DEFAULT_SIGMA = {
   /** A crest count against a rule is never half a crest out; a fifth is the usual error. */
   crests: 0.2,
   leafOverMm: 10,
+  /** A flat by eye against a scale; a radius by leaf or glass. */
+  flatMm: 0.1,
+  radiusMm: 0.05,
 } as const;

@@ -11,7 +11,7 @@ const isLoose = (x: unknown): x is Loose => typeof x === 'object' && x !== null 
 const each = (list: unknown, step: (item: Loose) => Loose): unknown =>
   Array.isArray(list) ? list.map((x: unknown) => (isLoose(x) ? step(x) : x)) : list;
 
-/** Version 2: crest and root radius may be read. Nothing that was written before changes. */
+/** Version 2: crest and root radius and the hand may be read. Nothing that was written before changes. */
 const JOB_STEPS: Readonly<Record<number, Step>> = { 1: (doc) => doc };
 
 /** Version 2: the arm's pivot, slot offsets, studs and cover walls; the pressure angle; which way the screw must turn. */

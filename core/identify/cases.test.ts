@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Evidence, Wear } from '../evidence/evidence.ts';
 import { nextReadings, overlap, USUAL_TOOLS } from './nextReading.ts';
+import { formAt } from '../form/shape.ts';
+import { expectationOf } from './hypotheses.ts';
+import { likelihood } from './likelihood.ts';
 import { rank, type Ranking } from './rank.ts';
 import { reliability, seeded } from './simulate.ts';
 import { rivalsOf } from './specialRival.ts';
@@ -89,6 +92,23 @@ describe('named rightly, nuts, and from the mate', () => {
     expect(p(both)).toBeGreaterThan(p(alone));
   });
 
+  test('over wires of a two-start screw is weighed with its own lead angle', () => {
+    // 1-5 Acme 2-start over the best wire: the lead angle adds 0.0037 in to the flat formula (exact solution, domain figure)
+    const d2 = 0.9 * IN;
+    const wire = 0.51645 * 0.2 * IN;
+    const flat = d2 + wire * (1 + 1 / Math.sin((14.5 * Math.PI) / 180)) - (0.1 * IN) / Math.tan((14.5 * Math.PI) / 180);
+    const likely = (overMm: number, n: number): number =>
+      likelihood(
+        { quantity: 'overWires', valueMm: overMm, wireMm: wire, uncertaintyMm: 0.004, wear: 'unworn' },
+        acme,
+        'external',
+        n,
+      );
+    const acme = expectationOf(formAt('acme29', 0.2 * IN), IN, 0.2 * IN);
+    // a reading a little over the largest pitch diameter: credible with two starts, hardly with one
+    expect(likely(flat + 0.0034 * IN, 2)).toBeGreaterThan(20 * likely(flat + 0.0034 * IN, 1));
+  });
+
   test('over wires counts as pitch diameter', () => {
     // 1 1/4-7 BSW over 0.081 in wires: 1.2777 in basic (BS 84, NBS Handbook H28)
     const r = weigh([
@@ -100,56 +120,107 @@ describe('named rightly, nuts, and from the mate', () => {
   });
 });
 
+/** Neither stands above 70 % while the evidence does not tell them apart, and the reading named tells them. */
+function staysOpen(evidence: Evidence[], one: string, other: string, by: string) {
+  const r = weigh(evidence);
+  expect([r.candidates[0], r.candidates[1]].map((c) => c?.thread.designation).toSorted()).toEqual(
+    [one, other].toSorted(),
+  );
+  expect(r.candidates[0]?.probability).toBeLessThan(0.7);
+  const offers = next(r, evidence);
+  const offer = offers.find((n) => n.separates.includes(one) && n.separates.includes(other));
+  expect(offers.map((n) => n.quantity)).toContain(by);
+  return { r, offers, offer };
+}
+
 describe('pairs that fool people', () => {
-  test('UNC and BSW of one size and pitch stay open without the angle, and the angle is what to read', () => {
-    const evidence = [out(12.55, 'unknown'), count(12.5, IN)];
-    const same = [out(9.4, 'unknown'), count(16, IN)];
-    for (const e of [same]) {
-      const r = weigh(e);
-      expect(r.candidates[0]?.probability).toBeLessThan(0.7);
-      const offers = next(r, e);
+  test.each([
+    ['3/8-16 UNC', '3/8-16 BSW', [out(9.4, 'unknown'), count(16, IN)]],
+    ['1/4-20 UNC', '1/4-20 BSW', [out(6.25, 'unknown'), count(20, IN)]],
+    ['1-8 UNC', '1-8 BSW', [out(25.1, 'worn'), count(8, IN)]],
+    ['3/4-10 UNC', '3/4-10 BSW', [out(18.9, 'unknown'), leaf(2.54)]],
+  ] as [string, string, Evidence[]][])(
+    '60 against 55 degrees: %s or %s stays open until the angle',
+    (a, b, evidence) => {
+      const { offers } = staysOpen(evidence, a, b, 'flankAngle');
       const angleOffer = offers.find((n) => n.quantity === 'flankAngle');
-      expect(angleOffer?.separates.toSorted()).toEqual(['3/8-16 BSW', '3/8-16 UNC']);
       expect([angleOffer?.expect.A, angleOffer?.expect.B].toSorted()).toEqual([55, 60]);
-    }
-    // 12 and 13 to the inch on half an inch: the count over a longer stretch is among what is offered
-    const r = weigh(evidence);
-    expect(next(r, evidence).some((n) => n.quantity === 'crestCount' || n.quantity === 'flankAngle')).toBe(true);
+      expect(first(weigh([...evidence, angle(55, 1)]))).toBe(b);
+      expect(first(weigh([...evidence, angle(60, 1)]))).toBe(a);
+    },
+  );
+
+  test('a nut of 60 or 55 degrees stays open too', () => {
+    const evidence = [bore(7.84, 'unknown'), count(16, IN)];
+    const r = weigh(evidence, 'internal');
+    expect(r.candidates[0]?.probability).toBeLessThan(0.7);
+    expect(next(r, evidence, 'internal').map((n) => n.quantity)).toContain('flankAngle');
+  });
+
+  test('12 or 13 to the inch on half an inch: the count over a longer stretch or the angle', () => {
+    const evidence = [out(12.55, 'unknown'), count(12.5, IN)];
+    staysOpen(evidence, '1/2-12 BSW', '1/2-13 UNC', 'crestCount');
   });
 
   test('G or R: only the taper tells', () => {
-    const evidence = [out(20.85, 'unknown'), count(14, IN), angle(55, 1)];
-    const r = weigh(evidence);
-    expect(r.candidates[0]?.probability).toBeLessThan(0.7);
-    expect(next(r, evidence)[0]).toMatchObject({
+    const { offers } = staysOpen([out(20.85, 'unknown'), count(14, IN), angle(55, 1)], 'G 1/2', 'R 1/2', 'taper');
+    expect(offers[0]).toMatchObject({
       quantity: 'taper',
       separates: expect.arrayContaining(['G 1/2', 'R 1/2']) as unknown,
     });
   });
 
-  test('1.25 mm against 20 tpi: a long piece decides, a short one leaves the rarer pitch more of a chance', () => {
-    // 7.9 mm fits M8 (1.25) and 5/16-20 UN alike
-    const p = (r: Ranking, pitch: number): number =>
-      r.candidates.filter((c) => Math.abs(c.expectation.pitchMm - pitch) < 1e-6).reduce((s, c) => s + c.probability, 0);
-    const short = weigh([out(7.85), count(8, 10)]);
-    const long20 = weigh([out(7.85), count(80, 101.6)]);
-    const long125 = weigh([out(7.85), count(81.25, 101.6)]);
-    expect(p(long20, 1.27)).toBeGreaterThan(0.9);
-    expect(p(long125, 1.25)).toBeGreaterThan(0.99);
-    expect(p(short, 1.27)).toBeGreaterThan(p(long125, 1.27));
+  describe('1.25 mm against 20 tpi', () => {
+    test.each([
+      ['8 crests in 10 mm, unworn', [out(7.85), count(8, 10)]],
+      ['the same, state not known', [out(7.85, 'unknown'), count(8, 10)]],
+      ['16 crests in 20 mm', [out(7.85), count(15.9, 20)]],
+    ] as [string, Evidence[]][])('a short piece leaves M8 and 5/16-20 open: %s', (_, evidence) => {
+      const { offers } = staysOpen(evidence, 'M8', '5/16-20 UN', 'crestCount');
+      const longer = offers.find((n) => n.quantity === 'crestCount');
+      // half a crest apart only after 40 mm (domain arithmetic: 1 / (1/1.25 - 1/1.27) / 2)
+      expect(longer?.spanMm).toBeGreaterThan(40);
+    });
+    test('a long piece decides', () => {
+      const p = (r: Ranking, name: string): number =>
+        r.candidates.find((c) => c.thread.designation === name)?.probability ?? 0;
+      expect(p(weigh([out(7.85), count(80, 4 * IN)]), '5/16-20 UN')).toBeGreaterThan(0.95);
+      expect(p(weigh([out(7.85), count(81.25, 4 * IN)]), 'M8')).toBeGreaterThan(0.95);
+    });
+    test('3/8-20 and M10x1.25: worn metal and a short count leave the inch threads open between themselves', () => {
+      staysOpen([out(9.4, 'unknown'), count(8, 10)], '3/8-20 UN', '3/8-20 BSF', 'flankAngle');
+      expect(first(weigh([out(9.85), count(8, 10), angle(60)]))).toBe('M10x1.25');
+    });
   });
 
-  test('0.8 mm against 32 tpi: M5 and #10-32 by diameter and a long count', () => {
-    expect(first(weigh([out(4.9), leaf(0.8)]))).toBe('M5');
-    expect(first(weigh([out(4.76), count(32, IN), count(64, 2 * IN)]))).toBe('#10-32 UNF');
+  describe('0.8 mm against 32 tpi', () => {
+    test.each([
+      ['worn', [out(4.75, 'worn'), count(12.5, 10)]],
+      ['worn, by leaf', [out(4.75, 'worn'), leaf(0.8, 'fits', 5)]],
+    ] as [string, Evidence[]][])('a short piece leaves M5 and #10-32 open: %s', (_, evidence) => {
+      const r = weigh(evidence);
+      const two = r.candidates.slice(0, 2).map((c) => c.thread.designation);
+      expect(two.toSorted()).toEqual(['#10-32 UNF', 'M5']);
+      expect(r.candidates[0]?.probability).toBeLessThan(0.7);
+      expect(next(r, evidence).length).toBeGreaterThan(0);
+    });
+    test('an unworn diameter or a long count decides', () => {
+      expect(first(weigh([out(4.9), leaf(0.8)]))).toBe('M5');
+      expect(first(weigh([out(4.76), count(32, IN), count(64, 2 * IN)]))).toBe('#10-32 UNF');
+      expect(first(weigh([out(4.75, 'worn'), count(190.5, 6 * IN), angle(60, 1)]))).toBe('M5');
+    });
   });
 
-  test('1.5 mm against 17 tpi: a metric size of 17 to the inch is M10 on a short piece', () => {
-    expect(first(weigh([out(9.85), count(17, IN), angle(60)]))).toBe('M10');
-    const long = weigh([out(9.85), count(102, 6 * IN), angle(60, 1)]);
-    expect(
-      long.special.probability + (long.candidates.find((c) => c.thread.designation === 'M10')?.probability ?? 0),
-    ).toBeGreaterThan(0.9);
+  describe('1.5 mm against 17 tpi', () => {
+    test('17 to the inch on a metric size is M10 on a short piece: no table has the other', () => {
+      expect(first(weigh([out(9.85), count(17, IN), angle(60)]))).toBe('M10');
+    });
+    test('a long piece that counts exactly 17 to the inch is a special, one that counts 1.5 mm is not', () => {
+      const long = weigh([out(9.85), count(204, 12 * IN), count(408, 24 * IN), angle(60, 1)]);
+      expect(long.special.probability).toBeGreaterThan(0.6);
+      expect(long.special.pitchMm).toBeCloseTo(IN / 17, 3);
+      expect(first(weigh([out(9.85), count(203.2, 12 * IN), angle(60, 1)]))).toBe('M10');
+    });
   });
 
   test('29 against 30 degrees is told by the pitch, not by the eye', () => {
@@ -172,6 +243,47 @@ describe('pairs that fool people', () => {
     expect(weigh([...evidence, starts(2)]).candidates[0]).toMatchObject({ starts: 2 });
     expect(first(weigh([...evidence, lead(12)]))).toBe('Tr 32x12 (P6)');
   });
+});
+
+describe('crest and root', () => {
+  const edge = (quantity: 'crestRadius' | 'rootRadius' | 'crestFlat' | 'rootFlat', valueMm: number): Evidence => ({
+    quantity,
+    valueMm,
+    uncertaintyMm: 0.05,
+  });
+  const open = [out(25.1, 'unknown'), count(8, IN)];
+  test('a round crest speaks for 55 degrees, a flat one for 60', () => {
+    // BS 84: r = 0.137329 P, 0.436 mm at 8 tpi; ISO 68-1 and ASME B1.1: crest flat P/8, 0.397 mm
+    expect(first(weigh([...open, edge('crestRadius', 0.43)]))).toBe('1-8 BSW');
+    expect(first(weigh([...open, edge('crestRadius', 0)]))).toBe('1-8 UNC');
+    expect(first(weigh([...open, edge('crestFlat', 0.4)]))).toBe('1-8 UNC');
+  });
+  test('a small rounding is wear, and settles nothing by itself', () => {
+    const r = weigh([...open, edge('crestRadius', 0.15)]);
+    expect(r.candidates[0]?.thread.designation).toBe('1-8 UNC');
+    expect(r.candidates[0]?.probability).toBeLessThan(0.97);
+  });
+  test('a knuckle thread is told from a trapezoidal one by its root', () => {
+    // DIN 405: r = 0.23851 P at the screw\u2019s root, 1.01 mm at 1/6 in; ISO 2901: a flat root
+    const evidence = [out(39.8), count(12, 2 * IN), angle(30, 1)];
+    expect(first(weigh([...evidence, edge('rootRadius', 1.0)]))).toBe('Rd 40x1/6');
+  });
+  test('of a nut, its own crest is meant: narrow on a Whitworth nut, P/4 wide on a metric one', () => {
+    const evidence = [bore(22.0, 'unknown'), count(8, IN)];
+    const flat = weigh([...evidence, edge('crestFlat', 0.79)], 'internal');
+    expect(first(flat)).toBe('1-8 UNC');
+  });
+  test('edges nobody makes speak for a special', () => {
+    const evidence = [out(29.9), count(15, 2 * IN), angle(55, 1), edge('crestFlat', 1.4)];
+    expect(weigh(evidence).special.probability).toBeGreaterThan(0.9);
+  });
+});
+
+test('the hand is carried into the name and weighs nothing', () => {
+  const evidence = [out(15.7), leaf(2), angle(60)];
+  const [right, left] = [weigh(evidence), weigh([...evidence, { quantity: 'hand', hand: 'left' }])];
+  expect(left.candidates[0]?.thread).toMatchObject({ designation: 'M16 LH', leftHand: true });
+  expect(left.candidates[0]?.probability).toBeCloseTo(right.candidates[0]?.probability ?? 0, 9);
 });
 
 describe('specials', () => {
@@ -198,6 +310,27 @@ describe('specials', () => {
 });
 
 describe('next readings', () => {
+  test('a leaf is offered when it is owned, not tried yet, and out for the rival', () => {
+    const evidence = [out(7.85, 'unknown'), count(9, 10)];
+    const offers = next(weigh(evidence), evidence);
+    const offer = offers.find((n) => n.quantity === 'pitchLeaf');
+    if (offer) {
+      expect(Math.min(offer.expect.A, offer.expect.B)).toBeCloseTo(0, 3);
+      expect(offer.leafMm).toBeGreaterThan(0);
+    }
+    const near = [out(12.55, 'unknown'), count(12.5, IN)];
+    const found = next(weigh(near), near).find((n) => n.quantity === 'pitchLeaf');
+    // 12 against 13 to the inch over 10 mm: 0.77 mm out
+    expect(Math.max(found?.expect.A ?? 0, found?.expect.B ?? 0)).toBeGreaterThan(0.6);
+    const without = nextReadings(
+      rivalsOf(weigh(near)),
+      near,
+      'external',
+      USUAL_TOOLS.filter((t) => t.measures !== 'pitch'),
+      null,
+    );
+    expect(without.map((n) => n.quantity)).not.toContain('pitchLeaf');
+  });
   test('overlap of two normals: alike 1, far apart 0', () => {
     expect(overlap(3, 1, 3, 1)).toBeCloseTo(1, 9);
     expect(overlap(0, 1, 20, 1)).toBeLessThan(1e-20);

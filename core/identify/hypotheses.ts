@@ -1,6 +1,7 @@
+import type { Part } from '../evidence/evidence.ts';
 import { basicSizes } from '../form/sizes.ts';
 import { inches, tanDeg, toInches } from '../quantity/units.ts';
-import { formAt, type ThreadForm } from '../form/shape.ts';
+import { formAt, type Edge, type ThreadForm } from '../form/shape.ts';
 import { CATALOGUE, familyOf, type StandardThread } from '../standards/catalogue.ts';
 import type { FamilyId } from '../standards/family.ts';
 import { nptPitchDiameterMm } from '../standards/taperPipe.ts';
@@ -19,15 +20,24 @@ export interface Expectation {
   readonly taper: number;
   /** How much a diameter may differ along a taper, mm; diameters above are those of its large end. 0 when parallel. */
   readonly alongTaperMm: number;
-  /** Flats of the screw at crest and root, mm; 0 where the form is round. */
+  /** Crest and root of the screw and of the nut. */
+  readonly edges: Readonly<Record<Part, Edges>>;
+}
+
+/** Flats, 0 where the form is round, and radii, 0 where it is flat; mm. */
+export interface Edges {
   readonly crestFlatMm: number;
   readonly rootFlatMm: number;
+  readonly crestRadiusMm: number;
+  readonly rootRadiusMm: number;
 }
 
 export interface Hypothesis extends Expectation {
   readonly row: StandardThread;
-  /** Weight of the row within its family, relative. */
+  /** How common the thread is, relative, as far as that is trusted: what the prior is made of. */
   readonly prior: number;
+  /** The same as memory has it, before rare fastening threads are given their chance: how often parts really come in. */
+  readonly commonness: number;
 }
 
 /** Context that shifts the prior: where the part was made and what it does. */
@@ -64,7 +74,7 @@ const POWER: readonly FamilyId[] = ['Acme', 'StubAcme', 'Tr', 'S', 'Buttress', '
 const SMALL: readonly FamilyId[] = ['BA', 'Optical', 'BSBrass', 'UNS'];
 
 /** How much a stated origin or use favours what it names over everything else. */
-const FAVOUR = 6;
+const FAVOUR = 3.5;
 
 /**
  * How far the commonness of a thread is trusted: its power in the prior. Below 1, because the weights are one bench's
@@ -72,9 +82,16 @@ const FAVOUR = 6;
  */
 const TRUST = 0.7;
 
-/** Weight of a family in a context, relative. */
-export function familyWeight(id: FamilyId, context: Context): number {
-  let w = familyOf(id).commonness;
+/**
+ * Fastening threads look alike, so nothing but commonness may be left to choose between them: then it may give no more
+ * than eight to five. (A thread for motion is told from them at a glance; its rarity may count in full.)
+ */
+const FASTENING: readonly FamilyId[] = ['M', 'UNC', 'UNF', 'UNEF', 'UN', 'UNS', 'BSW', 'BSF', 'BSBrass', 'BA', 'Cycle'];
+const MOST_ODDS = 1.6;
+
+/** Factor by which a context favours a family over one that it does not speak of. */
+export function familyFavour(id: FamilyId, context: Context): number {
+  let w = 1;
   const origin = { metric: METRIC, american: AMERICAN, british: BRITISH };
   if (context.origin && origin[context.origin].includes(id)) w *= FAVOUR;
   if (context.use === 'pipe' && PIPE.includes(id)) w *= FAVOUR;
@@ -82,7 +99,7 @@ export function familyWeight(id: FamilyId, context: Context): number {
   if (context.use === 'instrument' && SMALL.includes(id)) w *= FAVOUR;
   if ((context.use === 'fastener' || context.use === 'machine-part') && PIPE.includes(id)) w /= FAVOUR;
   if (context.use === 'fastener' && POWER.includes(id)) w /= FAVOUR;
-  return w ** TRUST;
+  return w;
 }
 
 export function expectationOf(form: ThreadForm, majorMm: number, pitchMm: number): Expectation {
@@ -99,39 +116,52 @@ export function expectationOf(form: ThreadForm, majorMm: number, pitchMm: number
     trailingDeg: form.trailingFlankDeg,
     taper: form.taper,
     alongTaperMm: 0,
-    crestFlatMm: flatAt(form, pitchMm, 'outer'),
-    rootFlatMm: flatAt(form, pitchMm, 'inner'),
+    edges: { external: edgesOf(form, pitchMm, 'external'), internal: edgesOf(form, pitchMm, 'internal') },
   };
 }
 
-function flatAt(form: ThreadForm, pitchMm: number, end: 'outer' | 'inner'): number {
-  const { external } = form;
-  const edge = end === 'outer' ? external.outerEdge : external.innerEdge;
-  if (edge.kind === 'round') return 0;
-  const reach = end === 'outer' ? external.outerMm : external.innerMm;
-  return Math.max(0, pitchMm / 2 - reach * (tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg)));
+/** A screw's crest is its outer end, a nut's its inner one. */
+function edgesOf(form: ThreadForm, pitchMm: number, part: Part): Edges {
+  const profile = form[part];
+  const slope = tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
+  const end = (edge: Edge, reachMm: number): { readonly flat: number; readonly radius: number } =>
+    edge.kind === 'round'
+      ? { flat: 0, radius: edge.radiusMm }
+      : { flat: Math.max(0, pitchMm / 2 - reachMm * slope), radius: edge.cornerMm };
+  const outer = end(profile.outerEdge, profile.outerMm);
+  const inner = end(profile.innerEdge, profile.innerMm);
+  const [crest, root] = part === 'external' ? [outer, inner] : [inner, outer];
+  return { crestFlatMm: crest.flat, rootFlatMm: root.flat, crestRadiusMm: crest.radius, rootRadiusMm: root.radius };
 }
 
 function build(): readonly Hypothesis[] {
   const totals = new Map<FamilyId, number>();
   for (const r of CATALOGUE) totals.set(r.family, (totals.get(r.family) ?? 0) + r.weight);
+  const commonnessOf = (row: StandardThread): number =>
+    (familyOf(row.family).commonness * (row.weight / (totals.get(row.family) ?? 1))) ** TRUST;
+  const least = Math.max(...CATALOGUE.map(commonnessOf)) / MOST_ODDS;
   return CATALOGUE.map((row) => {
-    const form = formAt(familyOf(row.family).form, row.pitchMm);
-    const prior = (row.weight / (totals.get(row.family) ?? 1)) ** TRUST;
-    if (form.taper === 0) return { ...expectationOf(form, row.majorMm, row.pitchMm), row, prior };
-    // calipers find the crest along the effective thread, (0.8 D + 6.8) P long (ASME B1.20.1; near enough for R), mostly
-    // about the middle half of it
-    const length = (0.8 * row.majorMm + inches(6.8)) * toInches(row.pitchMm);
-    const largeEnd =
-      row.family === 'R'
-        ? row.majorMm + 0.1
-        : nptPitchDiameterMm(row.majorMm, row.pitchMm) + 2 * form.external.outerMm + 0.75 * length * form.taper;
-    return { ...expectationOf(form, largeEnd, row.pitchMm), alongTaperMm: 0.5 * length * form.taper, row, prior };
+    const commonness = commonnessOf(row);
+    const prior = FASTENING.includes(row.family) ? Math.max(least, commonness) : commonness;
+    return { ...expectedOf(row), row, prior, commonness };
   });
 }
 
+function expectedOf(row: StandardThread): Expectation {
+  const form = formAt(familyOf(row.family).form, row.pitchMm);
+  if (form.taper === 0) return expectationOf(form, row.majorMm, row.pitchMm);
+  // calipers find the crest along the effective thread, (0.8 D + 6.8) P long (ASME B1.20.1; near enough for R), mostly
+  // about the middle half of it
+  const length = (0.8 * row.majorMm + inches(6.8)) * toInches(row.pitchMm);
+  const largeEnd =
+    row.family === 'R'
+      ? row.majorMm + 0.1
+      : nptPitchDiameterMm(row.majorMm, row.pitchMm) + 2 * form.external.outerMm + 0.75 * length * form.taper;
+  return { ...expectationOf(form, largeEnd, row.pitchMm), alongTaperMm: 0.5 * length * form.taper };
+}
+
 let built: readonly Hypothesis[] | null = null;
-/** All published rows as hypotheses; computed once, because the geometry never changes. `prior` is within the family. */
+/** All published rows as hypotheses; computed once, because the geometry never changes. */
 export const hypotheses = (): readonly Hypothesis[] => (built ??= build());
 
 /** Chance of a number of starts: screws that carry motion are often multi-start, fastenings hardly ever. */

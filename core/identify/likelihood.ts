@@ -30,7 +30,7 @@ const pitchToleranceMm = (p: number, d: number): number => 0.09 * p ** 0.4 * d *
 const nutMinorToleranceMm = (p: number): number => 0.23 * p ** 0.7;
 
 /** How far the eye sees a leaf off, mm over its length (0.03-0.05, common practice), and how sharply. */
-const LEAF_SEEN_MM = 0.06;
+export const LEAF_SEEN_MM = 0.06;
 const LEAF_BLUR_MM = 0.015;
 const LEAF_NO_MM = 0.16;
 
@@ -41,6 +41,10 @@ export function leafProbability(fit: 'fits' | 'nearly' | 'no', mismatchMm: numbe
   const p = fit === 'fits' ? fits * (1 - no) : fit === 'no' ? no : (1 - fits) * (1 - no);
   return Math.max(p, 0.002);
 }
+
+/** Share of flats that are met rounded, and the largest radius of it in pitches. Common practice, no source. */
+const WORN_ROUND = 0.25;
+const ROUNDED = 0.15;
 
 /** Chance that whoever counted included both half crests, or lost one. */
 const MISCOUNT = 0.006;
@@ -77,7 +81,7 @@ export function likelihood(e: Evidence, h: Expectation, measured: Part, starts: 
     case 'overWires': {
       if (h.leadingDeg + h.trailingDeg < 1) return BLUNDER * BLUNDER_PER_MM; // no wire rests on a square thread
       const sigma = Math.hypot(e.uncertaintyMm ?? DEFAULT_SIGMA.diameterMm, 0.006);
-      const d2 = e.valueMm - overPitchDiameterMm(h, e.wireMm);
+      const d2 = e.valueMm - overPitchDiameterMm(h, e.wireMm, starts);
       return shortfall(
         h.pitchDiameterMm - d2,
         sigma,
@@ -88,9 +92,20 @@ export function likelihood(e: Evidence, h: Expectation, measured: Part, starts: 
     }
     case 'crestFlat':
     case 'rootFlat': {
-      const expected = e.quantity === 'crestFlat' ? h.crestFlatMm : h.rootFlatMm;
+      const expected = e.quantity === 'crestFlat' ? h.edges[part].crestFlatMm : h.edges[part].rootFlatMm;
       // a worn crest is wider, a root is what the tool's tip was
-      return withBlunder(normalPdf(e.valueMm - expected, Math.hypot(e.uncertaintyMm ?? 0.1, 0.06 * p)), BLUNDER_PER_MM);
+      const spread = Math.hypot(e.uncertaintyMm ?? DEFAULT_SIGMA.flatMm, 0.06 * p);
+      return withBlunder(normalPdf(e.valueMm - expected, spread), BLUNDER_PER_MM);
+    }
+    case 'crestRadius':
+    case 'rootRadius': {
+      const expected = e.quantity === 'crestRadius' ? h.edges[part].crestRadiusMm : h.edges[part].rootRadiusMm;
+      const spread = Math.hypot(e.uncertaintyMm ?? DEFAULT_SIGMA.radiusMm, 0.03 * p);
+      const asMade = normalPdf(e.valueMm - expected, spread);
+      if (expected > 0) return withBlunder(asMade, BLUNDER_PER_MM);
+      // a flat is seldom met sharp: corners wear and rolling rounds them, up to about a sixth of the pitch
+      const rounded = e.valueMm <= ROUNDED * p + 2 * spread ? 1 / (ROUNDED * p + 2 * spread) : 0;
+      return withBlunder((1 - WORN_ROUND) * asMade + WORN_ROUND * rounded, BLUNDER_PER_MM);
     }
     case 'minorDiameter': {
       const sigma = Math.hypot(e.uncertaintyMm ?? DEFAULT_SIGMA.diameterMm, 0.01);
@@ -143,14 +158,21 @@ export function likelihood(e: Evidence, h: Expectation, measured: Part, starts: 
       return withBlunder(normalPdf(e.ratio - h.taper, Math.max(0.002, e.uncertainty ?? DEFAULT_SIGMA.taper)), 5);
     case 'starts':
       return e.count === starts ? 0.97 : 0.01;
+    case 'hand':
+      return 1; // every thread is cut in either hand
   }
 }
 
-/** M less d2 for flat geometry (ASME B1.2), for any pair of flanks. */
-function overPitchDiameterMm(h: Expectation, wireMm: number): number {
+/**
+ * M less d2 for any pair of flanks, with the textbook term for the lead angle, (w/2) tan^2(lead angle) cos a cot a (ASME
+ * B1.2): what it leaves out stays below the tolerance that a naming must allow for anyway.
+ */
+function overPitchDiameterMm(h: Expectation, wireMm: number, starts: number): number {
   const half = (h.leadingDeg + h.trailingDeg) / 2;
   const tilt = (h.leadingDeg - h.trailingDeg) / 2;
-  return wireMm * (1 + cosDeg(tilt) / sinDeg(half)) - h.pitchMm / (tanDeg(h.leadingDeg) + tanDeg(h.trailingDeg));
+  const leadSlope = (h.pitchMm * starts) / (Math.PI * h.pitchDiameterMm);
+  const flat = wireMm * (1 + cosDeg(tilt) / sinDeg(half)) - h.pitchMm / (tanDeg(h.leadingDeg) + tanDeg(h.trailingDeg));
+  return flat + ((wireMm / 2) * leadSlope * leadSlope * cosDeg(half)) / tanDeg(half);
 }
 
 const angleDensity = (offDeg: number, sigma: number): number =>

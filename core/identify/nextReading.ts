@@ -1,5 +1,6 @@
 import { DEFAULT_SIGMA, type Evidence, type Part, type Quantity } from '../evidence/evidence.ts';
 import type { Expectation } from './hypotheses.ts';
+import { LEAF_SEEN_MM } from './likelihood.ts';
 
 /** What can be measured with, and how well: one standard deviation, mm or degrees. */
 export interface Tool {
@@ -25,6 +26,8 @@ export interface NextReading {
   readonly seenBy: string;
   /** For a crest count, the length to count over, mm. */
   readonly spanMm: number | null;
+  /** For a leaf, its pitch, mm; what to expect is how far it is out over its length. */
+  readonly leafMm: number | null;
   /** Expected share of the present doubt that it clears up, 0 to 1. */
   readonly clears: number;
 }
@@ -33,6 +36,7 @@ interface Option {
   readonly quantity: Quantity;
   readonly seenBy: string;
   readonly spanMm: number | null;
+  readonly leafMm?: number;
   readonly mean: (r: Rival) => number;
   readonly sigma: (r: Rival) => number;
 }
@@ -44,10 +48,14 @@ const MOST = 3;
 /** Rivals considered: below this the doubt is not about them. */
 const LEAST = 0.005;
 
+/** Leaves worth trying: those of the first few rivals. */
+const LEAVES = 4;
+
 /** The tools every bench has, when none are listed. */
 export const USUAL_TOOLS: readonly Tool[] = [
   { name: 'caliper', measures: 'length', uncertainty: 0.02 },
   { name: 'rule', measures: 'length', uncertainty: 0.25 },
+  { name: 'pitch leaf', measures: 'pitch', uncertainty: 0.02 },
   { name: 'angle template', measures: 'angle', uncertainty: 1 },
   { name: 'taper over a length with the caliper', measures: 'taper', uncertainty: 0.004 },
 ];
@@ -91,6 +99,7 @@ export function nextReadings(
       expect: { A: round(option.mean(a)), B: round(option.mean(b)) },
       seenBy: option.seenBy,
       spanMm: option.spanMm,
+      leafMm: option.leafMm ?? null,
       clears: cleared / doubt,
     });
   }
@@ -135,6 +144,23 @@ function optionsFor(
       mean: (r) => spanMm / r.expectation.pitchMm,
       sigma: () => DEFAULT_SIGMA.crests,
     });
+  }
+  const leaf = best('pitch');
+  if (leaf) {
+    // the leaves of the likeliest pitches: each is dead right for its own and out for the others
+    const pitches = [...new Set(rivals.slice(0, LEAVES).map((r) => r.expectation.pitchMm))];
+    for (const leafMm of pitches) {
+      if (taken('pitchLeaf').some((e) => 'pitchMm' in e && Math.abs(e.pitchMm - leafMm) < 1e-4)) continue;
+      const over = Math.min(DEFAULT_SIGMA.leafOverMm, reachMm ?? Infinity);
+      out.push({
+        quantity: 'pitchLeaf',
+        seenBy: leaf.name,
+        spanMm: null,
+        leafMm,
+        mean: (r) => (Math.abs(r.expectation.pitchMm - leafMm) / r.expectation.pitchMm) * over,
+        sigma: () => LEAF_SEEN_MM,
+      });
+    }
   }
   const angle = best('angle');
   const angleSeen = taken('flankAngle').reduce(

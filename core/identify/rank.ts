@@ -3,7 +3,7 @@ import type { FamilyId } from '../standards/family.ts';
 import { threadOfRow, type ThreadSpec } from '../standards/thread.ts';
 import { FAMILY_IDS } from '../standards/family.ts';
 import {
-  familyWeight,
+  familyFavour,
   hypotheses,
   SPECIAL_PRIOR,
   startsPrior,
@@ -35,10 +35,16 @@ export interface RankRequest {
   readonly maxStarts?: number;
 }
 
+/** The hand last read; right when it was not. */
+export const handRead = (evidence: readonly Evidence[]): 'right' | 'left' =>
+  evidence.reduce<'right' | 'left'>((hand, e) => (e.quantity === 'hand' ? e.hand : hand), 'right');
+
 /** Share of the total below which a hypothesis is dropped. */
 const NEGLIGIBLE = 1e-13;
 
-const startsMatter = (e: Evidence): boolean => e.quantity === 'starts' || e.quantity === 'lead';
+/** Readings that say something else of two starts than of one: these are weighed start by start. */
+const startsMatter = (e: Evidence): boolean =>
+  e.quantity === 'starts' || e.quantity === 'lead' || e.quantity === 'overWires';
 
 /**
  * Posterior probability of every published row (with 1 to 4 starts) and of "special", given all the evidence: prior by
@@ -50,17 +56,17 @@ export function rank(request: RankRequest): Ranking {
   const maxStarts = request.maxStarts ?? counted;
   const w = weights(evidence, part);
   const rows = hypotheses();
-  const familyMass = FAMILY_IDS.map((id) => familyWeight(id, context));
-  const family = new Map<FamilyId, number>(FAMILY_IDS.map((id, i) => [id, familyMass[i] ?? 0]));
+  const favour = new Map<FamilyId, number>(FAMILY_IDS.map((id) => [id, familyFavour(id, context)]));
   let priorTotal = 0;
-  for (const h of rows) priorTotal += h.prior * (family.get(h.row.family) ?? 0);
+  for (const h of rows) priorTotal += h.prior * (favour.get(h.row.family) ?? 0);
   const scale = (1 - SPECIAL_PRIOR) / priorTotal;
-  const plain = evidence.map((e, i) => ({ e, w: w[i] ?? 1 })).filter(({ e }) => !startsMatter(e));
-  const onStarts = evidence.filter(startsMatter);
+  const weighed = evidence.map((e, i) => ({ e, w: w[i] ?? 1 }));
+  const plain = weighed.filter(({ e }) => !startsMatter(e));
+  const onStarts = weighed.filter(({ e }) => startsMatter(e));
   const scored: { h: Hypothesis; starts: number; mass: number }[] = [];
   let total = 0;
   for (const h of rows) {
-    let base = scale * h.prior * (family.get(h.row.family) ?? 0);
+    let base = scale * h.prior * (favour.get(h.row.family) ?? 0);
     for (const { e, w: weight } of plain) {
       const l = likelihood(e, h, part, 1);
       base *= weight === 1 ? l : l ** weight;
@@ -70,19 +76,20 @@ export function rank(request: RankRequest): Ranking {
     if (base < NEGLIGIBLE * total) continue;
     for (let starts = 1; starts <= maxStarts; starts += 1) {
       let mass = base * startsPrior(h.row.family, starts);
-      for (const e of onStarts) mass *= likelihood(e, h, part, starts);
+      for (const { e, w: weight } of onStarts) mass *= likelihood(e, h, part, starts) ** weight;
       total += mass;
       scored.push({ h, starts, mass });
     }
   }
   const special = weighSpecials(evidence, part);
+  const leftHand = handRead(evidence) === 'left';
   total += special.probabilityMass;
   const sum = total > 0 ? total : 1;
   const candidates = scored
     .sort((a, b) => b.mass - a.mass)
     .slice(0, request.most)
     .map(({ h, starts, mass }) => ({
-      thread: threadOfRow(h.row, starts),
+      thread: threadOfRow(h.row, starts, leftHand),
       expectation: h,
       starts,
       probability: mass / sum,

@@ -26,6 +26,7 @@ export function reasonsFor(
 ): Reasons {
   const out: { for: string[]; against: string[] } = { for: [], against: [] };
   for (const e of evidence) {
+    if (e.quantity === 'hand') continue; // says the same of every candidate
     const share = likelihood(e, h, part, starts) / bestLikelihood(e, h, part, starts);
     const text = sentence(e, h, part, starts, system);
     if (share >= SUPPORTS) out.for.push(text);
@@ -58,9 +59,10 @@ function bestLikelihood(e: Evidence, h: Expectation, part: Part, starts: number)
       return Math.max(...best.map((valueMm) => at({ ...e, valueMm })), at(e));
     }
     case 'crestFlat':
-      return at({ ...e, valueMm: h.crestFlatMm });
     case 'rootFlat':
-      return at({ ...e, valueMm: h.rootFlatMm });
+    case 'crestRadius':
+    case 'rootRadius':
+      return at({ ...e, valueMm: edgeOf(e.quantity, h, member) });
     case 'depth':
       return at({ ...e, valueMm: (member === 'external' ? h.depthExternalMm : h.depthInternalMm) - 0.04 * h.pitchMm });
     case 'crestCount':
@@ -79,8 +81,16 @@ function bestLikelihood(e: Evidence, h: Expectation, part: Part, starts: number)
       return at({ ...e, ratio: h.taper });
     case 'starts':
       return at({ ...e, count: starts });
+    case 'hand':
+      return at(e);
   }
 }
+
+const edgeOf = (
+  quantity: 'crestFlat' | 'rootFlat' | 'crestRadius' | 'rootRadius',
+  h: Expectation,
+  part: Part,
+): number => h.edges[part][`${quantity}Mm`];
 
 function sentence(e: Evidence, h: Expectation, measured: Part, starts: number, system: UnitSystem): string {
   const len = (mm: number): string => lengthText(mm, system, FINE);
@@ -102,9 +112,15 @@ function sentence(e: Evidence, h: Expectation, measured: Part, starts: number, s
     case 'overWires':
       return `${len(e.valueMm)} over ${len(e.wireMm)} wires, basic pitch diameter ${len(h.pitchDiameterMm)}`;
     case 'crestFlat':
-      return `crest flat ${len(e.valueMm)}, the form has ${h.crestFlatMm === 0 ? 'a round crest' : len(h.crestFlatMm)}`;
-    case 'rootFlat':
-      return `root flat ${len(e.valueMm)}, the form has ${h.rootFlatMm === 0 ? 'a round root' : len(h.rootFlatMm)}`;
+    case 'rootFlat': {
+      const [end, has] = [e.quantity === 'crestFlat' ? 'crest' : 'root', edgeOf(e.quantity, h, part)];
+      return `${end} flat ${len(e.valueMm)}, the form has ${has === 0 ? `a round ${end}` : len(has)}`;
+    }
+    case 'crestRadius':
+    case 'rootRadius': {
+      const [end, has] = [e.quantity === 'crestRadius' ? 'crest' : 'root', edgeOf(e.quantity, h, part)];
+      return `${end} radius ${len(e.valueMm)}, the form has ${has === 0 ? `a flat ${end}` : len(has)}`;
+    }
     case 'depth':
       return `depth ${len(e.valueMm)}, full form ${len(part === 'external' ? h.depthExternalMm : h.depthInternalMm)}`;
     case 'crestCount':
@@ -125,6 +141,8 @@ function sentence(e: Evidence, h: Expectation, measured: Part, starts: number, s
       return `taper read ${round(e.ratio)}, the form has ${h.taper === 0 ? 'none' : '1 in 16'}`;
     case 'starts':
       return `${e.count} start${e.count === 1 ? '' : 's'} counted`;
+    case 'hand':
+      return `${e.hand} hand`;
   }
 }
 

@@ -1,6 +1,6 @@
 import type { Evidence, Part, Wear } from '../evidence/evidence.ts';
 import { formAt } from '../form/shape.ts';
-import { familyWeight, hypotheses, SPECIAL_PRIOR, startsPrior, expectationOf, type Expectation } from './hypotheses.ts';
+import { hypotheses, SPECIAL_PRIOR, startsPrior, expectationOf, type Expectation } from './hypotheses.ts';
 import { rank } from './rank.ts';
 
 /** Numbers in [0, 1), from outside: the same seed gives the same parts. */
@@ -24,7 +24,7 @@ function drawRow(r: Random) {
   const rows = hypotheses();
   if (!cumulative) {
     let sum = 0;
-    cumulative = rows.map((h, index) => ({ upTo: (sum += h.prior * familyWeight(h.row.family, NO_CONTEXT)), index }));
+    cumulative = rows.map((h, index) => ({ upTo: (sum += h.commonness), index }));
   }
   const total = cumulative.at(-1)?.upTo ?? 1;
   const at = r() * total;

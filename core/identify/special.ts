@@ -192,6 +192,9 @@ function freeDensity(e: Evidence, pitchMm: number): number {
     case 'crestFlat':
     case 'rootFlat':
       return 1 / (0.5 * pitchMm);
+    case 'crestRadius':
+    case 'rootRadius':
+      return 1 / (0.2 * pitchMm);
     case 'flankAngle':
       return 1 / 90;
     case 'leadingFlank':

@@ -23,6 +23,9 @@ export interface EntryText {
   readonly leaf: 'fits' | 'nearly' | 'no';
 }
 
+/** Crest and root: none of it is a reading too. */
+const ENDS: readonly Quantity[] = ['crestFlat', 'rootFlat', 'crestRadius', 'rootRadius'];
+
 /** Reads what was typed for a quantity, in the fields `value` and `span`. */
 export function readEntry(typed: EntryText, system: UnitSystem): Outcome<Entry> {
   const { quantity, text, spanText } = typed;
@@ -34,12 +37,14 @@ export function readEntry(typed: EntryText, system: UnitSystem): Outcome<Entry> 
     case 'depth':
     case 'crestFlat':
     case 'rootFlat':
+    case 'crestRadius':
+    case 'rootRadius':
     case 'lead': {
       const length = parseLength(text, {
         system,
         field: 'value',
         maxMm: 3000,
-        allowZero: quantity === 'crestFlat' || quantity === 'rootFlat',
+        allowZero: ENDS.includes(quantity),
       });
       return length.ok ? plainEntry(length.value.mm) : length;
     }
@@ -89,6 +94,11 @@ export function readEntry(typed: EntryText, system: UnitSystem): Outcome<Entry> 
         ? plainEntry(value)
         : bad('value', 'The taper is diameter over length.', '1 in 16, 0.0625, or 0 for parallel');
     }
+    case 'hand': {
+      const hand = /^\s*(?:(r|rh|right)|(l|lh|left))(?:[ -]?hand)?\s*$/i.exec(text);
+      if (!hand) return bad('value', 'A thread is right or left hand.', 'right, or left');
+      return plainEntry(hand[1] ? 1 : -1);
+    }
     case 'starts': {
       const n = Number(text.trim());
       return Number.isInteger(n) && n >= 1 && n <= 12
@@ -118,8 +128,11 @@ export const READING_ORDER: readonly Quantity[] = [
   'trailingFlank',
   'crestFlat',
   'rootFlat',
+  'crestRadius',
+  'rootRadius',
   'lead',
   'starts',
+  'hand',
   'taper',
 ];
 
@@ -152,8 +165,15 @@ export const QUANTITY_NAMES: Readonly<
   overWires: { external: 'Over three wires', internal: 'Over three wires', hint: '32.45; give the wire beside it' },
   crestFlat: { external: 'Flat on the crest', internal: 'Flat on the crest', hint: '0 when round' },
   rootFlat: { external: 'Flat at the root', internal: 'Flat at the root', hint: '0 when round' },
+  crestRadius: { external: 'Radius of the crest', internal: 'Radius of the crest', hint: '0 when flat' },
+  rootRadius: { external: 'Radius of the root', internal: 'Radius of the root', hint: '0 when flat' },
   depth: { external: 'Depth of thread', internal: 'Depth of thread', hint: '2.3 mm' },
   lead: { external: 'Lead', internal: 'Lead', hint: 'advance in one turn' },
   taper: { external: 'Taper', internal: 'Taper', hint: '1 in 16, or 0' },
+  hand: {
+    external: 'Hand',
+    internal: 'Hand',
+    hint: 'right or left: a right-hand thread rises to the right, axis upright',
+  },
   starts: { external: 'Starts', internal: 'Starts', hint: '1' },
 };

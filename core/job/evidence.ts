@@ -1,4 +1,4 @@
-import type { Evidence } from '../evidence/evidence.ts';
+import { DEFAULT_SIGMA, type Evidence } from '../evidence/evidence.ts';
 import type { Job, Reading } from './schema.ts';
 
 /** The side that was measured: what came in, not what is to be made. */
@@ -32,10 +32,13 @@ function plainEvidence(r: Reading): Evidence {
       };
     case 'crestFlat':
     case 'rootFlat':
+    case 'crestRadius':
+    case 'rootRadius':
+      // an edge is judged by eye whatever it is measured with
       return {
         quantity: r.quantity,
         valueMm: r.value,
-        ...(sigma === null ? {} : { uncertaintyMm: Math.max(sigma, 0.05) }),
+        ...(sigma === null ? {} : { uncertaintyMm: Math.max(sigma, DEFAULT_SIGMA.radiusMm) }),
       };
     case 'depth':
       return { quantity: 'depth', valueMm: r.value, wear: r.wear, ...(sigma === null ? {} : { uncertaintyMm: sigma }) };
@@ -58,6 +61,8 @@ function plainEvidence(r: Reading): Evidence {
       return { quantity: 'taper', ratio: r.value };
     case 'starts':
       return { quantity: 'starts', count: r.value };
+    case 'hand':
+      return { quantity: 'hand', hand: r.value < 0 ? 'left' : 'right' };
   }
 }
 

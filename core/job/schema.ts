@@ -61,13 +61,16 @@ export const ReadingSchema = object({
     'depth',
     'crestFlat',
     'rootFlat',
+    'crestRadius',
+    'rootRadius',
     'lead',
     'taper',
     'starts',
+    'hand',
   ),
   /** As typed. */
   text: text(80),
-  /** mm, degrees, ratio or count, by quantity. For a leaf its pitch in mm. */
+  /** mm, degrees, ratio or count, by quantity. For a leaf its pitch in mm; for the hand 1 right, -1 left. */
   value: finite,
   /** Crest count: the span, as typed and in mm. Leaf: the length over which it was held. Over wires: the wire. */
   span: Type.Union([Type.Null(), object({ text: text(80), mm: positive })]),

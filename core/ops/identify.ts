@@ -33,9 +33,13 @@ const EvidenceSchema = Type.Union([
     valueDeg: Type.Number({ minimum: 0, maximum: 120 }),
     uncertaintyDeg: sigma,
   }),
-  piece(['crestFlat', 'rootFlat'], { valueMm: Type.Number({ minimum: 0, maximum: 100 }), uncertaintyMm: sigma }),
+  piece(['crestFlat', 'rootFlat', 'crestRadius', 'rootRadius'], {
+    valueMm: Type.Number({ minimum: 0, maximum: 100 }),
+    uncertaintyMm: sigma,
+  }),
   piece(['lead'], { valueMm: length, uncertaintyMm: sigma }),
   piece(['taper'], { ratio: Type.Number({ minimum: -1, maximum: 1 }), uncertainty: sigma }),
+  piece(['hand'], { hand: choice(['right', 'left'] as const) }),
   piece(['starts'], { count: Type.Integer({ minimum: 1, maximum: 12 }) }),
 ]);
 
@@ -92,6 +96,7 @@ export const identifyOp = op({
         expect: Type.Object({ A: Type.Number(), B: Type.Number() }),
         seenBy: Type.String(),
         spanMm: Type.Union([Type.Null(), Type.Number()]),
+        leafMm: Type.Union([Type.Null(), Type.Number()]),
       }),
     ),
   }),
@@ -147,6 +152,7 @@ export const identifyOp = op({
         expect: n.expect,
         seenBy: n.seenBy,
         spanMm: n.spanMm,
+        leafMm: n.leafMm,
       })),
     });
   },

@@ -106,10 +106,11 @@ export function specialThread(given: {
   readonly flanks: number | readonly [leading: number, trailing: number];
   readonly starts?: number;
   readonly leftHand?: boolean;
-  readonly depthMm?: number;
+  /** What was measured of a form that is no usual one. */
+  readonly measured?: Omit<SpecialForm, 'leadingFlankDeg' | 'trailingFlankDeg'>;
 }): ThreadSpec {
   const [leading, trailing] = typeof given.flanks === 'number' ? [given.flanks / 2, given.flanks / 2] : given.flanks;
-  const known = leading === trailing && given.depthMm === undefined ? BY_ANGLE[String(leading + trailing)] : undefined;
+  const known = leading === trailing && given.measured === undefined ? BY_ANGLE[String(leading + trailing)] : undefined;
   const angle = leading === trailing ? String(Number((leading + trailing).toFixed(3))) : `${leading}/${trailing}`;
   const single = `${sizeText(given.majorMm, given.sizeSystem)} x ${pitchWords(given.pitch, given.sizeSystem)} ${angle}`;
   const starts = given.starts ?? 1;
@@ -123,11 +124,10 @@ export function specialThread(given: {
     leftHand,
   };
   if (known) return { ...base, form: known };
-  const special: SpecialForm = { leadingFlankDeg: leading, trailingFlankDeg: trailing };
   return {
     ...base,
     form: 'special',
-    special: given.depthMm === undefined ? special : { ...special, depthMm: given.depthMm },
+    special: { ...given.measured, leadingFlankDeg: leading, trailingFlankDeg: trailing },
   };
 }
 

@@ -30,7 +30,7 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
   const shop = useShop();
   const [maxPairs, setMaxPairs] = useState<'1' | '2' | '3'>('2');
   const query = trainsQuery(thread, lathe, Number(maxPairs) as 1 | 2 | 3);
-  const answered = useCalc(query ? JSON.stringify(query) : null, (w, onProgress) => w.trains(query!, onProgress));
+  const answered = useCalc(query ? JSON.stringify(query) : null, (w, onProgress) => w.trains(query!, onProgress), true);
   const measuredPpm = measuredPitchPpm(job);
   const trains = (answered.value?.trains ?? [])
     .map((t) => ({

@@ -1,25 +1,23 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { partOf } from '../../../core/job/evidence.ts';
 import { evidenceOfJob } from '../../../core/job/evidence.ts';
 import { reasonsFor } from '../../../core/identify/reasons.ts';
-import { parseDesignation } from '../../../core/standards/designation.ts';
 import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { pitchOf, threadFormOf, type ThreadSpec } from '../../../core/standards/thread.ts';
-import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
-import { QUANTITY_NAMES } from '../../../core/job/entry.ts';
-import { inches, type UnitSystem } from '../../../core/quantity/units.ts';
 import type { Reading } from '../../../core/job/schema.ts';
+import { specialOf } from '../../../core/job/special.ts';
 import { CandidateOverlay, type ReadLine } from '../../drawing/CandidateOverlay.tsx';
 import { NextReading } from '../read/NextReading.tsx';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
-import { specialOf, useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../shell/jobContext.tsx';
 import { acceptName } from '../../shell/settle.ts';
 import { useSystem } from '../../store/store.ts';
 import { Button, Note, Panel } from '../../ui/controls.tsx';
-import { TextField, TypedField } from '../../ui/fields.tsx';
 import { useKeys } from '../../ui/keys.ts';
+import { Overrule } from './Overrule.tsx';
+import { SpecialRow } from './SpecialRow.tsx';
 
 const SHOWN = 5;
 const WORTH_A_LOOK = 0.004;
@@ -34,7 +32,7 @@ export function Name() {
     () => ranking?.candidates.filter((c, i) => i < 2 || c.probability >= WORTH_A_LOOK).slice(0, SHOWN) ?? [],
     [ranking],
   );
-  const special = ranking && ranking.special.majorMm > 0 ? specialOf(ranking) : null;
+  const special = ranking && ranking.special.majorMm > 0 ? specialOf(ranking, job) : null;
   const specialLeads = ranking !== null && ranking.special.probability > (list[0]?.probability ?? 0);
   const keys = useMemo(
     () => Object.fromEntries(list.map((c, i) => [String(i + 1), () => acceptName(c.thread, c.probability, i > 0, '')])),
@@ -132,80 +130,6 @@ function extremes(readings: readonly Reading[]): ReadLine[] {
   );
 }
 
-/** What is known of a special, each with how sure the reading is; the rest said to be unknown, never filled in. */
-function ToCopy() {
-  const { job } = useJobView();
-  const system = useSystem();
-  const part = partOf(job);
-  return (
-    <dl className="mt-2 grid gap-x-4 text-sm sm:grid-cols-[12rem_1fr]">
-      {TO_COPY.map((q) => {
-        const taken = job.readings.filter((r) => r.quantity === q && r.member === 'part');
-        // the least worn, then the finest read, then the one nearest the nominal
-        const outward = part === 'external' ? 1 : -1;
-        const best = taken.toSorted(
-          (a, b) =>
-            Number(b.wear === 'unworn') - Number(a.wear === 'unworn') ||
-            (a.uncertainty ?? Infinity) - (b.uncertainty ?? Infinity) ||
-            outward * (b.value - a.value),
-        )[0];
-        return (
-          <div key={q} className="contents">
-            <dt className="text-ink2">{QUANTITY_NAMES[q][part]}</dt>
-            <dd className="num">
-              {best
-                ? `${best.text}${best.span ? ` in ${best.span.text}` : ''}: ${sureText(best, system)}`
-                : 'not known yet'}
-            </dd>
-          </div>
-        );
-      })}
-    </dl>
-  );
-}
-const TO_COPY = ['majorDiameter', 'minorDiameter', 'crestCount', 'flankAngle', 'depth', 'crestFlat', 'starts'] as const;
-
-function sureText(r: Reading, system: UnitSystem): string {
-  if (r.quantity === 'starts') return 'counted';
-  if (r.quantity === 'flankAngle') return `${r.value}\u00b0 \u00b1 ${r.uncertainty ?? DEFAULT_SIGMA.angleDeg}\u00b0`;
-  if (r.quantity === 'crestCount') {
-    const pitch = (r.span?.mm ?? inches(1)) / r.value;
-    return `pitch ${lengthText(pitch, system, FINE)} \u00b1 ${lengthText((pitch * DEFAULT_SIGMA.crests) / r.value, system, FINE)}`;
-  }
-  return `${lengthText(r.value, system, FINE)} \u00b1 ${lengthText(r.uncertainty ?? DEFAULT_SIGMA.diameterMm, system, FINE)}`;
-}
-
-function SpecialRow({ thread, leads }: { readonly thread: ThreadSpec; readonly leads: boolean }) {
-  const { job, ranking } = useJobView();
-  if (!ranking) return null;
-  const { special } = ranking;
-  const accepted = job.name?.thread.designation === thread.designation;
-  return (
-    <li
-      className={`flex flex-wrap items-center justify-between gap-3 rounded-md border border-dashed p-3 ${accepted ? 'border-go bg-gosoft' : 'border-ink2'}`}
-    >
-      <div>
-        <span className="num text-xl font-semibold">{thread.designation}</span>{' '}
-        <span>special, {percentText(special.probability)}</span>
-        <p className="text-sm text-ink2">
-          In no table.{' '}
-          {special.nominal
-            ? 'Round sizes in a usual form: a maker\u2019s own combination.'
-            : 'The sizes to copy are those measured, each as sure as its reading; what was not read is not known.'}
-        </p>
-        {leads && <ToCopy />}
-      </div>
-      {accepted ? (
-        <span className="flex min-h-12 items-center font-semibold text-go">accepted</span>
-      ) : (
-        <Button tone={leads ? 'main' : 'plain'} onClick={() => acceptName(thread, special.probability, false, '')}>
-          Accept as special
-        </Button>
-      )}
-    </li>
-  );
-}
-
 function Why({ for: pro, against }: { readonly for: readonly string[]; readonly against: readonly string[] }) {
   return (
     <ul className="text-sm">
@@ -220,35 +144,5 @@ function Why({ for: pro, against }: { readonly for: readonly string[]; readonly 
         </li>
       ))}
     </ul>
-  );
-}
-
-/** The person knows better: any designation, with the reason, kept in the record. */
-function Overrule() {
-  const { job, ranking } = useJobView();
-  const [reason, setReason] = useState('');
-  return (
-    <Panel title="I know what it is">
-      <div className="grid gap-3 md:grid-cols-2">
-        <TextField label="Why" value={reason} onCommit={setReason} placeholder="stamped on the part, maker's list…" />
-        <TypedField
-          label="Designation, then Enter"
-          shown=""
-          placeholder="1 1/4-7 BSW, M42.5x2, 3/4 in x 4.5 TPI 29"
-          parse={parseDesignation}
-          onCommit={(d) => {
-            const found = ranking?.candidates.find((c) => c.thread.designation === d.thread.designation);
-            acceptName(d.thread, found?.probability ?? 0, true, reason);
-          }}
-        />
-      </div>
-      {job.name?.overruled && (
-        <Note tone="say">
-          Chosen by hand: <span className="num">{job.name.thread.designation}</span>
-          {job.name.reason ? `, because: ${job.name.reason}` : ''}. The readings gave it{' '}
-          {percentText(job.name.probability)}.
-        </Note>
-      )}
-    </Panel>
   );
 }

@@ -4,7 +4,9 @@ import { nextReadings, type NextReading as Next } from '../../../core/identify/n
 import { rivalsOf } from '../../../core/identify/specialRival.ts';
 import { QUANTITY_NAMES } from '../../../core/job/entry.ts';
 import { evidenceOfJob, partOf } from '../../../core/job/evidence.ts';
+import { cutablePitch } from '../../../core/job/special.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { pitchText } from '../../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
@@ -38,12 +40,13 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
         <ol className="grid gap-2">
           {next.map((n) => (
             <li
-              key={n.quantity}
+              key={`${n.quantity} ${n.leafMm ?? ''}`}
               className="flex flex-wrap items-center justify-between gap-2 border-t border-line pt-2"
             >
               <span className="min-w-0">
                 <strong>
                   {QUANTITY_NAMES[n.quantity][part]}
+                  {n.leafMm !== null ? ` of ${pitchText(cutablePitch(n.leafMm, 'in', true), system)}` : ''}
                   {n.spanMm !== null ? ` over ${lengthText(n.spanMm, system, { stepMm: 0.1, stepIn: 0.1 })}` : ''}
                 </strong>
                 : <span className="num">{shown(n, n.expect.A, system)}</span> if {n.separates[0]},{' '}
@@ -61,9 +64,14 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
   );
 }
 
+/** A leaf this little out is not seen to be, mm. */
+const DEAD_RIGHT_MM = 0.005;
+
 function shown(n: Next, value: number, system: UnitSystem): string {
   if (n.quantity === 'crestCount') return value.toFixed(1);
   if (n.quantity === 'starts') return String(value);
+  if (n.quantity === 'pitchLeaf')
+    return value < DEAD_RIGHT_MM ? 'dead right' : `${lengthText(value, system, FINE)} out over its length`;
   if (n.quantity === 'taper') return value === 0 ? 'none' : '1 in 16';
   if (n.quantity === 'flankAngle' || n.quantity === 'leadingFlank' || n.quantity === 'trailingFlank')
     return `${value}\u00b0`;

@@ -8,6 +8,8 @@ export const LENGTHS: readonly Quantity[] = [
   'depth',
   'crestFlat',
   'rootFlat',
+  'crestRadius',
+  'rootRadius',
   'lead',
 ];
 /** Readings on which wear tells, so that place and state matter. */

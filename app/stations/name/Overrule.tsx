@@ -1,0 +1,37 @@
+import { useState } from 'react';
+import { percentText } from '../../../core/quantity/format.ts';
+import { parseDesignation } from '../../../core/standards/designation.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { acceptName } from '../../shell/settle.ts';
+import { Note, Panel } from '../../ui/controls.tsx';
+import { TextField, TypedField } from '../../ui/fields.tsx';
+
+/** The person knows better: any designation, with the reason, kept in the record. */
+export function Overrule() {
+  const { job, ranking } = useJobView();
+  const [reason, setReason] = useState('');
+  return (
+    <Panel title="I know what it is">
+      <div className="grid gap-3 md:grid-cols-2">
+        <TextField label="Why" value={reason} onCommit={setReason} placeholder="stamped on the part, maker's list…" />
+        <TypedField
+          label="Designation, then Enter"
+          shown=""
+          placeholder="1 1/4-7 BSW, M42.5x2, 3/4 in x 4.5 TPI 29"
+          parse={parseDesignation}
+          onCommit={(d) => {
+            const found = ranking?.candidates.find((c) => c.thread.designation === d.thread.designation);
+            acceptName(d.thread, found?.probability ?? 0, true, reason);
+          }}
+        />
+      </div>
+      {job.name?.overruled && (
+        <Note tone="say">
+          Chosen by hand: <span className="num">{job.name.thread.designation}</span>
+          {job.name.reason ? `, because: ${job.name.reason}` : ''}. The readings gave it{' '}
+          {percentText(job.name.probability)}.
+        </Note>
+      )}
+    </Panel>
+  );
+}

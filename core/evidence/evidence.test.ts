@@ -30,6 +30,22 @@ describe('slips are caught as they are typed', () => {
   test('both end crests counted', () => {
     expect(findSlip('crestCount', 8, known, 25.4)).toMatchObject({ kind: 'both-ends', instead: 7 });
   });
+  test('depth: both sides together, inches for millimetres, a decimal place', () => {
+    // a 7 tpi Whitworth thread is 0.640327 P deep: 2.323 mm (BS 84)
+    expect(findSlip('depth', 4.65, known)).toMatchObject({ kind: 'both-sides', instead: 2.325 });
+    expect(findSlip('depth', 0.0915, known)?.instead).toBeCloseTo(2.324, 2);
+    expect(findSlip('depth', 23.2, known)?.instead).toBeCloseTo(2.32, 2);
+    expect(findSlip('depth', 2.3, known)).toBeNull();
+    expect(findSlip('depth', 40, { ...known, pitchMm: null })).toBeNull();
+  });
+  test('over wires: 1 1/4-7 BSW over 0.081 in wires reads 1.2777 in (BS 84, NBS Handbook H28)', () => {
+    const bsw = { ...known, majorMm: 31.75, includedDeg: 55 };
+    const wire = 0.081 * 25.4;
+    expect(findSlip('overWires', 1.2777 * 25.4, bsw, wire)).toBeNull();
+    expect(findSlip('overWires', 1.2777, bsw, wire)).toMatchObject({ kind: 'inch-for-mm' });
+    expect(findSlip('overWires', 3.245, bsw, wire)).toMatchObject({ kind: 'decimal' });
+    expect(findSlip('overWires', 1.2777, { ...bsw, majorMm: null }, wire)).toBeNull();
+  });
   test('credible readings are left alone, and so is a first one', () => {
     expect(findSlip('majorDiameter', 31.55, known)).toBeNull();
     expect(findSlip('minorDiameter', 27.1, known)).toBeNull();

@@ -11,7 +11,8 @@ export interface Known {
 
 /** A likely slip in what was just typed, with what it would be if meant otherwise. */
 export interface Slip {
-  readonly kind: 'inch-for-mm' | 'mm-for-inch' | 'decimal' | 'radius' | 'crossed' | 'half-angle' | 'both-ends';
+  readonly kind:
+    'inch-for-mm' | 'mm-for-inch' | 'decimal' | 'radius' | 'crossed' | 'half-angle' | 'both-ends' | 'both-sides';
   /** One sentence: why it looks wrong and what it would be. */
   readonly message: string;
   /** The value to take instead, in the reading's own unit; null when there is none to offer. */
@@ -66,6 +67,10 @@ export function findSlip(quantity: Quantity, value: number, known: Known, spanMm
         known.majorMm === null ? null : known.majorMm - 0.65 * (known.pitchMm ?? 0),
         known.pitchMm,
       );
+    case 'overWires':
+      return spanMm === null ? null : diameterSlip(value, expectedOverWires(known, spanMm), known.pitchMm);
+    case 'depth':
+      return depthSlip(value, known);
     case 'flankAngle':
       return angleSlip(value, known.includedDeg);
     case 'crestCount':
@@ -73,6 +78,41 @@ export function findSlip(quantity: Quantity, value: number, known: Known, spanMm
     default:
       return null;
   }
+}
+
+/** M for flat geometry, w (1 + 1/sin a) - (P/2) cot a over the pitch diameter (ASME B1.2); near enough to see a slip by. */
+function expectedOverWires(known: Known, wireMm: number): number | null {
+  if (known.majorMm === null || known.pitchMm === null) return null;
+  const half = ((known.includedDeg ?? 60) / 2) * (Math.PI / 180);
+  if (!(half > 0.1)) return null;
+  // P/2 deep to the pitch line twice over for the steep forms, 0.65 P for the usual ones
+  const pitchDiameter = known.majorMm - (half < 0.35 ? 0.5 : 0.65) * known.pitchMm;
+  return pitchDiameter + wireMm * (1 + 1 / Math.sin(half)) - known.pitchMm / 2 / Math.tan(half);
+}
+
+/** Deepest and shallowest thread of any form, in pitches. */
+const DEPTH_PITCHES = [0.28, 0.9] as const;
+
+function depthSlip(value: number, known: Known): Slip | null {
+  const { pitchMm } = known;
+  if (pitchMm === null) return null;
+  const credible = (d: number): boolean => d >= DEPTH_PITCHES[0] * pitchMm && d <= DEPTH_PITCHES[1] * pitchMm;
+  if (credible(value)) return null;
+  if (credible(value / 2))
+    return {
+      kind: 'both-sides',
+      message: `${text(value)} is deeper than a pitch of ${text(pitchMm)} can be. Taken as both sides together (on diameter) it would be ${text(value / 2)} deep.`,
+      instead: value / 2,
+    };
+  for (const { kind, factor, words } of LENGTH_SLIPS) {
+    if (kind !== 'radius' && credible(value * factor))
+      return {
+        kind,
+        message: `${text(value)} is no depth for a pitch of ${text(pitchMm)}. Taken as ${words} it would be ${text(value * factor)}.`,
+        instead: value * factor,
+      };
+  }
+  return null;
 }
 
 function diameterSlip(value: number, expected: number | null, pitchMm: number | null): Slip | null {

@@ -7,6 +7,7 @@ import { likelihood, weights } from './likelihood.ts';
 /** A thread that no table lists, as the evidence would have it. */
 export interface SpecialFinding {
   readonly probabilityMass: number;
+  /** 0 when no diameter has been read. */
   readonly majorMm: number;
   readonly pitchMm: number;
   readonly leadingDeg: number;
@@ -75,6 +76,8 @@ const MIXED = 0.2;
 
 const pitchOnly = (e: Evidence): boolean => e.quantity === 'crestCount' || e.quantity === 'pitchLeaf';
 
+const SIZES_IT: readonly Evidence['quantity'][] = ['majorDiameter', 'minorDiameter', 'pitchDiameter', 'overWires'];
+
 /** Weighs the specials. The masses are on the same scale as prior x likelihood of the published rows. */
 export function weighSpecials(evidence: readonly Evidence[], part: Part): SpecialFinding {
   const w = weights(evidence, part);
@@ -87,7 +90,9 @@ export function weighSpecials(evidence: readonly Evidence[], part: Part): Specia
   const free = weighFree(evidence, w, part, pitchLike);
   const mass = nominal.mass + free.mass;
   const best = nominal.mass >= free.mass && nominal.best ? nominal.best : free.best;
-  return { ...best, probabilityMass: mass };
+  // without any diameter every size fits alike: none is then named
+  const sized = evidence.some((e) => SIZES_IT.includes(e.quantity));
+  return { ...best, majorMm: sized ? best.majorMm : 0, probabilityMass: mass };
 }
 
 type Best = Omit<SpecialFinding, 'probabilityMass'>;

@@ -221,5 +221,18 @@ export function demoJobs(): Job[] {
   brass.record = { note: 'Light oil, 250 rev/min, top slide straight in would have done as well.', verdict: 'fits' };
   settled(brass, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove', 'record']);
 
-  return [sluice, gland, windlass, pump, press, brass];
+  const latch = begin('demo-latch', 'Gate-latch bolt', 'Hollin Farm', '19');
+  latch.intake = {
+    ...latch.intake,
+    use: 'fastener',
+    note: 'Ten millimetres of thread are left; the gate may be of anywhere.',
+  };
+  tell(latch, [
+    ['majorDiameter', '7.85', { wear: 'unknown', place: 'behind the head', with: 'caliper' }],
+    ['crestCount', '8', { span: '10 mm' }],
+  ]);
+  latch.wearMap.lengthMm = 10;
+  settled(latch, shop, ['intake']);
+
+  return [sluice, gland, windlass, pump, press, brass, latch];
 }

@@ -75,3 +75,28 @@ test('the next reading is named with the numbers to expect, and armed at a touch
   await expect(page.getByRole('img', { name: /with the diameters read/ })).toBeVisible();
   await axeClean(page);
 });
+
+test('neighbours stay open on a short piece, the leaf is asked for, crest radius and hand go into the name', async ({
+  page,
+}) => {
+  await page.goto('/jobs/demo-latch/read');
+  const next = page.getByRole('main').locator('section', { hasText: 'What to read next' });
+  // the part has 10 mm of thread: no longer count is asked for
+  await expect(next.getByRole('listitem').first()).toContainText(/Pitch leaf of .*dead right/);
+  await expect(next).not.toContainText('Crests over a length');
+  await expect(page.getByText('Likeliest so far:')).toContainText(/M8, 6\d %/);
+  await page.getByRole('button', { name: 'Radius of the crest' }).click();
+  await page.keyboard.type('0');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Hand', exact: true }).click();
+  await page.keyboard.type('both');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/A thread is right or left hand/)).toBeVisible();
+  await page.getByLabel(/^Hand \(/).fill('left');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Likeliest so far:')).toContainText('M8 LH');
+  await page.getByRole('button', { name: 'Pitch leaf', exact: true }).click();
+  await page.keyboard.type('20 tpi');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Likeliest so far:')).toContainText('5/16-20 UN LH');
+});

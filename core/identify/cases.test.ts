@@ -301,6 +301,23 @@ describe('specials', () => {
     expect(special.leadingDeg + special.trailingDeg).toBeCloseTo(included, 0);
   });
 
+  test('a combination that a table lists is never called special', () => {
+    for (const evidence of [
+      [out(7.85), count(8, 10)],
+      [out(9.85), leaf(1.5), angle(60)],
+      [out(6.3), count(20, IN), angle(55)],
+      [out(25.3), count(10, 2 * IN), angle(29)],
+    ]) {
+      const { special, candidates } = weigh(evidence);
+      for (const c of candidates.slice(0, 3))
+        expect([special.majorMm, special.pitchMm, special.leadingDeg]).not.toEqual([
+          c.thread.majorMm,
+          c.expectation.pitchMm,
+          c.expectation.leadingDeg,
+        ]);
+    }
+  });
+
   test('old buttress: 45 against 50 degrees with a square load flank', () => {
     const on = (leading: number) => weigh([out(44.9), count(6, 36), ...flanks(leading, 0)]).special;
     expect(on(45)).toMatchObject({ leadingDeg: 45, trailingDeg: 0 });

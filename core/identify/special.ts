@@ -1,7 +1,7 @@
 import type { Evidence, Part } from '../evidence/evidence.ts';
 import { formAt, specialForm, type ThreadForm } from '../form/shape.ts';
 import { inches } from '../quantity/units.ts';
-import { expectationOf, SPECIAL_PRIOR, startsPrior } from './hypotheses.ts';
+import { expectationOf, hypotheses, SPECIAL_PRIOR, startsPrior } from './hypotheses.ts';
 import { likelihood, weights } from './likelihood.ts';
 
 /** A thread that no table lists, as the evidence would have it. */
@@ -97,6 +97,22 @@ export function weighSpecials(evidence: readonly Evidence[], part: Part): Specia
 
 type Best = Omit<SpecialFinding, 'probabilityMass'>;
 
+/** Size, pitch and flanks, as far as metal can tell them apart. */
+const combination = (
+  majorMm: number,
+  pitchMm: number,
+  flanks: { readonly leadingFlankDeg: number; readonly trailingFlankDeg: number },
+): string => `${majorMm.toFixed(2)} ${pitchMm.toFixed(3)} ${flanks.leadingFlankDeg} ${flanks.trailingFlankDeg}`;
+
+let rows: ReadonlySet<string> | null = null;
+/** What the tables list: a special is in none of them. */
+const published = (): ReadonlySet<string> =>
+  (rows ??= new Set(
+    hypotheses().map((h) =>
+      combination(h.row.majorMm, h.pitchMm, { leadingFlankDeg: h.leadingDeg, trailingFlankDeg: h.trailingDeg }),
+    ),
+  ));
+
 function weighNominal(
   evidence: readonly Evidence[],
   w: readonly number[],
@@ -123,6 +139,7 @@ function weighNominal(
         if (size.mm < 2.2 * p.mm || size.mm > 60 * p.mm) continue;
         // diameters tell the size within a thread depth: skip what they rule out
         if (diameters.some((d) => d > size.mm + 0.5 + p.mm || d < size.mm - 2.2 * p.mm - 1.5)) continue;
+        if (published().has(combination(size.mm, p.mm, form))) continue;
         const h = expectationOf(form, size.mm, p.mm);
         let l = like;
         for (const { e, w: weight } of rest) l *= likelihood(e, h, part, 1) ** weight;

@@ -26,6 +26,29 @@ const SPAN: Partial<Record<Quantity, { readonly label: string; readonly placehol
   overWires: { label: 'wires of', placeholder: '2.05' },
 };
 
+/** Readings taken on nearly every part come first; the rest stand below a line. */
+const USUAL = 6;
+
+function Arm({
+  quantity,
+  side,
+  armed,
+  onArm,
+}: Pick<EntryProps, 'quantity' | 'side' | 'onArm'> & { readonly armed: boolean }) {
+  const place = READING_ORDER.indexOf(quantity);
+  return (
+    <button
+      type="button"
+      aria-pressed={armed}
+      title={place < 9 ? `Alt ${place + 1}` : undefined}
+      onClick={() => onArm(quantity)}
+      className={`min-h-12 rounded-md px-2.5 text-sm ${armed ? 'bg-blue font-semibold text-onblue' : 'text-ink2 hover:bg-inset'}`}
+    >
+      {QUANTITY_NAMES[quantity][side]}
+    </button>
+  );
+}
+
 /** Where a reading is typed: armed for one quantity, Enter takes it and arms the next. */
 export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: EntryProps) {
   const { job } = useJobView();
@@ -119,18 +142,13 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
         }
       }}
     >
-      <div className="mb-3 flex flex-wrap gap-1" role="group" aria-label="What is read">
-        {READING_ORDER.map((q, i) => (
-          <button
-            key={q}
-            type="button"
-            aria-pressed={q === quantity}
-            title={i < 9 ? `Alt ${i + 1}` : undefined}
-            onClick={() => onArm(q)}
-            className={`min-h-12 rounded-md px-2.5 text-sm ${q === quantity ? 'bg-blue font-semibold text-onblue' : 'text-ink2 hover:bg-inset'}`}
-          >
-            {QUANTITY_NAMES[q][side]}
-          </button>
+      <div className="mb-3 grid gap-1" role="group" aria-label="What is read">
+        {[READING_ORDER.slice(0, USUAL), READING_ORDER.slice(USUAL)].map((some, row) => (
+          <div key={row} className={`flex flex-wrap gap-1 ${row > 0 ? 'border-t border-line pt-1' : ''}`}>
+            {some.map((q) => (
+              <Arm key={q} quantity={q} side={side} armed={q === quantity} onArm={onArm} />
+            ))}
+          </div>
         ))}
       </div>
       <div className="flex flex-wrap items-end gap-3">

@@ -22,6 +22,9 @@ interface Props {
   /** Touching a place arms its reading; without it the drawing only shows. */
   readonly onTouch?: (q: Quantity) => void;
   readonly armed?: Quantity | null;
+  /** Said where nothing was read, in place of what the form would have there: for a drawing to copy from. */
+  readonly unread?: string;
+  readonly caption?: string;
 }
 
 const W = 640;
@@ -35,14 +38,24 @@ const SHAPE_W = W - LEFT - RIGHT;
  * The thread in axial section, true to the proportion of its form; the body is broken off towards the axis. The places
  * where readings are taken are the dimensions themselves.
  */
-export function ThreadDrawing({ thread, tentative, side, readings, system, onTouch, armed = null }: Props) {
+export function ThreadDrawing({
+  thread,
+  tentative,
+  side,
+  readings,
+  system,
+  onTouch,
+  armed = null,
+  unread,
+  caption,
+}: Props) {
   const shape = useMemo(() => (thread ? shapeOf(thread, side) : null), [thread, side]);
   const read = (q: Quantity): string | null => {
     const all = readings.filter((r) => r.quantity === q);
     const first = all[0];
     return first === undefined ? null : `${first.text}${all.length > 1 ? ` +${all.length - 1}` : ''}`;
   };
-  const dims = thread ? numbersOf(thread, side, system) : {};
+  const dims = thread && unread === undefined ? numbersOf(thread, side, system) : {};
   const crestY = 70;
   const scale = shape ? SHAPE_W / shape.width : 1;
   const depthPx = shape ? shape.depth * scale : 70;
@@ -119,14 +132,16 @@ export function ThreadDrawing({ thread, tentative, side, readings, system, onTou
             taken={read(p.q)}
             armed={armed === p.q}
             tentative={tentative}
+            unread={unread ?? '?'}
             {...(onTouch ? { onTouch } : {})}
           />
         ))}
       </div>
       <figcaption className="px-3 pb-2 text-sm text-ink2">
-        {thread
-          ? `${thread.designation}${tentative ? ' (likeliest so far)' : ''}: form true to proportion, body broken off.`
-          : 'Touch a dimension to give its reading.'}
+        {caption ??
+          (thread
+            ? `${thread.designation}${tentative ? ' (likeliest so far)' : ''}: form true to proportion, body broken off.`
+            : 'Touch a dimension to give its reading.')}
       </figcaption>
     </figure>
   );
@@ -142,17 +157,18 @@ interface PlaceProps {
   readonly taken: string | null;
   readonly armed: boolean;
   readonly tentative: boolean;
+  readonly unread: string;
   readonly onTouch?: (q: Quantity) => void;
 }
 
-function Place({ q, x, y, w, side, known, taken, armed, tentative, onTouch }: PlaceProps) {
+function Place({ q, x, y, w, side, known, taken, armed, tentative, unread, onTouch }: PlaceProps) {
   const style = { left: `${(x / W) * 100}%`, top: `${(y / H) * 100}%`, width: `${(w / W) * 100}%` };
   const name = SHORT[q]?.[side] ?? QUANTITY_NAMES[q][side];
   const body = (
     <>
       <span className="block truncate text-xs text-ink2">{name}</span>
-      <span className="num block truncate text-base font-semibold">
-        {taken ?? (known ? `${tentative ? '\u2248 ' : ''}${known}` : '?')}
+      <span className={`num block truncate font-semibold ${unread === '?' ? 'text-base' : 'text-sm leading-6'}`}>
+        {taken ?? (known ? `${tentative ? '\u2248 ' : ''}${known}` : unread)}
       </span>
     </>
   );

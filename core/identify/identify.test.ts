@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import type { Evidence, Wear } from '../evidence/evidence.ts';
 import { normalCdf, shortfallDensity } from './density.ts';
 import { leafProbability } from './likelihood.ts';
+import { formAt } from '../form/shape.ts';
+import { expectationOf } from './hypotheses.ts';
 import { rank, type Ranking } from './rank.ts';
 import { reasonsFor } from './reasons.ts';
 
@@ -60,6 +62,19 @@ describe('naming', () => {
     const why = reasonsFor(best.expectation, best.starts, evidence, 'external', 'in');
     expect(why.for.join(' ')).toContain('off the crest at the worn place');
     expect(why.against).toEqual([]);
+  });
+
+  test('a pitch diameter far from the form speaks against it, as measured over the wires', () => {
+    // 1 1/2 in x 3.5 TPI Acme form against Tr 38x7 (ISO 2904: d2 = 34.5): 0.6 mm is no wear
+    const evidence: Evidence[] = [
+      { quantity: 'overWires', valueMm: 1.5385 * 25.4, wireMm: 0.1476 * 25.4, wear: 'unworn' },
+      crests(42, 304.8),
+    ];
+    const tr = expectationOf(formAt('trapezoidal30', 7), 38, 7);
+    const why = reasonsFor(tr, 1, evidence, 'external', 'mm');
+    expect(why.against.join(' ')).toMatch(/pitch diameter over the wires 33\.\d+ mm, basic 34\.500 mm/);
+    const own = expectationOf(formAt('acme29', 25.4 / 3.5), 38.1, 25.4 / 3.5);
+    expect(reasonsFor(own, 1, evidence, 'external', 'mm').against).toEqual([]);
   });
 
   test.each<[string, Evidence[], string]>([

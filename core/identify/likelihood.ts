@@ -167,7 +167,7 @@ export function likelihood(e: Evidence, h: Expectation, measured: Part, starts: 
  * M less d2 for any pair of flanks, with the textbook term for the lead angle, (w/2) tan^2(lead angle) cos a cot a (ASME
  * B1.2): what it leaves out stays below the tolerance that a naming must allow for anyway.
  */
-function overPitchDiameterMm(h: Expectation, wireMm: number, starts: number): number {
+export function overPitchDiameterMm(h: Expectation, wireMm: number, starts: number): number {
   const half = (h.leadingDeg + h.trailingDeg) / 2;
   const tilt = (h.leadingDeg - h.trailingDeg) / 2;
   const leadSlope = (h.pitchMm * starts) / (Math.PI * h.pitchDiameterMm);

@@ -2,7 +2,7 @@ import { DEFAULT_SIGMA, type Evidence, type Part } from '../evidence/evidence.ts
 import { degreesText, FINE, lengthText } from '../quantity/format.ts';
 import type { UnitSystem } from '../quantity/units.ts';
 import type { Expectation } from './hypotheses.ts';
-import { likelihood, wearCredibility } from './likelihood.ts';
+import { likelihood, overPitchDiameterMm, wearCredibility } from './likelihood.ts';
 
 export interface Reasons {
   /** What supports the candidate, in sentences. */
@@ -55,8 +55,9 @@ function bestLikelihood(e: Evidence, h: Expectation, part: Part, starts: number)
       return Math.max(...offsets.flatMap((o) => [at({ ...e, valueMm: base - o }), at({ ...e, valueMm: base + o })]));
     }
     case 'overWires': {
-      const best = [0, 0.25, 0.5, 0.75, 1].map((f) => e.valueMm + (f - 0.5) * (0.2 * h.pitchMm + 0.05) * 4);
-      return Math.max(...best.map((valueMm) => at({ ...e, valueMm })), at(e));
+      const base = h.pitchDiameterMm + overPitchDiameterMm(h, e.wireMm, starts);
+      const offsets = [0, 0.25, 0.5, 0.75, 1].map((f) => f * (0.2 * h.pitchMm + 0.05));
+      return Math.max(...offsets.map((o) => at({ ...e, valueMm: base - o })));
     }
     case 'crestFlat':
     case 'rootFlat':
@@ -110,7 +111,7 @@ function sentence(e: Evidence, h: Expectation, measured: Part, starts: number, s
     case 'minorDiameter':
       return `root ${len(e.valueMm)}, expected about ${len(part === 'external' ? h.minorExternalMm : h.minorInternalMm)}`;
     case 'overWires':
-      return `${len(e.valueMm)} over ${len(e.wireMm)} wires, basic pitch diameter ${len(h.pitchDiameterMm)}`;
+      return `pitch diameter over the wires ${len(e.valueMm - overPitchDiameterMm(h, e.wireMm, starts))}, basic ${len(h.pitchDiameterMm)}`;
     case 'crestFlat':
     case 'rootFlat': {
       const [end, has] = [e.quantity === 'crestFlat' ? 'crest' : 'root', edgeOf(e.quantity, h, part)];

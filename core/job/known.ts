@@ -24,8 +24,28 @@ export function knownOf(job: Job): Known {
 export const slipIn = (job: Job, quantity: Quantity, value: number, spanMm: number | null): Slip | null =>
   findSlip(quantity, value, knownOf(job), spanMm);
 
-/** Outside (or bore) diameters that were taken at a pointed-at place. */
-export function wearSpots(job: Job): Spot[] {
-  const q: Quantity = partOf(job) === 'external' ? 'majorDiameter' : 'minorDiameter';
-  return own(job, q).flatMap((r) => (r.positionMm === null ? [] : [{ positionMm: r.positionMm, diameterMm: r.value }]));
+/** Readings of one kind taken at pointed-at places: what can be compared along the part. */
+export interface WearSeries {
+  readonly quantity: Quantity;
+  /** The wire, for measurements over wires. */
+  readonly wire: string | null;
+  readonly spots: readonly Spot[];
+}
+
+const ALONG: readonly Quantity[] = ['majorDiameter', 'minorDiameter', 'pitchDiameter', 'overWires'];
+
+/** Everything that was read at places along the part, crest first (a nut's crest is its bore); wires of each size apart. */
+export function wearSeries(job: Job): WearSeries[] {
+  const order = partOf(job) === 'external' ? ALONG : [...ALONG.slice(1, 2), ...ALONG.slice(0, 1), ...ALONG.slice(2)];
+  return order.flatMap((quantity) => {
+    const placed = own(job, quantity).filter((r) => r.positionMm !== null);
+    const wires = [...new Set(placed.map((r) => r.span?.text ?? null))];
+    return wires.map((wire) => ({
+      quantity,
+      wire,
+      spots: placed
+        .filter((r) => (r.span?.text ?? null) === wire)
+        .map((r) => ({ positionMm: r.positionMm ?? 0, diameterMm: r.value })),
+    }));
+  });
 }

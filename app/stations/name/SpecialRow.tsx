@@ -6,57 +6,84 @@ import { leastWorn } from '../../../core/job/special.ts';
 import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
 import { inches, type UnitSystem } from '../../../core/quantity/units.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
+import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { acceptName } from '../../shell/settle.ts';
 import { useSystem } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 
+/** Read off the drawing; the rest stand under it. */
+const ON_DRAWING = ['majorDiameter', 'minorDiameter', 'crestCount', 'flankAngle', 'depth'] as const;
+const BESIDE = ['crestFlat', 'rootFlat', 'crestRadius', 'rootRadius', 'starts', 'hand', 'taper'] as const;
+const UNREAD = 'not known yet';
+
 /** What is known of a special, each with how sure the reading is; the rest said to be unknown, never filled in. */
-function ToCopy() {
+function ToCopy({ thread }: { readonly thread: ThreadSpec }) {
   const { job } = useJobView();
   const system = useSystem();
   const part = partOf(job);
+  const sure = (q: Reading['quantity']): string | null => {
+    const best = leastWorn(job, q);
+    return best && sureText(best, system);
+  };
+  const flanks = [sure('leadingFlank'), sure('trailingFlank')];
+  const angle = sure('flankAngle') ?? (flanks.some(Boolean) ? flanks.map((f) => f ?? '?').join(' / ') : null);
+  const drawn = ON_DRAWING.flatMap((quantity) => {
+    const text = quantity === 'flankAngle' ? angle : sure(quantity);
+    return text === null ? [] : [{ quantity, text }];
+  });
   return (
-    <dl className="mt-2 grid gap-x-4 text-sm sm:grid-cols-[12rem_1fr]">
-      {TO_COPY.map((q) => {
-        const best = leastWorn(job, q);
-        return (
+    <div className="mt-2 grid gap-2">
+      <ThreadDrawing
+        thread={thread}
+        tentative
+        side={part}
+        readings={drawn}
+        system={system}
+        unread={UNREAD}
+        caption={`The dimensions to copy, ${system === 'mm' ? 'mm' : 'inches'}, each as sure as its reading. Dashed: the form is a guess where it is not known yet.`}
+      />
+      <dl className="grid gap-x-4 text-sm sm:grid-cols-[12rem_1fr]">
+        {BESIDE.map((q) => (
           <div key={q} className="contents">
             <dt className="text-ink2">{QUANTITY_NAMES[q][part]}</dt>
-            <dd className="num">
-              {best
-                ? `${best.text}${best.span ? ` in ${best.span.text}` : ''}: ${sureText(best, system)}`
-                : 'not known yet'}
-            </dd>
+            <dd className="num">{sure(q) ?? UNREAD}</dd>
           </div>
-        );
-      })}
-    </dl>
+        ))}
+      </dl>
+    </div>
   );
 }
-const TO_COPY = [
-  'majorDiameter',
-  'minorDiameter',
-  'crestCount',
-  'flankAngle',
-  'depth',
-  'crestFlat',
-  'rootRadius',
-  'starts',
-  'hand',
-] as const;
 
+/** A reading with its uncertainty, as it would be written on a sketch. */
 function sureText(r: Reading, system: UnitSystem): string {
-  if (r.quantity === 'starts') return 'counted';
-  if (r.quantity === 'hand') return 'seen';
-  if (r.quantity === 'crestFlat' || r.quantity === 'rootRadius')
-    return `${lengthText(r.value, system, FINE)} \u00b1 ${lengthText(DEFAULT_SIGMA.radiusMm, system, FINE)}`;
-  if (r.quantity === 'flankAngle') return `${r.value}\u00b0 \u00b1 ${r.uncertainty ?? DEFAULT_SIGMA.angleDeg}\u00b0`;
-  if (r.quantity === 'crestCount') {
-    const pitch = (r.span?.mm ?? inches(1)) / r.value;
-    return `pitch ${lengthText(pitch, system, FINE)} \u00b1 ${lengthText((pitch * DEFAULT_SIGMA.crests) / r.value, system, FINE)}`;
+  const within = (mm: number, sigma: number): string =>
+    `${lengthText(mm, system, { ...FINE, bare: true })} \u00b1${lengthText(sigma, system, { ...FINE, bare: true })}`;
+  switch (r.quantity) {
+    case 'starts':
+      return `${r.value} counted`;
+    case 'hand':
+      return r.value < 0 ? 'left' : 'right';
+    case 'taper':
+      return r.value === 0 ? 'none' : `1 in ${Number((1 / r.value).toFixed(1))}`;
+    case 'flankAngle':
+    case 'leadingFlank':
+    case 'trailingFlank':
+      return `${r.value}\u00b0 \u00b1${r.uncertainty ?? DEFAULT_SIGMA.angleDeg}\u00b0`;
+    case 'crestCount': {
+      const pitch = (r.span?.mm ?? inches(1)) / r.value;
+      return within(pitch, (pitch * DEFAULT_SIGMA.crests) / r.value);
+    }
+    case 'crestFlat':
+    case 'rootFlat':
+    case 'crestRadius':
+    case 'rootRadius':
+      return within(r.value, Math.max(r.uncertainty ?? 0, DEFAULT_SIGMA.radiusMm));
+    case 'depth':
+      return within(r.value, r.uncertainty ?? DEFAULT_SIGMA.depthMm);
+    default:
+      return within(r.value, r.uncertainty ?? DEFAULT_SIGMA.diameterMm);
   }
-  return `${lengthText(r.value, system, FINE)} \u00b1 ${lengthText(r.uncertainty ?? DEFAULT_SIGMA.diameterMm, system, FINE)}`;
 }
 
 /** The special among the candidates; when it leads, with the dimensions to copy. */
@@ -78,7 +105,6 @@ export function SpecialRow({ thread, leads }: { readonly thread: ThreadSpec; rea
             ? 'Round sizes in a usual form: a maker\u2019s own combination.'
             : 'The sizes to copy are those measured, each as sure as its reading; what was not read is not known.'}
         </p>
-        {leads && <ToCopy />}
       </div>
       {accepted ? (
         <span className="flex min-h-12 items-center font-semibold text-go">accepted</span>
@@ -86,6 +112,11 @@ export function SpecialRow({ thread, leads }: { readonly thread: ThreadSpec; rea
         <Button tone={leads ? 'main' : 'plain'} onClick={() => acceptName(thread, special.probability, false, '')}>
           Accept as special
         </Button>
+      )}
+      {leads && (
+        <div className="basis-full">
+          <ToCopy thread={thread} />
+        </div>
       )}
     </li>
   );

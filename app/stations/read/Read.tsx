@@ -93,8 +93,7 @@ function Readings({ side }: { readonly side: 'external' | 'internal' }) {
           <thead>
             <tr className="text-sm text-ink2">
               <th className="py-1 font-normal">What</th>
-              <th className="font-normal">As typed</th>
-              <th className="font-normal">Is</th>
+              <th className="font-normal">As typed, what it is</th>
               <th className="font-normal">Where, state</th>
               <th className="font-normal">With</th>
               <th>
@@ -106,12 +105,13 @@ function Readings({ side }: { readonly side: 'external' | 'internal' }) {
             {job.readings.map((r) => (
               <tr key={r.id} className="border-t border-line">
                 <td>{QUANTITY_NAMES[r.quantity][side]}</td>
-                <td className="num whitespace-nowrap">{shortText(r)}</td>
-                <td className="num whitespace-nowrap text-sm">{meaning(r, system)}</td>
+                <td className="num whitespace-nowrap">
+                  {shortText(r)} <span className="block text-sm text-ink2">{meaning(r, system)}</span>
+                </td>
                 <td>
                   {[
                     r.member === 'mate' ? 'its mate' : '',
-                    r.positionMm === null ? '' : `at ${lengthText(r.positionMm, system)}`,
+                    r.positionMm === null ? '' : `at ${lengthText(r.positionMm, system, { stepMm: 1, stepIn: 0.05 })}`,
                     r.place,
                     r.wear === 'unknown' ? '' : r.wear,
                     r.leaf ?? '',
@@ -147,6 +147,7 @@ function meaning(r: Reading, system: 'mm' | 'in'): string {
   }
   if (r.quantity === 'crestCount' && r.span) return `${lengthText(r.span.mm / r.value, system, FINE)} each`;
   if (r.quantity === 'pitchLeaf') return lengthText(r.value, system, FINE);
+  if (r.quantity === 'hand') return r.value < 0 ? 'left hand' : 'right hand';
   if (ANGLES.includes(r.quantity))
     return `${r.value}\u00b0${r.uncertainty === null ? '' : ` \u00b1 ${r.uncertainty}\u00b0`}`;
   return String(Number(r.value.toFixed(4)));

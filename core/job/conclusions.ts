@@ -1,7 +1,8 @@
 import { FINE, lengthText, percentText, ppmText } from '../quantity/format.ts';
 import { pitchText } from '../quantity/pitch.ts';
 import type { UnitSystem } from '../quantity/units.ts';
-import { fitOfJob, gearState, latheOf, scheduleOf, threadOfJob, trainText, wirePlan } from './derive.ts';
+import { fitOfJob, gearState, latheOf, scheduleOf, threadOfJob, wirePlan } from './derive.ts';
+import { trainText } from '../gearing/trainText.ts';
 import type { Job, Shop, StationId } from './schema.ts';
 
 const CAME_IN = {

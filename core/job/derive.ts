@@ -134,6 +134,3 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
     }),
   };
 }
-
-export const trainText = (train: { readonly drivers: readonly number[]; readonly driven: readonly number[] }): string =>
-  train.drivers.map((d, i) => `${d}/${train.driven[i] ?? '?'}`).join(' \u00d7 ');

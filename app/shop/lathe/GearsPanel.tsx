@@ -1,14 +1,17 @@
 import { useState } from 'react';
+import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
+import { parseTrain, trainText } from '../../../core/gearing/trainText.ts';
 import { parseGears } from '../../../core/lathe/create.ts';
 import { parseGearCsv, writeGearCsv } from '../../../core/lathe/gearCsv.ts';
 import { leversText, parseLevers, parseRatio } from '../../../core/lathe/typed.ts';
 import { downloadText } from '../../storage/files.ts';
-import { Button, Note, Panel } from '../../ui/controls.tsx';
+import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
 import { TypedField } from '../../ui/fields.tsx';
 import type { LathePanel } from './edit.ts';
 
 /** Gears in the drawer and what stands between them and the leadscrew. */
 export function GearsPanel({ lathe, edit }: LathePanel) {
+  const ratios = gearboxRatios(lathe.levers);
   const [csvProblem, setCsvProblem] = useState<string | null>(null);
   return (
     <Panel title="Gears">
@@ -37,6 +40,28 @@ export function GearsPanel({ lathe, edit }: LathePanel) {
           placeholder="none"
           hint="cone 1=1 2=8/9 3=3/4; range A=2 B=1"
         />
+        <TypedField
+          label="Mounted now, driver/driven"
+          shown={lathe.mounted ? trainText(lathe.mounted) : ''}
+          placeholder="nothing, or not known"
+          parse={parseTrain}
+          onCommit={(v) =>
+            edit(
+              'change what is mounted',
+              (l) => void (l.mounted = { ...v, gearbox: l.mounted?.gearbox ?? ratios[0]?.ratio ?? '1' }),
+            )
+          }
+          onClear={() => edit('nothing is mounted', (l) => void (l.mounted = null))}
+          hint="the least change from it counts when trains are put in order"
+        />
+        {lathe.mounted && ratios.length > 1 && (
+          <Choice
+            label="with the levers at"
+            value={lathe.mounted.gearbox}
+            options={ratios.map((r) => ({ value: r.ratio, label: r.name }))}
+            onChange={(v) => edit('change the levers', (l) => void (l.mounted && (l.mounted.gearbox = v)))}
+          />
+        )}
         <div className="flex flex-wrap gap-2">
           <Button onClick={() => downloadText(`${lathe.name}-gears.csv`, writeGearCsv(lathe.gears), 'text/csv')}>
             Gears as CSV

@@ -1,4 +1,5 @@
-import { gearState, latheOf, threadOfJob, trainText } from '../../../core/job/derive.ts';
+import { gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';

@@ -1,7 +1,7 @@
 import { mountOn } from '../../../core/gearing/latheArm.ts';
 import type { Fitting } from '../../../core/gearing/mount.ts';
 import { fittingSteps } from '../../../core/gearing/steps.ts';
-import { trainText } from '../../../core/job/derive.ts';
+import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';

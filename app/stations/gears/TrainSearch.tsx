@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
 import { gearsToChange, meritOf } from '../../../core/gearing/merit.ts';
-import { trainText } from '../../../core/job/derive.ts';
+import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { lengthText, ppmText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';

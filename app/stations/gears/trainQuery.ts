@@ -1,7 +1,8 @@
 import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
 import { armOf, turningFor } from '../../../core/gearing/latheArm.ts';
 import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
-import { trainText, threadOfJob } from '../../../core/job/derive.ts';
+import { threadOfJob } from '../../../core/job/derive.ts';
+import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Job } from '../../../core/job/schema.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { isMetricPitch, isTpiPitch } from '../../../core/quantity/pitch.ts';

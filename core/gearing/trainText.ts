@@ -1,0 +1,31 @@
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
+
+interface Pairs {
+  readonly drivers: readonly number[];
+  readonly driven: readonly number[];
+}
+
+/** A train as it is said: "30/50 \u00d7 63/60", each driver over what it drives. */
+export const trainText = (train: Pairs): string =>
+  train.drivers.map((d, i) => `${d}/${train.driven[i] ?? '?'}`).join(' \u00d7 ');
+
+const RIGHT = '40/35, or 30/50 x 63/60 (driver/driven)';
+
+/** Reads "40/35", "30/50 x 63/60" or "30/50 63/60": one to three pairs of 8 to 400 teeth. */
+export function parseTrain(t: string): Outcome<{ drivers: number[]; driven: number[] }> {
+  const pairs = t
+    .trim()
+    .split(/\s*[x\u00d7*]\s*|\s{1,}(?=\d+\s*\/)/i)
+    .filter(Boolean);
+  const drivers: number[] = [];
+  const driven: number[] = [];
+  for (const p of pairs) {
+    const m = /^(\d{1,3})\s*\/\s*(\d{1,3})$/.exec(p);
+    if (!m) return bad('train', `"${p}" is not driver/driven.`, RIGHT);
+    drivers.push(Number(m[1]));
+    driven.push(Number(m[2]));
+  }
+  if (drivers.length < 1 || drivers.length > 3) return bad('train', 'One to three pairs.', RIGHT);
+  const wrong = [...drivers, ...driven].find((g) => g < 8 || g > 400);
+  return wrong === undefined ? good({ drivers, driven }) : bad('train', `${wrong} teeth is out of reach.`, RIGHT);
+}

@@ -120,6 +120,15 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       unit: 'mm',
       source: form.source,
     },
+    {
+      name: external ? 'Root that the cut leaves' : 'Root of the nut',
+      symbol: external ? 'd3' : 'D',
+      formula: external ? 'blank \u2212 2 h' : 'bore + 2 h',
+      values: `${plain(startDiameterMm)} ${sign} 2 \u00d7 ${plain(tip.depthMm)}`,
+      result: rootDiameterMm,
+      unit: 'mm',
+      source: form.source,
+    },
   ];
   return {
     make: choice.make,

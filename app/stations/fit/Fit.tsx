@@ -95,6 +95,7 @@ export function Fit() {
           label={external ? 'Root it leaves' : 'Root of the nut'}
           value={lengthText(plan.rootDiameterMm, system)}
           other={lengthText(plan.rootDiameterMm, other)}
+          onShow={() => show(external ? 'Root of the screw' : 'Root of the nut', stepOf(3))}
         />
       </div>
       <div className="grid gap-4 md:grid-cols-2">

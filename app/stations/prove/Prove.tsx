@@ -1,5 +1,6 @@
 import { fitOfJob, threadOfJob, wirePlan } from '../../../core/job/derive.ts';
 import { leftText } from '../../../core/job/conclusions.ts';
+import { wireSteps } from '../../../core/gauging/wireSteps.ts';
 import { usableWireMm } from '../../../core/gauging/wires.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { plain, type Step } from '../../../core/quantity/working.ts';
@@ -44,6 +45,7 @@ export function Prove() {
             label="Root of the nut"
             value={lengthText(plan.rootDiameterMm, system)}
             other={lengthText(plan.rootDiameterMm, other)}
+            onShow={() => show('Root of the nut', plan.working.slice(3, 4))}
           />
         </div>
         <Note tone="caution">
@@ -54,31 +56,21 @@ export function Prove() {
   }
   const { groove, wireMm } = wires;
   const range = usableWireMm(groove);
-  const same = groove.leadingHalfAngleDeg === groove.trailingHalfAngleDeg;
-  const steps: Step[] = [
-    {
-      name: 'Over three wires, lead angle left out',
-      symbol: 'M',
-      formula: same
-        ? 'd2 + w (1 + 1 / sin a) \u2212 (P / 2) cot a'
-        : 'd2 + w (1 + cos((a1\u2212a2)/2) / sin((a1+a2)/2)) \u2212 P / (tan a1 + tan a2)',
-      values: `${plain(plan.pitchDiameterMm)} + ${plain(wireMm)} (1 + 1 / sin ${groove.leadingHalfAngleDeg}\u00b0) \u2212 ${plain(groove.pitchMm / 2)} cot ${groove.leadingHalfAngleDeg}\u00b0`,
-      result: wires.flatMm,
-      unit: 'mm',
-      source: 'ASME B1.2; NBS Handbook H28',
-    },
-    {
-      name: 'With the lead angle',
-      symbol: 'M',
-      formula: wires.exact
-        ? 'cylinder pressed into the helix, free to tilt, solved numerically'
-        : '+ (w / 2) tan\u00b2\u03bb cos a cot a',
-      values: `${plain(wires.flatMm)} + ${plain(wires.targetMm - wires.flatMm)}`,
-      result: wires.targetMm,
-      unit: 'mm',
-      source: 'NBS Handbook H28',
-    },
-  ];
+  const [flat, withLead] = wireSteps(groove, plan.pitchDiameterMm, wireMm);
+  const steps: Step[] = wires.exact
+    ? [
+        flat,
+        {
+          name: 'With the lead angle',
+          symbol: 'M',
+          formula: 'cylinder pressed into the helix, free to tilt, solved numerically',
+          values: `${plain(wires.flatMm)} + ${plain(wires.targetMm - wires.flatMm)}`,
+          result: wires.targetMm,
+          unit: 'mm',
+          source: 'geometry of cylinder and helicoid; the textbook term is good to 1 \u00b5m only at small lead angles',
+        },
+      ]
+    : [flat, withLead];
   return (
     <StationFrame station="prove" lead="Measure over three wires in several places; go a little, try, go a little.">
       {!wires.check.ok && (

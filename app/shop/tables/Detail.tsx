@@ -1,0 +1,151 @@
+import { useMemo, useState } from 'react';
+import { boreForShareMm } from '../../../core/fit/fit.ts';
+import { externalDepthMm, leadAngleDeg, rootFlatMm } from '../../../core/form/sizes.ts';
+import { bestWireMm, grooveOf, overWiresMm, usableWireMm } from '../../../core/gauging/wires.ts';
+import { wireSteps } from '../../../core/gauging/wireSteps.ts';
+import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
+import { pitchText } from '../../../core/quantity/pitch.ts';
+import { exact } from '../../../core/quantity/rational.ts';
+import type { UnitSystem } from '../../../core/quantity/units.ts';
+import type { Step } from '../../../core/quantity/working.ts';
+import { familyOf, type StandardThread } from '../../../core/standards/catalogue.ts';
+import { sizeSteps } from '../../../core/standards/sizeSteps.ts';
+import { pitchMmOf, threadFormOf, threadOfRow, threadSizes } from '../../../core/standards/thread.ts';
+import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
+import { Button, Choice, Panel } from '../../ui/controls.tsx';
+import { Steps } from '../../ui/Working.tsx';
+import { LimitsTable } from './LimitsTable.tsx';
+
+interface DetailProps {
+  readonly row: StandardThread;
+  readonly system: UnitSystem;
+  readonly comparing: boolean;
+  readonly canCompare: boolean;
+  readonly onCompare: () => void;
+}
+
+/** One row of the tables: drawing, sizes with their working, limits. */
+export function Detail({ row, system, comparing, canCompare, onCompare }: DetailProps) {
+  const thread = useMemo(() => threadOfRow(row), [row]);
+  const [side, setSide] = useState<'external' | 'internal'>('external');
+  const form = threadFormOf(thread);
+  const sizes = threadSizes(thread);
+  const p = pitchMmOf(thread);
+  const len = (mm: number): string => lengthText(mm, system, FINE);
+  const both = (mm: number): string => `${len(mm)} \u00b7 ${lengthText(mm, system === 'mm' ? 'in' : 'mm', FINE)}`;
+  const square = form.leadingFlankDeg + form.trailingFlankDeg === 0;
+  const groove = square ? null : grooveOf(form, p, 1);
+  const steps = sizeSteps(thread);
+  const best = groove && bestWireMm(groove);
+  const facts: readonly Fact[] = [
+    { name: 'Nominal diameter', value: both(row.majorMm) },
+    {
+      name: 'Pitch',
+      value: `${pitchText(exact(row.pitch), 'mm')} \u00b7 ${pitchText(exact(row.pitch), 'in')} (${row.pitch} mm exactly)`,
+    },
+    {
+      name: 'Flanks',
+      value:
+        form.leadingFlankDeg === form.trailingFlankDeg
+          ? `${degreesText(2 * form.leadingFlankDeg)} included`
+          : `${form.leadingFlankDeg}\u00b0 leading, ${form.trailingFlankDeg}\u00b0 trailing`,
+    },
+    { name: 'Pitch diameter', value: both(sizes.pitchDiameterMm), step: steps.pitchDiameter },
+    { name: 'Root of the screw', value: both(sizes.minorExternalMm), step: steps.minorExternal },
+    { name: 'Minor diameter of the nut', value: both(sizes.minorInternalMm), step: steps.minorInternal },
+    { name: 'Depth of the screw\u2019s thread', value: both(externalDepthMm(form)), step: steps.depth },
+    { name: 'Widest tip flat', value: both(rootFlatMm(form, p)), step: steps.rootFlat },
+    {
+      name: 'Lead angle at the root',
+      value: degreesText(leadAngleDeg(p, sizes.minorExternalMm)),
+      step: steps.leadAngle,
+    },
+    ...(form.taper > 0 ? [{ name: 'Taper', value: '1 in 16 on diameter' }] : []),
+    {
+      name: 'Bore for 100 / 85 / 75 / 65 % of thread',
+      value: [1, 0.85, 0.75, 0.65]
+        .map((s) => lengthText(boreForShareMm(thread, s), system, { bare: true }))
+        .join(' / '),
+    },
+    ...(groove && best !== null
+      ? [
+          {
+            name: 'Wires',
+            value: `best ${len(best)}; usable ${len(usableWireMm(groove).min)} to ${len(usableWireMm(groove).max)}`,
+          },
+          {
+            name: 'Over best wires, basic pitch diameter',
+            value: both(overWiresMm(groove, sizes.pitchDiameterMm, best, 'textbook')),
+            step: wireSteps(groove, sizes.pitchDiameterMm, best)[1],
+          },
+        ]
+      : []),
+    { name: 'Source', value: `${familyOf(row.family).source}; form ${form.source}` },
+  ];
+  return (
+    <Panel
+      title={`${row.designation}, ${familyOf(row.family).name}`}
+      aside={
+        <Button onClick={onCompare} disabled={!comparing && !canCompare}>
+          {comparing ? 'Take out of the comparison' : 'Lay over others'}
+        </Button>
+      }
+    >
+      <Choice
+        label="Drawn"
+        value={side}
+        options={[
+          { value: 'external', label: 'Screw' },
+          { value: 'internal', label: 'Nut' },
+        ]}
+        onChange={setSide}
+      />
+      <div className="my-3">
+        <ThreadDrawing thread={thread} tentative={false} side={side} readings={[]} system={system} />
+      </div>
+      <dl className="grid gap-x-4 sm:grid-cols-[15rem_minmax(0,1fr)]">
+        {facts.map((f) => (
+          <FactRow key={f.name} fact={f} system={system} />
+        ))}
+      </dl>
+      <LimitsTable row={row} system={system} />
+    </Panel>
+  );
+}
+
+interface Fact {
+  readonly name: string;
+  readonly value: string;
+  /** How the value came about; without it the value is a printed one. */
+  readonly step?: Step;
+}
+
+function FactRow({ fact, system }: { readonly fact: Fact; readonly system: UnitSystem }) {
+  const [open, setOpen] = useState(false);
+  const { name, value, step } = fact;
+  return (
+    <div className="contents">
+      <dt className="border-t border-line py-1 text-ink2">{name}</dt>
+      <dd className="py-1 tabular-nums sm:border-t sm:border-line">
+        {step ? (
+          <button
+            type="button"
+            aria-expanded={open}
+            title="Show how this came about"
+            onClick={() => setOpen(!open)}
+            className="-my-1 min-h-12 w-full rounded-md text-left underline decoration-line underline-offset-4 hover:bg-inset"
+          >
+            {value}
+          </button>
+        ) : (
+          value
+        )}
+        {step && open && (
+          <div className="mb-2 rounded-md bg-inset p-3">
+            <Steps steps={[step]} system={system} />
+          </div>
+        )}
+      </dd>
+    </div>
+  );
+}

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { mountTrain } from '../../core/gearing/mount.ts';
-import { findTrains, gearsLeft, type TrainRequest } from '../../core/gearing/search.ts';
+import { mountAll } from '../../core/gearing/mountAll.ts';
+import { findTrains, type TrainRequest } from '../../core/gearing/search.ts';
 import { oneGearShort } from '../../core/gearing/short.ts';
 import { rank } from '../../core/identify/rank.ts';
 import { exact } from '../../core/quantity/rational.ts';
@@ -16,6 +16,8 @@ const requestOf = (q: TrainsQuery): TrainRequest => ({
 
 /** A report across the worker's edge costs more than a mounting: one every so often is enough for the eye. */
 const REPORT_EVERY_MS = 80;
+/** Trains of one lead that are worth weighing against each other. */
+const KEPT_OF_EACH = 6;
 /** The search itself takes about this share of the work; mounting each train takes the rest. */
 const SEARCH_SHARE = 0.2;
 
@@ -35,15 +37,14 @@ const api: CalcWorker = {
   trains: (q, onProgress) => {
     const report = reporter(onProgress);
     const { trains, complete } = findTrains(requestOf(q), (done) => report(done * SEARCH_SHARE));
-    const { arm, turning } = q;
+    const { arm, turning, gears } = q;
     return {
       complete,
-      trains: trains.map((t, i) => {
-        if (!arm) return { ...t, mount: null };
-        report(SEARCH_SHARE + ((1 - SEARCH_SHARE) * i) / trains.length);
-        const mount = mountTrain(t.drivers, t.driven, gearsLeft(q.gears, [...t.drivers, ...t.driven]), arm, turning);
-        return { ...t, ...(mount.fits ? { drivers: mount.drivers, driven: mount.driven } : {}), mount };
-      }),
+      trains: arm
+        ? mountAll(trains, { gears, arm, turning, keep: KEPT_OF_EACH }, (done) =>
+            report(SEARCH_SHARE + (1 - SEARCH_SHARE) * done),
+          )
+        : trains.map((t) => ({ ...t, mount: null })),
     };
   },
 };

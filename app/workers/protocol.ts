@@ -1,8 +1,8 @@
 import type { Part } from '../../core/evidence/evidence.ts';
 import type { Evidence } from '../../core/evidence/evidence.ts';
-import type { Arm, Mount, Turning } from '../../core/gearing/mount.ts';
+import type { Arm, Turning } from '../../core/gearing/mount.ts';
+import type { MountedTrain } from '../../core/gearing/mountAll.ts';
 import type { OneGearShort } from '../../core/gearing/short.ts';
-import type { Train } from '../../core/gearing/search.ts';
 import type { Context } from '../../core/identify/hypotheses.ts';
 import type { Ranking } from '../../core/identify/rank.ts';
 
@@ -27,10 +27,6 @@ export interface TrainsQuery {
   readonly arm: Arm | null;
   /** How many meshes the direction asks for; null: either. */
   readonly turning: Turning;
-}
-
-export interface MountedTrain extends Train {
-  readonly mount: Mount | null;
 }
 
 export interface CalcWorker {

@@ -1,4 +1,4 @@
-import { isMetricPitch, isTpiPitch } from '../quantity/pitch.ts';
+import { isMetricPitch, isTpiPitch, tpiOf } from '../quantity/pitch.ts';
 import { exact, numberOf, textOf, type Rational } from '../quantity/rational.ts';
 import type { Levers, LeverSetting } from './levers.ts';
 import { totalRatio } from './search.ts';
@@ -38,6 +38,22 @@ const PRINTED_SLACK = 0.0015;
 const isNative = (lead: Rational, leadscrew: Rational): boolean =>
   isMetricPitch(leadscrew) ? isMetricPitch(lead) : isTpiPitch(lead);
 
+const TWENTIETH = exact('1/20');
+
+/**
+ * The pitch a row means. An inch pitch printed as a rounded decimal of millimetres (2.82 for 9 tpi) is that inch pitch; a
+ * decimal that is a metric pitch (a multiple of 0.05 mm) is taken as it stands.
+ */
+function meant(lead: Rational, leadscrew: Rational): Rational {
+  if (isMetricPitch(leadscrew) || isTpiPitch(lead) || lead.div(TWENTIETH).d === 1n) return lead;
+  const places = [0, 1, 2, 3, 4, 5].find((k) => lead.mul(10n ** BigInt(k)).d === 1n);
+  if (places === undefined) return lead;
+  const tpi = exact(`${Math.round(numberOf(tpiOf(lead)) * 4)}/4`);
+  if (numberOf(tpi) <= 0) return lead;
+  const whole = tpiOf(tpi); // the same rule turns threads per inch back into a pitch
+  return Math.abs(numberOf(whole) - numberOf(lead)) <= 0.5 * 10 ** -places ? whole : lead;
+}
+
 /** Position of a lever, as a node: "cone 1". */
 const node = (lever: string, position: string): string => `${lever}\u0000${position}`;
 
@@ -67,6 +83,7 @@ export function readChart(
   const base = leadscrew.mul(fixedRatio);
   // rows of the leadscrew's own system first: those of the other are often rounded, and must not set the exact ratios
   const usable = rows
+    .map((r) => ({ ...r, lead: meant(r.lead, leadscrew) }))
     .map((r, i) => ({ ...r, index: i, ratio: asked(r, base) }))
     .sort((a, b) => Number(isNative(b.lead, leadscrew)) - Number(isNative(a.lead, leadscrew)) || a.index - b.index);
   let best = solve(usable, usable);

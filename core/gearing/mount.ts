@@ -248,9 +248,10 @@ function tightest(gears: readonly PlacedGear[], arm: Arm): Tightest {
 
 function foulText({ gap, g, o, kind }: Tightest): string {
   const by = `, by ${Math.max(0.1, -gap).toFixed(1)} mm`;
-  if (kind === 'cover' || !o) return `The ${g.teeth} does not go under the cover${by}.`;
-  if (kind === 'tips') return `The ${g.teeth} and the ${o.teeth} touch${by}.`;
-  return `The ${g.teeth} fouls the ${kind} of the ${o.teeth}${by}.`;
+  const name = (x: PlacedGear): string => (x.role === 'idler' ? `idler of ${x.teeth}` : String(x.teeth));
+  if (kind === 'cover' || !o) return `The ${name(g)} does not go under the cover${by}.`;
+  if (kind === 'tips') return `The ${name(g)} and the ${name(o)} touch${by}.`;
+  return `The ${name(g)} fouls the ${kind} of the ${name(o)}${by}.`;
 }
 
 function coverGap(at: Point, tip: number, arm: Arm): number {

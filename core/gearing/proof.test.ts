@@ -181,6 +181,15 @@ describe('a chart', () => {
     expect(read.conflicts).toEqual([]);
     expect(read.answers[0] && textOf(read.answers[0])).toBe(textOf(row('2', 'B').lead));
   });
+  test('an inch pitch printed as a rounded decimal is that pitch; a metric pitch is taken as it stands', () => {
+    const rounded = { ...row('2', 'A'), lead: exact('2.82') }; // 9 tpi: 2.8222 mm
+    const read = readChart(SCREW, ONE, [row('1', 'A'), rounded], [row('2', 'A')]);
+    expect(read.answers[0] && textOf(read.answers[0])).toBe('127/45');
+    expect(read.levers['cone']).toEqual({ 1: '1', 2: '8/9' });
+    const metric = { ...row('2', 'A', [50], [63]), lead: exact('2.25') };
+    const kept = readChart(SCREW, ONE, [row('1', 'A'), metric], [row('2', 'A', [50], [63])]);
+    expect(kept.answers[0] && textOf(kept.answers[0])).toBe('9/4');
+  });
   test('rows as typed', () => {
     const rows = parseChart('cone 1, range A, 24/48, 8 tpi\n\ncone 2, range A, 24/48 x 30/60, 1.5 mm');
     expect(rows.ok && rows.value[1]).toMatchObject({

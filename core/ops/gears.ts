@@ -2,9 +2,9 @@ import { Type } from '@sinclair/typebox';
 import { auditTrain } from '../gearing/audit.ts';
 import { readChart } from '../gearing/chart.ts';
 import { explainScratch } from '../gearing/diagnose.ts';
-import { mountTrain } from '../gearing/mount.ts';
+import { mountAll, TRIED_FOR_EACH, type MountedTrain } from '../gearing/mountAll.ts';
 import { dialRule } from '../gearing/dial.ts';
-import { findTrains, gearsLeft } from '../gearing/search.ts';
+import { findTrains } from '../gearing/search.ts';
 import { Exact, Teeth } from '../lathe/schema.ts';
 import { bad, good } from '../quantity/outcome.ts';
 import { exact, numberOf, textOf } from '../quantity/rational.ts';
@@ -93,24 +93,19 @@ export const trainsOp = op({
       gearbox: (q.gearbox ?? ['1']).map((g) => exact(g)),
       maxPairs: q.maxPairs ?? 2,
       most: q.most ?? 20,
+      perLead: q.arm ? TRIED_FOR_EACH : 1,
     });
+    const { arm } = q;
+    const mounted: readonly MountedTrain[] = arm
+      ? mountAll(trains, { gears: q.gears, arm, turning: arm.meshes ?? null, keep: 1 })
+      : trains.map((t) => ({ ...t, mount: null }));
     return good({
-      trains: trains.map((t) => {
-        const plain = { ...t, drivers: [...t.drivers], driven: [...t.driven] };
-        if (!q.arm) return { ...plain, mount: { fits: null, reason: 'not checked: no arm given' } };
-        const m = mountTrain(
-          t.drivers,
-          t.driven,
-          gearsLeft(q.gears, [...t.drivers, ...t.driven]),
-          q.arm,
-          q.arm.meshes ?? null,
-        );
-        return {
-          ...plain,
-          ...(m.fits ? { drivers: [...m.drivers], driven: [...m.driven] } : {}),
-          mount: { fits: m.fits, reason: m.reason },
-        };
-      }),
+      trains: mounted.map(({ mount, ...t }) => ({
+        ...t,
+        drivers: [...t.drivers],
+        driven: [...t.driven],
+        mount: mount ? { fits: mount.fits, reason: mount.reason } : { fits: null, reason: 'not checked: no arm given' },
+      })),
       complete,
     });
   },

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
 import { gearsToChange, meritOf } from '../../../core/gearing/merit.ts';
+import type { MountedTrain } from '../../../core/gearing/mountAll.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { lengthText, ppmText } from '../../../core/quantity/format.ts';
@@ -12,7 +13,6 @@ import { useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
 import { useKeys } from '../../ui/keys.ts';
 import { stopCalc, useCalc, type Answered } from '../../workers/client.ts';
-import type { MountedTrain } from '../../workers/protocol.ts';
 import { leverName, measuredPitchPpm, sameGears, takeTrain, trainsQuery } from './trainQuery.ts';
 import { Weigh } from './Weigh.tsx';
 

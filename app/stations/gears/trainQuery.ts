@@ -1,5 +1,6 @@
 import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
 import { armOf, turningFor } from '../../../core/gearing/latheArm.ts';
+import { TRIED_FOR_EACH } from '../../../core/gearing/mountAll.ts';
 import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
@@ -11,9 +12,8 @@ import { leadOf, pitchOf, type ThreadSpec } from '../../../core/standards/thread
 import { editJob } from '../../store/store.ts';
 import type { TrainsQuery } from '../../workers/protocol.ts';
 
-/** Leads searched, before they are weighed, and trains weighed of each. */
+/** Leads searched, before they are weighed. */
 const SEARCHED = 14;
-const EACH = 6;
 
 export interface Geared {
   readonly drivers: readonly number[];
@@ -32,7 +32,7 @@ export function trainsQuery(thread: ThreadSpec, lathe: Lathe | null, maxPairs: 1
     gearbox: gearboxRatios(lathe.levers).map((g) => g.ratio),
     maxPairs,
     most: SEARCHED,
-    perLead: EACH,
+    perLead: TRIED_FOR_EACH,
     arm: armOf(lathe),
     turning: turningFor(lathe, thread.leftHand),
   };

@@ -33,9 +33,9 @@ test('of every lead one answer at least; where a train goes on, no other of that
 
 test('a lead whose handiest train does not go on is cut by another that does', () => {
   const of = (drivers: number[], driven: number[]) => ({ drivers, driven, gearbox: '1', leadMm: '2', errorPpm: 0 });
-  const small = of([20, 25], [25, 30]); // does not reach
+  const small = of([20, 25], [25, 30]); // does not reach by itself
   const room = of([30, 60], [65, 40]);
-  const all = { gears: GEARS, arm: ARM, turning: null, keep: 1 };
+  const all = { gears: [], arm: ARM, turning: null, keep: 1 }; // no idler is left
   expect(mountAll([small, room], all)).toMatchObject([{ mount: { fits: true, meshes: 2 } }]);
   expect(mountAll([small], all)).toMatchObject([{ drivers: [20, 25], mount: { fits: false } }]);
   expect(mountAll([], all)).toEqual([]);

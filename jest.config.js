@@ -3,7 +3,7 @@ export default {
   testEnvironment: 'node',
   setupFiles: ['fake-indexeddb/auto'],
   roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/cli', '<rootDir>/demo', '<rootDir>/server'],
-  testMatch: ['**/*.test.ts'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   reporters: ['default', '<rootDir>/scripts/jest-report.mjs'],
   transform: {

@@ -1,31 +1,14 @@
 import { StrictMode, useEffect, useState } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { createBrowserRouter, RouterProvider } from 'react-router';
 import { demoJobs, demoShop } from '../demo/index.ts';
 import './app.css';
-import { JobPage } from './shell/JobPage.tsx';
-import { Gauges } from './shop/Gauges.tsx';
-import { Jobs } from './shop/Jobs.tsx';
-import { LathePage } from './shop/LathePage.tsx';
-import { Lathes } from './shop/Lathes.tsx';
-import { Settings } from './shop/Settings.tsx';
-import { Tables } from './shop/Tables.tsx';
+import { routes } from './routes.tsx';
 import { loadShop, replaceAll } from './storage/db.ts';
 import { shopOpened, store, useAppDispatch, useAppSelector } from './store/store.ts';
 
-const router = createBrowserRouter([
-  { path: '/', element: <Navigate to="/jobs" replace /> },
-  { path: '/jobs', element: <Jobs /> },
-  { path: '/jobs/:jobId', element: <JobPage /> },
-  { path: '/jobs/:jobId/:station', element: <JobPage /> },
-  { path: '/lathes', element: <Lathes /> },
-  { path: '/lathes/:latheId', element: <LathePage /> },
-  { path: '/tables', element: <Tables /> },
-  { path: '/gauges', element: <Gauges /> },
-  { path: '/settings', element: <Settings /> },
-  { path: '*', element: <Navigate to="/jobs" replace /> },
-]);
+const router = createBrowserRouter(routes);
 
 /** Opens the shop from the record; the first visit finds the demo shop in place. */
 async function openShop() {

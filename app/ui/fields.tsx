@@ -48,6 +48,7 @@ export function TypedField<T>({ label, shown, parse, onCommit, onClear, hint, pl
     }
     if (draft === shown) {
       setDraft(null);
+      setProblem(null);
       return;
     }
     const outcome = parse(draft);

@@ -138,4 +138,3 @@ export const LatheSchema = Type.Object(
   { additionalProperties: false },
 );
 export type Lathe = Static<typeof LatheSchema>;
-export type MountedTrain = Static<typeof TrainSchema>;

@@ -1,0 +1,84 @@
+/** @jest-environment ./app/testing/environment.mjs */
+import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
+import { act, cleanup, screen, waitFor } from '@testing-library/react';
+import { STATION_NAMES, stationsOf } from '../core/job/chain.ts';
+import { demoJobs, demoShop } from '../demo/index.ts';
+import { openAt, withWorker } from './testing/open.tsx';
+
+beforeAll(withWorker);
+afterEach(cleanup);
+
+/** What no reader should ever meet. */
+const NONSENSE = /\b(NaN|undefined|null|Infinity)\b|\[object/;
+
+const shown = (): string => document.body.textContent ?? '';
+
+/** Reads the view in both systems of units. */
+async function readBothWays(): Promise<void> {
+  const { editShop } = await import('./store/store.ts');
+  for (const system of ['mm', 'in'] as const) {
+    act(() => editShop('change the system', (d) => void (d.settings.system = system)));
+    await waitFor(() => expect(shown()).not.toMatch(/weighing|Searching/));
+    expect(shown()).not.toMatch(NONSENSE);
+  }
+}
+
+describe('every station of every demo job', () => {
+  test.each(demoJobs().flatMap((job) => stationsOf(job).map((station) => [job.id, station] as const)))(
+    '%s %s',
+    async (id, station) => {
+      await openAt(`/jobs/${id}/${station}`);
+      await screen.findByRole('heading', { level: 1, name: STATION_NAMES[station] });
+      await readBothWays();
+      expect(screen.getAllByRole('heading', { level: 1 })).toHaveLength(1);
+    },
+  );
+});
+
+describe('every view of the shop', () => {
+  const lathes = demoShop().lathes.map((l) => [`/lathes/${l.id}`, l.name] as const);
+  test.each([
+    ['/jobs', 'Jobs'],
+    ['/lathes', 'Lathes'],
+    ...lathes,
+    ['/tables', 'Tables'],
+    ['/gauges', 'Gauges'],
+    ['/settings', 'Settings & backup'],
+  ])('%s', async (path, title) => {
+    await openAt(path);
+    await screen.findByRole('heading', { level: 1, name: title });
+    await readBothWays();
+  });
+});
+
+describe('an empty shop', () => {
+  test.each([
+    ['/jobs', /No job|first job|New job/],
+    ['/lathes', /No lathe yet/],
+  ])('%s says what to do first', async (path, words) => {
+    const { emptyShop } = await import('../core/job/create.ts');
+    await openAt(path, emptyShop(), []);
+    await waitFor(() => expect(shown()).toMatch(words));
+    expect(shown()).not.toMatch(NONSENSE);
+  });
+  test('a new job with nothing read is led from station to station without a figure made up', async () => {
+    const { emptyShop, newJob } = await import('../core/job/create.ts');
+    const job = newJob('first', 'First job', new Date('2026-01-05T08:00:00Z'));
+    for (const station of stationsOf(job)) {
+      await openAt(`/jobs/first/${station}`, emptyShop(), [job]);
+      await screen.findByRole('heading', { level: 1, name: STATION_NAMES[station] });
+      expect(shown()).not.toMatch(NONSENSE);
+      cleanup();
+    }
+  });
+});
+
+test('a job that is not there says so', async () => {
+  await openAt('/jobs/nowhere/read');
+  expect(await screen.findByText('This job is not here')).toBeTruthy();
+});
+
+test('an address that means nothing leads to the jobs', async () => {
+  await openAt('/workbench');
+  expect(await screen.findByRole('heading', { name: 'Jobs' })).toBeTruthy();
+});

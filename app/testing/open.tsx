@@ -1,0 +1,53 @@
+import { jest } from '@jest/globals';
+import { render, type RenderResult } from '@testing-library/react';
+import type { Job, Shop } from '../../core/job/schema.ts';
+import { demoJobs, demoShop } from '../../demo/index.ts';
+import type { CalcWorker } from '../workers/protocol.ts';
+
+type Asked = (...args: unknown[]) => Promise<unknown>;
+
+/**
+ * The worker's own functions without a thread: comlink is replaced, so that what the worker exposes is what the page
+ * asks. Must run before any module of the application is imported.
+ */
+export async function withWorker(): Promise<void> {
+  let api: CalcWorker | null = null;
+  jest.unstable_mockModule('comlink', () => ({
+    expose: (given: CalcWorker) => void (api = given),
+    proxy: (f: unknown) => f,
+    wrap: () =>
+      new Proxy(
+        {},
+        {
+          get:
+            (_, name: string) =>
+            async (...args: unknown[]) => {
+              const asked = (api as unknown as Record<string, (...a: unknown[]) => unknown>)[name];
+              await Promise.resolve();
+              return asked?.(...args);
+            },
+        },
+      ),
+  }));
+  await import('../workers/calc.worker.ts');
+}
+
+/** The application at an address, with a shop and its jobs in the record: the demo shop unless another is given. */
+export async function openAt(
+  path: string,
+  shop: Shop = demoShop(),
+  jobs: readonly Job[] = demoJobs(),
+): Promise<RenderResult> {
+  const { Provider } = await import('react-redux');
+  const { createMemoryRouter, RouterProvider } = await import('react-router');
+  const { routes } = await import('../routes.tsx');
+  const { replaceAll } = await import('../storage/db.ts');
+  const { shopOpened, store } = await import('../store/store.ts');
+  await replaceAll(shop, jobs);
+  store.dispatch(shopOpened(shop));
+  return render(
+    <Provider store={store}>
+      <RouterProvider router={createMemoryRouter(routes, { initialEntries: [path] })} />
+    </Provider>,
+  );
+}

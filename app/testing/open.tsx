@@ -4,8 +4,6 @@ import type { Job, Shop } from '../../core/job/schema.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import type { CalcWorker } from '../workers/protocol.ts';
 
-type Asked = (...args: unknown[]) => Promise<unknown>;
-
 /**
  * The worker's own functions without a thread: comlink is replaced, so that what the worker exposes is what the page
  * asks. Must run before any module of the application is imported.

@@ -15,18 +15,18 @@ import {
 import { dialReading, type SlideDial } from '../../../core/lathe/dials.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { exact } from '../../../core/quantity/rational.ts';
-import { readNumber } from '../../../core/quantity/number.ts';
-import { numberOf } from '../../../core/quantity/rational.ts';
-import { bad, good } from '../../../core/quantity/outcome.ts';
 import { tanDeg } from '../../../core/quantity/units.ts';
 import { plain } from '../../../core/quantity/working.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { editJob, useShop, useSystem } from '../../store/store.ts';
-import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
-import { LengthField, TextField, TypedField } from '../../ui/fields.tsx';
+import { Button, Note, Panel } from '../../ui/controls.tsx';
 import { useKeys } from '../../ui/keys.ts';
 import { useWorking } from '../../ui/Working.tsx';
+import { Groove } from './Groove.tsx';
+import { PassTable } from './PassTable.tsx';
+import { Schedule } from './Schedule.tsx';
+import { Trials } from './Trials.tsx';
 
 /** Until a lathe is chosen: millimetres of radius, fiftieths. */
 const PLAIN_DIAL: SlideDial = { unit: 'mm', division: 0.02, perTurn: 200, reads: 'radius' };
@@ -219,184 +219,3 @@ const passDone = (total: number, done: number): void => {
 const passBack = (done: number): void => {
   if (done > 0) editJob('back one pass', (d) => void (d.cut.done = done - 1));
 };
-
-function Trials() {
-  const { job } = useJobView();
-  return (
-    <Panel title="Trial fits">
-      <TextField
-        label="Note of a trial fit (kept with the pass)"
-        value=""
-        placeholder="nut starts two turns, then tight"
-        onCommit={(note) => {
-          if (note.trim())
-            editJob('note a trial fit', (d) => {
-              d.cut.trials.push({ afterPass: d.cut.done, note: note.trim(), at: new Date().toISOString() });
-            });
-        }}
-      />
-      <ul className="mt-2 grid gap-1">
-        {job.cut.trials.map((t) => (
-          <li key={t.at}>
-            <span className="num text-ink2">after pass {t.afterPass}:</span> {t.note}
-          </li>
-        ))}
-      </ul>
-    </Panel>
-  );
-}
-
-function Schedule() {
-  const { job } = useJobView();
-  const system = useSystem();
-  const count = (label: string, min: number, max: number) => (t: string) => {
-    const n = readNumber(t, label);
-    if (!n.ok) return n;
-    const v = numberOf(n.value.value);
-    return Number.isInteger(v) && v >= min && v <= max
-      ? good(v)
-      : bad(label, `A whole number from ${min} to ${max}.`, String(min + 1));
-  };
-  return (
-    <Panel title="The schedule">
-      <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-        <Choice
-          label="Each pass takes"
-          value={job.cut.rule}
-          options={[
-            { value: 'constant-area', label: 'the same chip' },
-            { value: 'constant-depth', label: 'the same depth' },
-          ]}
-          onChange={(v) => editJob('change the rule', (d) => void (d.cut.rule = v))}
-        />
-        <Choice
-          label="Coming back"
-          value={job.cut.returnBy}
-          options={[
-            { value: 'reverse', label: 'reverse' },
-            { value: 'dial', label: 'chasing dial' },
-          ]}
-          onChange={(v) => editJob('change the way back', (d) => void (d.cut.returnBy = v))}
-        />
-        <TypedField
-          label="Passes (empty: suggested)"
-          shown={job.cut.passes === null ? '' : String(job.cut.passes)}
-          placeholder="suggested"
-          parse={count('passes', 1, 500)}
-          onCommit={(v) => editJob('change the passes', (d) => void (d.cut.passes = v))}
-          onClear={() => editJob('take the suggested passes', (d) => void (d.cut.passes = null))}
-        />
-        <TypedField
-          label="Spring passes"
-          shown={String(job.cut.springs)}
-          parse={count('springs', 0, 10)}
-          onCommit={(v) => editJob('change the spring passes', (d) => void (d.cut.springs = v))}
-        />
-        <LengthField
-          label="No pass deeper than"
-          mm={job.cut.firstMaxMm}
-          system={system}
-          onCommit={(mm) => editJob('change the largest cut', (d) => void (d.cut.firstMaxMm = mm))}
-          onClear={() => editJob('no largest cut', (d) => void (d.cut.firstMaxMm = null))}
-        />
-        <LengthField
-          label="Nor shallower than"
-          mm={job.cut.lastMinMm}
-          system={system}
-          rule={{ allowZero: true }}
-          onCommit={(mm) => editJob('change the smallest cut', (d) => void (d.cut.lastMinMm = mm))}
-          onClear={() => editJob('no smallest cut', (d) => void (d.cut.lastMinMm = null))}
-          hint="under 0.02 mm a tool rubs"
-        />
-      </div>
-    </Panel>
-  );
-}
-
-interface TableProps {
-  readonly passes: readonly { readonly depthMm: number; readonly slideMm: number; readonly axialMm: number }[];
-  readonly dial: SlideDial;
-  readonly sections: readonly number[];
-  readonly done: number;
-}
-
-function PassTable({ passes, dial, sections, done }: TableProps) {
-  const system = useSystem();
-  return (
-    <div className="max-h-96 overflow-auto" role="region" aria-label="All passes" tabIndex={0}>
-      <table className="num w-full text-right">
-        <thead className="font-sans text-sm text-ink2">
-          <tr>
-            <th className="text-left font-normal">Pass</th>
-            <th className="font-normal">Dial, {dial.unit}</th>
-            <th className="font-normal">Depth</th>
-            <th className="font-normal">Shift along</th>
-            <th className="font-normal">Chip, mm&sup2;</th>
-          </tr>
-        </thead>
-        <tbody>
-          {passes.map((p, i) => (
-            <tr
-              key={p.depthMm}
-              className={`border-t border-line ${i === done ? 'bg-bluesoft font-bold' : i < done ? 'text-ink2' : ''}`}
-            >
-              <td className="py-1 text-left">{i + 1}</td>
-              <td>{dialReading(p.slideMm, dial).text}</td>
-              <td>{lengthText(p.depthMm, system, FINE)}</td>
-              <td>{lengthText(p.axialMm, system, FINE)}</td>
-              <td>{(sections[i] ?? 0).toFixed(3)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
-}
-
-interface GrooveProps {
-  readonly depths: readonly number[];
-  readonly done: number;
-  readonly slope: readonly [number, number];
-  readonly flat: number;
-  readonly angle: number | null;
-}
-
-/** The groove filling up: cut passes grey, the coming one lit. Fed at an angle, the tip drifts along with the slide. */
-function Groove({ depths, done, slope, flat, angle }: GrooveProps) {
-  const full = depths.at(-1) ?? 1;
-  const drift = angle === null ? (slope[0] - slope[1]) / 2 : tanDeg(angle);
-  const span = Math.max(flat + full * (slope[0] + slope[1]), full) * 1.25;
-  const scale = 200 / span;
-  const shape = (d: number): string => {
-    // the tip's centre for this depth: the trailing flank stays where the slide runs along it
-    const c = drift * (full - d) * scale;
-    const y = d * scale;
-    const half = (flat / 2) * scale;
-    const mid = 110 + c - (drift * full * scale) / 2;
-    return `M${mid - half - y * slope[1]} 14 L${mid - half} ${14 + y} L${mid + half} ${14 + y} L${mid + half + y * slope[0]} 14 Z`;
-  };
-  const height = full * scale + 40;
-  return (
-    <svg
-      viewBox={`0 0 220 ${height}`}
-      className="max-h-56 w-full"
-      role="img"
-      aria-label={`Groove after ${done} of ${depths.length} passes`}
-    >
-      <rect x="0" y="14" width="220" height={height - 14} fill="var(--inset)" />
-      {depths
-        .map((d, i) => ({ d, i }))
-        .toReversed()
-        .map(({ d, i }) => (
-          <path
-            key={i}
-            d={shape(d)}
-            fill={i < done ? 'var(--panel)' : i === done ? 'var(--blue)' : 'var(--line)'}
-            stroke="var(--panel)"
-            strokeWidth="0.8"
-          />
-        ))}
-      <path d="M0 14H220" stroke="var(--ink2)" strokeWidth="1.5" />
-    </svg>
-  );
-}

@@ -1,8 +1,11 @@
 import { jest } from '@jest/globals';
-import { render, type RenderResult } from '@testing-library/react';
+import { configure, render, type RenderResult } from '@testing-library/react';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import type { CalcWorker } from '../workers/protocol.ts';
+
+// a failure names what was sought; the whole page beside it hides that
+configure({ getElementError: (message) => new Error(message ?? 'not found') });
 
 /**
  * The worker's own functions without a thread: comlink is replaced, so that what the worker exposes is what the page

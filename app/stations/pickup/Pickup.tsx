@@ -136,6 +136,20 @@ export function Pickup() {
                   label={`Lift the arm; turn the ${slip.teeth} on the leadscrew by`}
                   value={`${Math.abs(slip.slipBy)} teeth`}
                   other={`${towards(slip.shiftMm)}: ${lengthText(Math.abs(slip.shiftMm), system, FINE)}`}
+                  onShow={() =>
+                    show('Pick-up', [
+                      ...steps.slice(0, 1),
+                      {
+                        name: 'Shift by slipping the gear',
+                        symbol: 'x',
+                        formula: 'k / T \u00d7 leadscrew pitch, k whole teeth of T',
+                        values: `${slip.slipBy} / ${slip.teeth} \u00d7 ${plain(numberOf(exact(lathe?.leadscrew ?? '1')))}`,
+                        result: slip.shiftMm,
+                        unit: 'mm',
+                        source: 'kinematics of the train',
+                      },
+                    ])
+                  }
                 />
                 <Figure label="left to find with the slide" value={lengthText(slip.leftMm, system, FINE)} />
                 <Note tone="caution">Isolate at the plug before hands go near the gears.</Note>

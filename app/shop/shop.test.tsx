@@ -1,0 +1,265 @@
+/** @jest-environment ./app/testing/environment.mjs */
+import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { writeBackup, writeJob } from '../../core/formats/documents.ts';
+import { newJob } from '../../core/job/create.ts';
+import type { Shop } from '../../core/job/schema.ts';
+import type { Lathe } from '../../core/lathe/schema.ts';
+import { demoJobs, demoShop } from '../../demo/index.ts';
+import type * as Db from '../storage/db.ts';
+import type * as Store from '../store/store.ts';
+import { openAt, withWorker } from '../testing/open.tsx';
+
+let store: typeof Store;
+let db: typeof Db;
+beforeAll(async () => {
+  await withWorker();
+  store = await import('../store/store.ts');
+  db = await import('../storage/db.ts');
+});
+afterEach(cleanup);
+
+const shop = (): Shop => {
+  const open = store.store.getState().work.shop;
+  if (!open) throw new Error('no shop is open');
+  return open.present;
+};
+const lathe = (id: string): Lathe => {
+  const found = shop().lathes.find((l) => l.id === id);
+  if (!found) throw new Error(id);
+  return found;
+};
+const pick = async (group: RegExp | string, choice: RegExp | string): Promise<void> => {
+  await userEvent.click(within(screen.getByRole('group', { name: group })).getByLabelText(choice));
+};
+const type = async (label: RegExp | string, text: string): Promise<void> => {
+  const field = screen.getByLabelText(label);
+  await userEvent.clear(field);
+  await userEvent.type(field, text.replaceAll('{', '{{'));
+  await userEvent.keyboard('{Enter}');
+};
+const press = (name: RegExp | string): Promise<void> => userEvent.click(screen.getByRole('button', { name }));
+const fileOf = (text: string, name = 'x.gelvin.json'): File => {
+  const file = new File([text], name, { type: name.endsWith('.csv') ? 'text/csv' : 'application/json' });
+  // jsdom's File has no text()
+  Object.defineProperty(file, 'text', { value: () => Promise.resolve(text) });
+  return file;
+};
+
+describe('a lathe is described as its owner can measure it', () => {
+  test('added, named, told its leadscrew and gears; taken away again and brought back by undo', async () => {
+    await openAt('/lathes');
+    await press('Add a lathe');
+    const id = shop().lathes.at(-1)?.id ?? '';
+    await screen.findByRole('heading', { level: 1, name: 'New lathe' });
+    await type('Name', 'Old Tom');
+    await type('Leadscrew pitch', '6 mm');
+    await type(/^Change gears owned/, '20-65 by 5, 127');
+    await type('Fixed ratio, spindle to stud', '24/48');
+    await type(/^Gearbox levers/, 'cone 1=1 2=8/9; range A=2 B=1');
+    expect(lathe(id)).toMatchObject({
+      name: 'Old Tom',
+      leadscrew: '6',
+      leadscrewSystem: 'mm',
+      gears: [20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 127],
+      fixedRatio: '1/2',
+      levers: { cone: { 1: '1', 2: '8/9' }, range: { A: '2', B: '1' } },
+    });
+    await type('Mounted now, driver/driven', '20/65');
+    expect(lathe(id).mounted).toMatchObject({ drivers: [20], driven: [65] });
+    await press('Remove this lathe');
+    expect(shop().lathes.some((l) => l.id === id)).toBe(false);
+    await userEvent.keyboard('{Control>}z{/Control}');
+    expect(lathe(id).name).toBe('Old Tom');
+  });
+
+  test('the arm: slots, pivot, studs, cover; wrong figures stay where they were typed', async () => {
+    await openAt('/lathes/lathe-bess');
+    await type('Module of the gears, mm (DP: type 16 dp)', '16 dp');
+    expect(lathe('lathe-bess').moduleMm).toBe(1.5875);
+    await type('Pressure angle of the gears, degrees', '14.5');
+    await press('Add a slot');
+    const second = screen.getByRole('group', { name: /^Slot 2/ });
+    const nearest = within(second).getByLabelText('Nearest');
+    await userEvent.clear(nearest);
+    await userEvent.type(nearest, '120{Enter}');
+    // the ends of a slot typed the wrong way round are meant the right way round
+    expect(lathe('lathe-bess').arm?.slots[1]).toMatchObject({ fromMm: 110, toMm: 120 });
+    await press('Remove slot 2');
+    expect(lathe('lathe-bess').arm?.slots).toHaveLength(1);
+    await pick('The arm swings about', 'a place of its own');
+    await type('and across it, towards the lower side', '-12 mm');
+    expect(lathe('lathe-bess').arm?.pivot).toEqual({ alongMm: 0, acrossMm: -12 });
+    await type('Studs for the arm', '9');
+    expect(lathe('lathe-bess').arm?.studs).toBe(2);
+    expect(screen.getByText(/A whole number from 1 to 4/)).toBeTruthy();
+    await type('Swing of the arm from the line of centres, degrees', '-30 to 45');
+    await type('Beyond the first driver', '3 in');
+    expect(lathe('lathe-bess').arm).toMatchObject({
+      swing: { fromDeg: -30, toDeg: 45 },
+      cover: { beyondFirstMm: 76.2 },
+    });
+    await pick('The cover’s walls are', 'not checked');
+    expect(lathe('lathe-bess').arm?.cover).toBeNull();
+    await pick('The arm is', 'not measured');
+    expect(lathe('lathe-bess').arm).toBeNull();
+    expect(screen.getByText(/Then whether a train can be mounted is not checked/)).toBeTruthy();
+  });
+
+  test('without a tumbler the lathe can say which way its screw must turn', async () => {
+    await openAt('/lathes/lathe-bess');
+    expect(screen.queryByText(/A right-hand thread needs/)).toBeNull();
+    await pick('Between spindle and stud', 'none');
+    await pick(/^A right-hand thread needs/, 'two or four');
+    expect(lathe('lathe-bess')).toMatchObject({ tumbler: false, rightHandMeshes: 'even' });
+    await pick(/^A right-hand thread needs/, 'not tried yet');
+    expect(lathe('lathe-bess').rightHandMeshes).toBeNull();
+  });
+
+  test('slides and dial', async () => {
+    await openAt('/lathes/lathe-dreyl');
+    const cross = screen.getByRole('heading', { name: 'Cross slide' }).closest('section') as HTMLElement;
+    const division = within(cross).getByLabelText(/^One division reads/);
+    await userEvent.clear(division);
+    await userEvent.type(division, '.001{Enter}');
+    expect(lathe('lathe-dreyl').crossSlide.division).toBe(0.001);
+    await type('Teeth of the dial gear', '16');
+    await type('Other gears for the dial’s shaft', '14 15');
+    expect(lathe('lathe-dreyl').dial).toEqual({ teeth: 16, marks: 2, otherTeeth: [14, 15] });
+    await pick('This lathe has', 'none');
+    expect(lathe('lathe-dreyl').dial).toBeNull();
+  });
+
+  test('gears from a CSV file; one that cannot be read changes nothing and says the line', async () => {
+    await openAt('/lathes/lathe-bess');
+    const picker = document.querySelector<HTMLInputElement>('input[type=file]');
+    if (!picker) throw new Error('no picker');
+    await userEvent.upload(picker, fileOf('teeth,count\n63,1\n20,2\n', 'gears.csv'));
+    await waitFor(() => expect(lathe('lathe-bess').gears).toEqual([20, 20, 63]));
+    await userEvent.upload(picker, fileOf('teeth,count\n63,one\n', 'gears.csv'));
+    expect(await screen.findByText(/Line 2/)).toBeTruthy();
+    expect(lathe('lathe-bess').gears).toEqual([20, 20, 63]);
+  });
+});
+
+describe('gauges', () => {
+  test('wires are added in any unit, kept once and in order, and taken away', async () => {
+    await openAt('/gauges');
+    const before = shop().wiresMm.length;
+    await type(/^Add diameters/, '.081 in; 1/16; 1.0');
+    const added = shop().wiresMm;
+    expect(added).toEqual([...new Set(added)].sort((a, b) => a - b));
+    for (const mm of [2.0574, 1.5875, 1]) expect(added.some((w) => Math.abs(w - mm) < 1e-9)).toBe(true);
+    await type(/^Add diameters/, 'thick');
+    expect(shop().wiresMm).toEqual(added);
+    await press('Remove wires of 1.588 mm');
+    expect(shop().wiresMm.some((w) => Math.abs(w - 1.5875) < 1e-9)).toBe(false);
+    expect(before).toBeGreaterThan(0);
+  });
+  test('an instrument is added, made finer, and taken away', async () => {
+    await openAt('/gauges');
+    const before = shop().instruments.length;
+    await press('Add for angle');
+    expect(shop().instruments).toHaveLength(before + 1);
+    const fields = screen.getAllByLabelText('good to ±, degrees');
+    const last = fields.at(-1) as HTMLElement;
+    await userEvent.clear(last);
+    await userEvent.type(last, '0.1{Enter}');
+    expect(shop().instruments.at(-1)).toMatchObject({ measures: 'angle', uncertainty: 0.1 });
+    await press('Remove New for angle');
+    expect(shop().instruments).toHaveLength(before);
+  });
+});
+
+describe('settings and backup', () => {
+  const bringIn = (text: string): Promise<void> =>
+    userEvent.upload(screen.getByLabelText('File to bring in'), fileOf(text));
+
+  test('units, theme, keys and who is working are kept', async () => {
+    await openAt('/settings');
+    await pick('Lengths without a unit are', 'inches');
+    await pick('Screen', /^dark/);
+    await pick('Single-letter keys', 'off');
+    await type('Who is working', 'Ines');
+    expect(shop().settings).toMatchObject({ system: 'in', theme: 'dark', singleKeys: false });
+    await store.allSaved();
+    expect((await db.loadShop())?.settings.system).toBe('in');
+  });
+  test('one job comes in beside the others', async () => {
+    await openAt('/settings');
+    await bringIn(writeJob(newJob('brought', 'Brought in', new Date('2026-02-02T08:00:00Z'))));
+    expect(await screen.findByText(/The file holds one job: "Brought in"/)).toBeTruthy();
+    await press('Bring the job in');
+    await screen.findByText(/Brought in the job/);
+    expect((await db.loadJobs()).map((j) => j.id)).toContain('brought');
+    expect(await db.loadJobs()).toHaveLength(demoJobs().length + 1);
+  });
+  test('a whole shop replaces everything, but only when that is said twice', async () => {
+    await openAt('/settings');
+    const text = writeBackup({ ...demoShop(), name: 'Elsewhere' }, []);
+    await bringIn(text);
+    await screen.findByText(/It replaces everything here/);
+    await press('Leave it');
+    expect(shop().name).not.toBe('Elsewhere');
+    await bringIn(text);
+    await screen.findByText(/It replaces everything here/);
+    await press('Replace everything');
+    await screen.findByText(/Brought in the shop "Elsewhere" with 0 jobs/);
+    expect(shop().name).toBe('Elsewhere');
+    expect(await db.loadJobs()).toEqual([]);
+  });
+  test('a spoilt file is refused with what is wrong in it, and nothing changes', async () => {
+    await openAt('/settings');
+    const spoilt = JSON.parse(writeBackup(demoShop(), [])) as { shop: { lathes: { gears: unknown }[] } };
+    const [first] = spoilt.shop.lathes;
+    if (first) first.gears = ['sixty'];
+    await bringIn(JSON.stringify(spoilt));
+    expect((await screen.findByRole('alert')).textContent).toMatch(
+      /not taken in; nothing has changed.*shop\.lathes\.0\.gears\.0/s,
+    );
+    expect(await db.loadJobs()).toHaveLength(demoJobs().length);
+  });
+  test('starting over asks first', async () => {
+    await openAt('/settings');
+    await press('Start with an empty shop');
+    await press('No');
+    expect(shop().lathes.length).toBeGreaterThan(0);
+    await press('Start with an empty shop');
+    await press('Yes: start with an empty shop');
+    await screen.findByText('The shop is empty.');
+    expect(shop().lathes).toEqual([]);
+  });
+});
+
+describe('tables', () => {
+  test('a query brings the nearest row first; arrows walk the list; figures open to their working', async () => {
+    await openAt('/tables');
+    const search = screen.getByRole('combobox', { name: 'Find a thread' });
+    await userEvent.type(search, '1 1/4 7 tpi bsw');
+    await screen.findByRole('heading', { name: /^1 1\/4-7 BSW/ });
+    await press(/^29\.426 mm/);
+    expect(screen.getByText('Pitch diameter', { selector: 'span' })).toBeTruthy();
+    expect(document.body.textContent).toMatch(/depth rounded to/);
+    await userEvent.type(search, '{ArrowDown}');
+    await waitFor(() => expect(screen.queryByRole('heading', { name: /^1 1\/4-7 BSW/ })).toBeNull());
+  });
+  test('two forms laid over each other', async () => {
+    await openAt('/tables');
+    const search = screen.getByRole('combobox', { name: 'Find a thread' });
+    await userEvent.type(search, 'M10');
+    await press('Lay over others');
+    await userEvent.clear(search);
+    await userEvent.type(search, '3/8-16 bsw');
+    await screen.findByRole('heading', { name: /^3\/8-16 BSW/ });
+    await press('Lay over others');
+    expect(screen.getByRole('img', { name: /M10, 3\/8-16 BSW laid over each other/ })).toBeTruthy();
+    await press('Clear');
+    expect(screen.queryByRole('img', { name: /laid over each other/ })).toBeNull();
+  });
+  test('what is in no table says so', async () => {
+    await openAt('/tables');
+    await userEvent.type(screen.getByRole('combobox', { name: 'Find a thread' }), 'zzz');
+    expect(await screen.findByText('Nothing of that name.')).toBeTruthy();
+  });
+});

@@ -127,7 +127,4 @@ describe('motions in words', () => {
   test('left hand cuts towards the tailstock', () => {
     expect(routine({ ...base, leftHand: true }).join(' ')).toContain('towards the tailstock');
   });
-  test('with no right mark the dial is not offered', () => {
-    expect(routine({ ...base, returnBy: 'dial', safeMarks: 0 }).join(' ')).toContain('keep the half-nuts shut');
-  });
 });

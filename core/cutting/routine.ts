@@ -29,22 +29,22 @@ export function routine(r: RoutineRequest): string[] {
       `At the end: ${out.toLowerCase()}`,
       `Return ${back}, a whole number of leads`,
     ];
-  if (r.returnBy === 'reverse')
+  // where no mark is right the nuts may not open, whatever way back was chosen
+  const noMark = r.returnBy === 'dial' && r.safeMarks === 0;
+  if (r.returnBy === 'reverse' || noMark)
     return [
       slide,
       `Spindle forward: cut ${towards}`,
       `At the end: stop, ${out.toLowerCase()}`,
-      'Half-nuts stay shut: spindle in reverse',
+      `${noMark ? 'No dial mark is right, so the half-nuts' : 'Half-nuts'} stay shut: spindle in reverse`,
       overshoot,
     ];
   const close =
-    r.safeMarks === 0
-      ? 'No dial mark is right: keep the half-nuts shut and reverse instead'
-      : r.safeMarks === r.marks
-        ? 'Close the half-nuts on any mark'
-        : r.safeMarks === 1
-          ? 'Close the half-nuts on the mark first used'
-          : `Close the half-nuts on one of the ${r.safeMarks} right marks`;
+    r.safeMarks === r.marks
+      ? 'Close the half-nuts on any mark'
+      : r.safeMarks === 1
+        ? 'Close the half-nuts on the mark first used'
+        : `Close the half-nuts on one of the ${r.safeMarks} right marks`;
   return [
     slide,
     close,

@@ -82,6 +82,8 @@ export function Cut() {
   const before = done > 0 ? passes[Math.min(done, n) - 1] : undefined;
   const reading = at ? dialReading(at.slideMm, feedDial) : null;
   const leftMm = plan.depthMm - (before?.depthMm ?? 0);
+  // where no mark is right the spindle reverses whatever way back was chosen
+  const reverses = job.cut.returnBy === 'reverse' || (dial?.safeMarks.length ?? 0) === 0;
   const motions = routine({
     make: job.intake.make,
     leftHand: thread.leftHand,
@@ -189,7 +191,7 @@ export function Cut() {
         Stop the spindle to wipe, gauge or try a nut. Never a file without a handle; no gloves or rag near a turning
         thread; swarf with a hook.
       </Note>
-      {lathe?.screwedChuck && job.cut.returnBy === 'reverse' && (
+      {lathe?.screwedChuck && reverses && (
         <Note tone="caution">This chuck screws on: lock it before running the spindle in reverse.</Note>
       )}
       {dial && job.cut.returnBy === 'dial' && (

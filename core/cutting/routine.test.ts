@@ -1,0 +1,68 @@
+import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { routine, type RoutineRequest } from './routine.ts';
+
+const requests = fc.record<RoutineRequest>({
+  make: fc.constantFrom('external', 'internal'),
+  leftHand: fc.boolean(),
+  infeed: fc.constantFrom('angled', 'plunge'),
+  returnBy: fc.constantFrom('reverse', 'dial'),
+  safeMarks: fc.integer({ min: 0, max: 8 }),
+  marks: fc.constant(8),
+  electronic: fc.boolean(),
+});
+const all = (check: (r: RoutineRequest, motions: string[], text: string) => void): void => {
+  fc.assert(
+    fc.property(requests, (r) => {
+      const motions = routine(r);
+      check(r, motions, motions.join('\n'));
+    }),
+  );
+};
+
+// The routine's order is a fact of the trade: one slip in thirty repeats scraps the part. Common practice, no source.
+test('the setting comes first, the tool is out before anything comes back', () => {
+  all((_, motions) => {
+    expect(motions[0]).toMatch(/to the reading/);
+    const out = motions.findIndex((m) => /tool out/i.test(m));
+    const back = motions.findIndex((m) => /reverse$|^Return|^Carriage back|^Overshoot/.test(m));
+    expect(out).toBeGreaterThan(0);
+    expect(back).toBeGreaterThan(out);
+  });
+});
+
+test('out of a nut is towards the axis, out of a screw away from the work', () => {
+  all((r, _, text) => {
+    expect(/towards the axis/.test(text)).toBe(r.make === 'internal');
+    expect(/away from the work/.test(text)).toBe(r.make === 'external');
+  });
+});
+
+test('left hand starts in the run-out groove and cuts towards the tailstock', () => {
+  all((r, _, text) => {
+    expect(/towards the tailstock/.test(text)).toBe(r.leftHand);
+    expect(/run-out groove/.test(text)).toBe(r.leftHand);
+  });
+});
+
+test('half-nuts are opened only on the way back by the dial, and never where no mark is right', () => {
+  all((r, _, text) => {
+    if (r.electronic) expect(text).not.toMatch(/half-nuts/i);
+    else if (r.returnBy === 'reverse' || r.safeMarks === 0) {
+      expect(text).not.toMatch(/open the half-nuts/);
+      expect(text).toMatch(/half-nuts stay shut: spindle in reverse/i);
+      expect(/No dial mark is right/.test(text)).toBe(r.returnBy === 'dial');
+    } else expect(text).toMatch(/Close the half-nuts on.*open the half-nuts/s);
+  });
+});
+
+test('an angled slide is read on the top slide with the cross slide at zero; a plunge counts turns', () => {
+  all((r, [first]) => {
+    expect(/top slide/.test(first ?? '')).toBe(r.infeed === 'angled');
+    expect(/counting the full turns/.test(first ?? '')).toBe(r.infeed === 'plunge');
+  });
+});
+
+test('an electronic leadscrew returns by whole leads', () => {
+  all((r, _, text) => expect(/whole number of leads/.test(text)).toBe(r.electronic));
+});

@@ -1,0 +1,200 @@
+import { describe, expect, test } from '@jest/globals';
+import { parseDesignation } from './designation.ts';
+import { threadSizes } from './thread.ts';
+
+/**
+ * Basic sizes against rows of the printed tables, written down from memory and each confirmed by the standard's own
+ * formula: a slip in either shows here.
+ */
+function sizesOf(designation: string) {
+  const read = parseDesignation(designation);
+  if (!read.ok) throw new Error(`${designation}: ${read.problem.message}`);
+  return threadSizes(read.value.thread);
+}
+/** Half a unit of the last printed place, and a hair for the arithmetic. */
+const printed = (value: number, places: number, actual: number): void =>
+  expect(Math.abs(actual - value)).toBeLessThanOrEqual(0.5 * 10 ** -places + 1e-9);
+
+describe('ISO 724, metric: pitch diameter and minor diameter of the nut, mm', () => {
+  test.each([
+    ['M1.6', 1.373, 1.221],
+    ['M2', 1.74, 1.567],
+    ['M2.5', 2.208, 2.013],
+    ['M3', 2.675, 2.459],
+    ['M3.5', 3.11, 2.85],
+    ['M4', 3.545, 3.242],
+    ['M5', 4.48, 4.134],
+    ['M6', 5.35, 4.917],
+    ['M8', 7.188, 6.647],
+    ['M10', 9.026, 8.376],
+    ['M12', 10.863, 10.106],
+    ['M14', 12.701, 11.835],
+    ['M16', 14.701, 13.835],
+    ['M18', 16.376, 15.294],
+    ['M20', 18.376, 17.294],
+    ['M22', 20.376, 19.294],
+    ['M24', 22.051, 20.752],
+    ['M27', 25.051, 23.752],
+    ['M30', 27.727, 26.211],
+    ['M33', 30.727, 29.211],
+    ['M36', 33.402, 31.67],
+    ['M39', 36.402, 34.67],
+    ['M42', 39.077, 37.129],
+    ['M48', 44.752, 42.587],
+    ['M56', 52.428, 50.046],
+    ['M64', 60.103, 57.505],
+    ['M8x1', 7.35, 6.917],
+    ['M10x1', 9.35, 8.917],
+    ['M10x1.25', 9.188, 8.647],
+    ['M12x1.25', 11.188, 10.647],
+    ['M12x1.5', 11.026, 10.376],
+    ['M16x1.5', 15.026, 14.376],
+    ['M20x1.5', 19.026, 18.376],
+    ['M24x2', 22.701, 21.835],
+    ['M30x2', 28.701, 27.835],
+    ['M36x3', 34.051, 32.752],
+    ['M42x3', 40.051, 38.752],
+  ])('%s', (name, d2, d1) => {
+    const s = sizesOf(name);
+    printed(d2, 3, s.pitchDiameterMm);
+    printed(d1, 3, s.minorInternalMm);
+  });
+});
+
+describe('ASME B1.1: basic pitch diameter and basic minor diameter of the nut, in', () => {
+  test.each([
+    ['#4-40 UNC', 0.0958, 0.0849],
+    ['#6-32 UNC', 0.1177, 0.1042],
+    ['#8-32 UNC', 0.1437, 0.1302],
+    ['#10-24 UNC', 0.1629, 0.1449],
+    ['#10-32 UNF', 0.1697, 0.1562],
+    ['1/4-20 UNC', 0.2175, 0.1959],
+    ['1/4-28 UNF', 0.2268, 0.2113],
+    ['5/16-18 UNC', 0.2764, 0.2524],
+    ['5/16-24 UNF', 0.2854, 0.2674],
+    ['3/8-16 UNC', 0.3344, 0.3073],
+    ['3/8-24 UNF', 0.3479, 0.3299],
+    ['7/16-14 UNC', 0.3911, 0.3602],
+    ['1/2-13 UNC', 0.45, 0.4167],
+    ['1/2-20 UNF', 0.4675, 0.4459],
+    ['9/16-12 UNC', 0.5084, 0.4723],
+    ['5/8-11 UNC', 0.566, 0.5266],
+    ['3/4-10 UNC', 0.685, 0.6417],
+    ['3/4-16 UNF', 0.7094, 0.6823],
+    ['7/8-9 UNC', 0.8028, 0.7547],
+    ['1-8 UNC', 0.9188, 0.8647],
+    ['1 1/4-7 UNC', 1.1572, 1.0954],
+    ['1 1/2-6 UNC', 1.3917, 1.3196],
+    ['2-4.5 UNC', 1.8557, 1.7594],
+  ])('%s', (name, d2, d1) => {
+    const s = sizesOf(name);
+    printed(d2, 4, s.pitchDiameterMm / 25.4);
+    printed(d1, 4, s.minorInternalMm / 25.4);
+  });
+});
+
+describe('BS 84, Whitworth: effective diameter and minor diameter, in', () => {
+  test.each([
+    ['1/4-20 BSW', 0.218, 0.186],
+    ['5/16-18 BSW', 0.2769, 0.2413],
+    ['3/8-16 BSW', 0.335, 0.295],
+    ['7/16-14 BSW', 0.3918, 0.3461],
+    ['1/2-12 BSW', 0.4466, 0.3932],
+    ['5/8-11 BSW', 0.5668, 0.5086],
+    ['3/4-10 BSW', 0.686, 0.622],
+    ['7/8-9 BSW', 0.8039, 0.7328],
+    ['1-8 BSW', 0.92, 0.84],
+    ['1 1/4-7 BSW', 1.1585, 1.067],
+    ['1 1/2-6 BSW', 1.3933, 1.2866],
+    ['2-4.5 BSW', 1.8577, 1.7154],
+    ['1/4-26 BSF', 0.2254, 0.2008],
+    ['3/8-20 BSF', 0.343, 0.311],
+    ['1/2-16 BSF', 0.46, 0.42],
+    ['3/4-12 BSF', 0.6966, 0.6432],
+    ['1-10 BSF', 0.936, 0.872],
+  ])('%s', (name, d2, minor) => {
+    const s = sizesOf(name);
+    printed(d2, 4, s.pitchDiameterMm / 25.4);
+    printed(minor, 4, s.minorExternalMm / 25.4);
+  });
+});
+
+describe('BS 93, BA: effective diameter and minor diameter, mm', () => {
+  test.each([
+    ['0 BA', 5.4, 4.8],
+    ['1 BA', 4.76, 4.22],
+    ['2 BA', 4.215, 3.73],
+    ['3 BA', 3.66, 3.22],
+    ['4 BA', 3.205, 2.81],
+    ['5 BA', 2.845, 2.49],
+    ['6 BA', 2.48, 2.16],
+    ['8 BA', 1.94, 1.68],
+    ['10 BA', 1.49, 1.28],
+  ])('%s', (name, d2, minor) => {
+    const s = sizesOf(name);
+    expect(s.pitchDiameterMm).toBeCloseTo(d2, 6);
+    expect(s.minorExternalMm).toBeCloseTo(minor, 6);
+  });
+});
+
+describe('ISO 228-1, pipe: major, pitch and minor diameter, mm', () => {
+  test.each([
+    ['G 1/8', 9.728, 9.147, 8.566],
+    ['G 1/4', 13.157, 12.301, 11.445],
+    ['G 3/8', 16.662, 15.806, 14.95],
+    ['G 1/2', 20.955, 19.793, 18.631],
+    ['G 3/4', 26.441, 25.279, 24.117],
+    ['G 1', 33.249, 31.77, 30.291],
+    ['G 1 1/4', 41.91, 40.431, 38.952],
+    ['G 1 1/2', 47.803, 46.324, 44.845],
+    ['G 2', 59.614, 58.135, 56.656],
+    ['G 3', 87.884, 86.405, 84.926],
+  ])('%s', (name, d, d2, d1) => {
+    const s = sizesOf(name);
+    printed(d, 3, s.majorMm);
+    printed(d2, 3, s.pitchDiameterMm);
+    printed(d1, 3, s.minorExternalMm);
+  });
+});
+
+describe('ISO 2904, trapezoidal: d2, d3, D4, D1, mm', () => {
+  test.each([
+    ['Tr 8x1.5', 7.25, 6.2, 8.3, 6.5],
+    ['Tr 10x2', 9, 7.5, 10.5, 8],
+    ['Tr 12x3', 10.5, 8.5, 12.5, 9],
+    ['Tr 16x4', 14, 11.5, 16.5, 12],
+    ['Tr 20x4', 18, 15.5, 20.5, 16],
+    ['Tr 24x5', 21.5, 18.5, 24.5, 19],
+    ['Tr 30x6', 27, 23, 31, 24],
+    ['Tr 36x6', 33, 29, 37, 30],
+    ['Tr 40x7', 36.5, 32, 41, 33],
+    ['Tr 50x8', 46, 41, 51, 42],
+    ['Tr 60x9', 55.5, 50, 61, 51],
+    ['Tr 70x10', 65, 59, 71, 60],
+    ['Tr 100x12', 94, 87, 101, 88],
+  ])('%s', (name, d2, d3, D4, D1) => {
+    const s = sizesOf(name);
+    expect(s.pitchDiameterMm).toBeCloseTo(d2, 9);
+    expect(s.minorExternalMm).toBeCloseTo(d3, 9);
+    expect(s.majorInternalMm).toBeCloseTo(D4, 9);
+    expect(s.minorInternalMm).toBeCloseTo(D1, 9);
+  });
+});
+
+describe('ASME B1.5, general-purpose Acme: pitch diameter and minor diameter of the nut, in', () => {
+  test.each([
+    ['1/4-16 Acme', 0.2188, 0.1875],
+    ['3/8-12 Acme', 0.3333, 0.2917],
+    ['1/2-10 Acme', 0.45, 0.4],
+    ['5/8-8 Acme', 0.5625, 0.5],
+    ['3/4-6 Acme', 0.6667, 0.5833],
+    ['1-5 Acme', 0.9, 0.8],
+    ['1 1/2-4 Acme', 1.375, 1.25],
+    ['2-4 Acme', 1.875, 1.75],
+    ['3-2 Acme', 2.75, 2.5],
+  ])('%s', (name, d2, minor) => {
+    const s = sizesOf(name);
+    printed(d2, 4, s.pitchDiameterMm / 25.4);
+    printed(minor, 4, s.minorInternalMm / 25.4);
+  });
+});

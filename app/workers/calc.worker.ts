@@ -37,11 +37,11 @@ const api: CalcWorker = {
   trains: (q, onProgress) => {
     const report = reporter(onProgress);
     const { trains, complete } = findTrains(requestOf(q), (done) => report(done * SEARCH_SHARE));
-    const { arm, turning, gears } = q;
+    const { arm, turning, mounted, gears } = q;
     return {
       complete,
       trains: arm
-        ? mountAll(trains, { gears, arm, turning, keep: KEPT_OF_EACH }, (done) =>
+        ? mountAll(trains, { gears, arm, turning, mounted, keep: KEPT_OF_EACH }, (done) =>
             report(SEARCH_SHARE + (1 - SEARCH_SHARE) * done),
           )
         : trains.map((t) => ({ ...t, mount: null })),

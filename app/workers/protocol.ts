@@ -1,5 +1,6 @@
 import type { Part } from '../../core/evidence/evidence.ts';
 import type { Evidence } from '../../core/evidence/evidence.ts';
+import type { Gearing } from '../../core/gearing/change.ts';
 import type { Arm, Turning } from '../../core/gearing/mount.ts';
 import type { MountedTrain } from '../../core/gearing/mountAll.ts';
 import type { OneGearShort } from '../../core/gearing/short.ts';
@@ -27,6 +28,8 @@ export interface TrainsQuery {
   readonly arm: Arm | null;
   /** How many meshes the direction asks for; null: either. */
   readonly turning: Turning;
+  /** What is on the lathe now. */
+  readonly mounted: Gearing | null;
 }
 
 export interface CalcWorker {

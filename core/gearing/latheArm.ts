@@ -36,5 +36,5 @@ export function mountOn(
   const arm = armOf(lathe);
   if (!arm) return null;
   const spare = gearsLeft(lathe.gears, [...train.drivers, ...train.driven]);
-  return mountTrain(train.drivers, train.driven, spare, arm, turningFor(lathe, leftHand));
+  return mountTrain(train.drivers, train.driven, spare, arm, turningFor(lathe, leftHand), lathe.mounted);
 }

@@ -1,3 +1,4 @@
+import { gearsToChange, type Gearing } from './change.ts';
 import { pitchErrorEffect } from './effect.ts';
 import type { Mount } from './mount.ts';
 import type { Train } from './search.ts';
@@ -17,11 +18,7 @@ export interface MeritContext {
   readonly flanksDeg: readonly [number, number];
   /** Clearance on the pitch diameter that the error may eat, mm. */
   readonly clearanceMm: number;
-  readonly mounted: {
-    readonly drivers: readonly number[];
-    readonly driven: readonly number[];
-    readonly gearbox: string;
-  } | null;
+  readonly mounted: Gearing | null;
 }
 
 /** Penalties of a train in the unit of the weights; lower is better. Shown, so that the order can be understood. */
@@ -43,24 +40,6 @@ const MOUNT_FAILS = 4;
 const ROOMY_MM = 3;
 /** From 0, roomy, to a half, touching. */
 const tightness = (clearanceMm: number): number => 0.5 * Math.max(0, 1 - clearanceMm / ROOMY_MM);
-
-/** Gears to take off or put on, from what is mounted. */
-export function gearsToChange(
-  train: { readonly drivers: readonly number[]; readonly driven: readonly number[] },
-  mounted: MeritContext['mounted'],
-): number {
-  const wanted = [...train.drivers, ...train.driven];
-  if (!mounted) return wanted.length;
-  let same = 0;
-  const match = (now: readonly number[], then: readonly number[]): void => {
-    now.forEach((t, i) => {
-      if (then[i] === t) same += 1;
-    });
-  };
-  match(train.drivers, mounted.drivers);
-  match(train.driven, mounted.driven);
-  return wanted.length - same;
-}
 
 /** Weighs one train. The error counts by the share of the pitch-diameter clearance it eats over this engagement. */
 export function meritOf(train: Train, mount: Mount | null, context: MeritContext, w: Weights): Merit {

@@ -198,6 +198,21 @@ describe('a mounting that exists is found', () => {
   });
 });
 
+describe('of several roomy orders the one with least to change is given', () => {
+  const orders = (drivers: number[], driven: number[]) =>
+    [drivers, drivers.toReversed()].flatMap((a) =>
+      [driven, driven.toReversed()].map((b) => ({ drivers: a, driven: b })),
+    );
+  test('what is on stays on, in whichever of its orders', () => {
+    for (const on of orders([63, 30], [50, 60]))
+      expect(mountTrain([63, 30], [50, 60], [], ARM, null, on)).toMatchObject({ fits: true, ...on });
+  });
+  test('but an order that fouls is not given for that', () => {
+    const on = { drivers: [30, 60], driven: [40, 65] };
+    expect(mountTrain([30, 60], [65, 40], [], ARM, null, on)).toMatchObject({ fits: true, driven: [65, 40] });
+  });
+});
+
 describe('idlers', () => {
   test('reach: one pair over an idler, named', () => {
     const m = mountTrain([40], [60], [50], ARM);

@@ -1,4 +1,5 @@
 import { radians } from '../quantity/units.ts';
+import { gearsToChange, type Gearing } from './change.ts';
 import { apart, closeChain, worstStage, type Arm, type NoClosure, type Point } from './arm.ts';
 
 export type { Arm, Point } from './arm.ts';
@@ -52,7 +53,8 @@ export const meshMm = (arm: Arm, a: number, b: number): number =>
 /**
  * Mounts a train on an arm: every order of drivers and driven, every slot, both sides of the line of centres, with no
  * idler, else with one, else with two of the gears left over, as many as it takes to reach and to turn the right way.
- * Among the mountings with the fewest idlers the roomiest is given, or the first idler with room to spare; if none goes,
+ * Among the mountings with the fewest idlers a roomy one is given, of those the one with least to change from what is
+ * mounted, else the roomiest; if none goes,
  * what stood in the way of the one that came nearest.
  */
 export function mountTrain(
@@ -61,13 +63,14 @@ export function mountTrain(
   spare: readonly number[],
   arm: Arm,
   turning: Turning = null,
+  mounted: Gearing | null = null,
 ): Mount {
   const spares = [...new Set(spare)].sort((a, b) => b - a);
   const pairs = drivers.length;
   const studs = arm.studs ?? DEFAULT_STUDS;
   if (pairs - 1 > studs)
     return { fits: false, reason: `${pairs} pairs need ${pairs - 1} studs; the arm has ${studs}.` };
-  const search: Search = { arm, best: null, foul: null, why: null };
+  const search: Search = { arm, mounted, best: null, foul: null, why: null };
   for (let idlers = 0; idlers <= MOST_IDLERS && pairs - 1 + idlers <= studs; idlers += 1) {
     if (!turnsRight(pairs + idlers, turning)) continue;
     if (pairs + idlers > MOST_MESHES) break;
@@ -139,6 +142,7 @@ function spread(idlers: readonly number[], pairs: number): number[][][] {
 
 interface Search {
   readonly arm: Arm;
+  readonly mounted: Gearing | null;
   best: Fitting | null;
   /** Of the layouts in which something is in the way, the one with least in the way. */
   foul: Tightest | null;
@@ -185,8 +189,7 @@ function layOut(search: Search, order: Order): void {
       if (!search.foul || search.foul.gap < room.gap) search.foul = room;
       continue;
     }
-    if (search.best && search.best.clearanceMm >= room.gap) continue;
-    search.best = {
+    const found: Fitting = {
       fits: true,
       reason: inWords(order),
       gears,
@@ -196,7 +199,15 @@ function layOut(search: Search, order: Order): void {
       meshes: shafts - 1,
       clearanceMm: room.gap,
     };
+    if (!search.best || better(found, search.best, search.mounted)) search.best = found;
   }
+}
+
+/** Room first, as far as it matters; then the least to change; then room again. */
+function better(a: Fitting, b: Fitting, mounted: Gearing | null): boolean {
+  const room = Math.min(a.clearanceMm, ROOMY_MM) - Math.min(b.clearanceMm, ROOMY_MM);
+  const change = gearsToChange(b, mounted) - gearsToChange(a, mounted);
+  return (room || change || a.clearanceMm - b.clearanceMm) > 0;
 }
 
 const direct = (mesh: number, arm: Arm): ReturnType<typeof closeChain> =>

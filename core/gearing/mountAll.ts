@@ -1,3 +1,4 @@
+import type { Gearing } from './change.ts';
 import { mountTrain, type Arm, type Mount, type Turning } from './mount.ts';
 import { gearsLeft, type Train } from './search.ts';
 
@@ -13,6 +14,8 @@ export interface MountAll {
   readonly gears: readonly number[];
   readonly arm: Arm;
   readonly turning: Turning;
+  /** What is on the lathe now, so that as little as can be is changed. */
+  readonly mounted?: Gearing | null;
   /** How many trains that go on to keep of each lead. */
   readonly keep: number;
 }
@@ -23,7 +26,7 @@ export interface MountAll {
  */
 export function mountAll(
   trains: readonly Train[],
-  { gears, arm, turning, keep }: MountAll,
+  { gears, arm, turning, mounted = null, keep }: MountAll,
   onProgress?: (done: number) => void,
 ): MountedTrain[] {
   const leads = new Map<string, Train[]>();
@@ -34,7 +37,8 @@ export function mountAll(
     const fitting: MountedTrain[] = [];
     let refused: MountedTrain | null = null;
     for (const t of list.slice(0, TRIED_FOR_EACH)) {
-      const mount = mountTrain(t.drivers, t.driven, gearsLeft(gears, [...t.drivers, ...t.driven]), arm, turning);
+      const spare = gearsLeft(gears, [...t.drivers, ...t.driven]);
+      const mount = mountTrain(t.drivers, t.driven, spare, arm, turning, mounted);
       if (mount.fits) fitting.push({ ...t, drivers: mount.drivers, driven: mount.driven, mount });
       else refused ??= { ...t, mount };
       if (fitting.length >= keep) break;

@@ -8,7 +8,8 @@ import { readChart, type ChartRow } from './chart.ts';
 import { explainScratch, type Scratch } from './diagnose.ts';
 import { gearboxRatios } from './gearbox.ts';
 import { ratioOf, type Levers } from './levers.ts';
-import { gearsToChange, meritOf, USUAL_WEIGHTS } from './merit.ts';
+import { gearsToChange } from './change.ts';
+import { meritOf, USUAL_WEIGHTS } from './merit.ts';
 import { findTrains, leadOfTrain } from './search.ts';
 import { oneGearShort } from './short.ts';
 

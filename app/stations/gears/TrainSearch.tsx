@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
-import { gearsToChange, meritOf } from '../../../core/gearing/merit.ts';
+import { gearsToChange } from '../../../core/gearing/change.ts';
+import { meritOf } from '../../../core/gearing/merit.ts';
 import type { MountedTrain } from '../../../core/gearing/mountAll.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';

@@ -35,6 +35,7 @@ export function trainsQuery(thread: ThreadSpec, lathe: Lathe | null, maxPairs: 1
     perLead: TRIED_FOR_EACH,
     arm: armOf(lathe),
     turning: turningFor(lathe, thread.leftHand),
+    mounted: lathe.mounted,
   };
 }
 

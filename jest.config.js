@@ -1,6 +1,8 @@
 /** @type {import('jest').Config} */
 export default {
   testEnvironment: 'node',
+  // the views are driven key by key, and a busy machine is slow at it
+  testTimeout: 30_000,
   setupFiles: ['fake-indexeddb/auto'],
   roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/cli', '<rootDir>/demo', '<rootDir>/server'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],

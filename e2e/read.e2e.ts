@@ -82,7 +82,10 @@ test('neighbours stay open on a short piece, the leaf is asked for, crest radius
   await page.goto('/jobs/demo-latch/read');
   const next = page.getByRole('main').locator('section', { hasText: 'What to read next' });
   // the part has 10 mm of thread: no longer count is asked for
-  await expect(next.getByRole('listitem').first()).toContainText(/Pitch leaf of .*dead right/);
+  await expect(next.getByRole('listitem').first()).toContainText(
+    /Crest to crest over 7 crests: 8\.750 mm if M8, 8\.890 mm if 5\/16-20 UN/,
+  );
+  await expect(next).toContainText(/Pitch leaf of .*dead right/);
   await expect(next).not.toContainText('Crests over a length');
   await expect(page.getByText('Likeliest so far:')).toContainText(/M8, 6\d %/);
   await page.getByRole('button', { name: 'Radius of the crest' }).click();
@@ -95,8 +98,11 @@ test('neighbours stay open on a short piece, the leaf is asked for, crest radius
   await page.getByLabel(/^Hand \(/).fill('left');
   await page.keyboard.press('Enter');
   await expect(page.getByText('Likeliest so far:')).toContainText('M8 LH');
-  await page.getByRole('button', { name: 'Pitch leaf', exact: true }).click();
-  await page.keyboard.type('20 tpi');
+  // read with the caliper, it decides
+  await page.getByRole('button', { name: 'Crests over a length', exact: true }).click();
+  await page.getByLabel('With', { exact: true }).selectOption({ label: 'Vernier or dial caliper, crest to crest' });
+  await page.getByLabel('in a length of').fill('8.9 mm');
+  await page.getByLabel(/^Crests over a length \(/).fill('7');
   await page.keyboard.press('Enter');
   await expect(page.getByText('Likeliest so far:')).toContainText('5/16-20 UN LH');
 });

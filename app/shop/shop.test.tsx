@@ -11,6 +11,8 @@ import type * as Db from '../storage/db.ts';
 import type * as Store from '../store/store.ts';
 import { openAt, withWorker } from '../testing/open.tsx';
 
+const user = userEvent.setup({ delay: null });
+
 let store: typeof Store;
 let db: typeof Db;
 beforeAll(async () => {
@@ -31,15 +33,15 @@ const lathe = (id: string): Lathe => {
   return found;
 };
 const pick = async (group: RegExp | string, choice: RegExp | string): Promise<void> => {
-  await userEvent.click(within(screen.getByRole('group', { name: group })).getByLabelText(choice));
+  await user.click(within(screen.getByRole('group', { name: group })).getByLabelText(choice));
 };
 const type = async (label: RegExp | string, text: string): Promise<void> => {
   const field = screen.getByLabelText(label);
-  await userEvent.clear(field);
-  await userEvent.type(field, text.replaceAll('{', '{{'));
-  await userEvent.keyboard('{Enter}');
+  await user.clear(field);
+  await user.type(field, text.replaceAll('{', '{{'));
+  await user.keyboard('{Enter}');
 };
-const press = (name: RegExp | string): Promise<void> => userEvent.click(screen.getByRole('button', { name }));
+const press = (name: RegExp | string): Promise<void> => user.click(screen.getByRole('button', { name }));
 const fileOf = (text: string, name = 'x.gelvin.json'): File => {
   const file = new File([text], name, { type: name.endsWith('.csv') ? 'text/csv' : 'application/json' });
   // jsdom's File has no text()
@@ -70,7 +72,7 @@ describe('a lathe is described as its owner can measure it', () => {
     expect(lathe(id).mounted).toMatchObject({ drivers: [20], driven: [65] });
     await press('Remove this lathe');
     expect(shop().lathes.some((l) => l.id === id)).toBe(false);
-    await userEvent.keyboard('{Control>}z{/Control}');
+    await user.keyboard('{Control>}z{/Control}');
     expect(lathe(id).name).toBe('Old Tom');
   });
 
@@ -82,8 +84,8 @@ describe('a lathe is described as its owner can measure it', () => {
     await press('Add a slot');
     const second = screen.getByRole('group', { name: /^Slot 2/ });
     const nearest = within(second).getByLabelText('Nearest');
-    await userEvent.clear(nearest);
-    await userEvent.type(nearest, '120{Enter}');
+    await user.clear(nearest);
+    await user.type(nearest, '120{Enter}');
     // the ends of a slot typed the wrong way round are meant the right way round
     expect(lathe('lathe-bess').arm?.slots[1]).toMatchObject({ fromMm: 110, toMm: 120 });
     await press('Remove slot 2');
@@ -121,8 +123,8 @@ describe('a lathe is described as its owner can measure it', () => {
     await openAt('/lathes/lathe-dreyl');
     const cross = screen.getByRole('heading', { name: 'Cross slide' }).closest('section') as HTMLElement;
     const division = within(cross).getByLabelText(/^One division reads/);
-    await userEvent.clear(division);
-    await userEvent.type(division, '.001{Enter}');
+    await user.clear(division);
+    await user.type(division, '.001{Enter}');
     expect(lathe('lathe-dreyl').crossSlide.division).toBe(0.001);
     await type('Teeth of the dial gear', '16');
     await type('Other gears for the dial’s shaft', '14 15');
@@ -135,9 +137,9 @@ describe('a lathe is described as its owner can measure it', () => {
     await openAt('/lathes/lathe-bess');
     const picker = document.querySelector<HTMLInputElement>('input[type=file]');
     if (!picker) throw new Error('no picker');
-    await userEvent.upload(picker, fileOf('teeth,count\n63,1\n20,2\n', 'gears.csv'));
+    await user.upload(picker, fileOf('teeth,count\n63,1\n20,2\n', 'gears.csv'));
     await waitFor(() => expect(lathe('lathe-bess').gears).toEqual([20, 20, 63]));
-    await userEvent.upload(picker, fileOf('teeth,count\n63,one\n', 'gears.csv'));
+    await user.upload(picker, fileOf('teeth,count\n63,one\n', 'gears.csv'));
     expect(await screen.findByText(/Line 2/)).toBeTruthy();
     expect(lathe('lathe-bess').gears).toEqual([20, 20, 63]);
   });
@@ -164,8 +166,8 @@ describe('gauges', () => {
     expect(shop().instruments).toHaveLength(before + 1);
     const fields = screen.getAllByLabelText('good to ±, degrees');
     const last = fields.at(-1) as HTMLElement;
-    await userEvent.clear(last);
-    await userEvent.type(last, '0.1{Enter}');
+    await user.clear(last);
+    await user.type(last, '0.1{Enter}');
     expect(shop().instruments.at(-1)).toMatchObject({ measures: 'angle', uncertainty: 0.1 });
     await press('Remove New for angle');
     expect(shop().instruments).toHaveLength(before);
@@ -173,8 +175,7 @@ describe('gauges', () => {
 });
 
 describe('settings and backup', () => {
-  const bringIn = (text: string): Promise<void> =>
-    userEvent.upload(screen.getByLabelText('File to bring in'), fileOf(text));
+  const bringIn = (text: string): Promise<void> => user.upload(screen.getByLabelText('File to bring in'), fileOf(text));
 
   test('units, theme, keys and who is working are kept', async () => {
     await openAt('/settings');
@@ -236,21 +237,21 @@ describe('tables', () => {
   test('a query brings the nearest row first; arrows walk the list; figures open to their working', async () => {
     await openAt('/tables');
     const search = screen.getByRole('combobox', { name: 'Find a thread' });
-    await userEvent.type(search, '1 1/4 7 tpi bsw');
+    await user.type(search, '1 1/4 7 tpi bsw');
     await screen.findByRole('heading', { name: /^1 1\/4-7 BSW/ });
     await press(/^29\.426 mm/);
     expect(screen.getByText('Pitch diameter', { selector: 'span' })).toBeTruthy();
     expect(document.body.textContent).toMatch(/depth rounded to/);
-    await userEvent.type(search, '{ArrowDown}');
+    await user.type(search, '{ArrowDown}');
     await waitFor(() => expect(screen.queryByRole('heading', { name: /^1 1\/4-7 BSW/ })).toBeNull());
   });
   test('two forms laid over each other', async () => {
     await openAt('/tables');
     const search = screen.getByRole('combobox', { name: 'Find a thread' });
-    await userEvent.type(search, 'M10');
+    await user.type(search, 'M10');
     await press('Lay over others');
-    await userEvent.clear(search);
-    await userEvent.type(search, '3/8-16 bsw');
+    await user.clear(search);
+    await user.type(search, '3/8-16 bsw');
     await screen.findByRole('heading', { name: /^3\/8-16 BSW/ });
     await press('Lay over others');
     expect(screen.getByRole('img', { name: /M10, 3\/8-16 BSW laid over each other/ })).toBeTruthy();
@@ -259,7 +260,7 @@ describe('tables', () => {
   });
   test('what is in no table says so', async () => {
     await openAt('/tables');
-    await userEvent.type(screen.getByRole('combobox', { name: 'Find a thread' }), 'zzz');
+    await user.type(screen.getByRole('combobox', { name: 'Find a thread' }), 'zzz');
     expect(await screen.findByText('Nothing of that name.')).toBeTruthy();
   });
 });

@@ -6,6 +6,8 @@ import type { Job } from '../../core/job/schema.ts';
 import type * as Store from '../store/store.ts';
 import { openAt, withWorker } from '../testing/open.tsx';
 
+const user = userEvent.setup({ delay: null });
+
 let store: typeof Store;
 beforeAll(async () => {
   await withWorker();
@@ -23,12 +25,12 @@ async function at(station: string, id: string): Promise<void> {
   await waitFor(() => expect(document.querySelector('main h1')?.textContent).not.toMatch(/^Opening/));
 }
 const pick = async (group: RegExp | string, choice: RegExp | string): Promise<void> => {
-  await userEvent.click(within(screen.getByRole('group', { name: group })).getByLabelText(choice));
+  await user.click(within(screen.getByRole('group', { name: group })).getByLabelText(choice));
 };
 const type = async (label: RegExp | string, text: string): Promise<void> => {
   const field = screen.getByLabelText(label);
-  await userEvent.clear(field);
-  await userEvent.type(field, `${text}{Enter}`);
+  await user.clear(field);
+  await user.type(field, `${text}{Enter}`);
 };
 const card = (): string => screen.getByRole('region', { name: 'Pass card' }).textContent ?? '';
 const working = (): string => screen.getByRole('complementary', { name: 'Working' }).textContent ?? '';
@@ -37,29 +39,29 @@ describe('Cut keeps the place', () => {
   test('Done and Back move one pass, by button and by key, and undo gives it back', async () => {
     await at('cut', 'demo-sluice');
     const before = job().cut.done;
-    await userEvent.click(screen.getByRole('button', { name: 'Done' }));
+    await user.click(screen.getByRole('button', { name: 'Done' }));
     expect(job().cut.done).toBe(before + 1);
-    await userEvent.keyboard('d');
+    await user.keyboard('d');
     expect(job().cut.done).toBe(before + 2);
-    await userEvent.keyboard('b');
-    await userEvent.click(screen.getByRole('button', { name: 'Back' }));
+    await user.keyboard('b');
+    await user.click(screen.getByRole('button', { name: 'Back' }));
     expect(job().cut.done).toBe(before);
-    await userEvent.keyboard('{Control>}z{/Control}');
+    await user.keyboard('{Control>}z{/Control}');
     expect(job().cut.done).toBe(before + 1);
     expect(card()).toContain(`Pass ${before + 2} of`);
   });
   test('after the last pass and its springs there is nothing left to press', async () => {
     await at('cut', 'demo-sluice');
     const total = 2 + Number(/Pass \d+ of (\d+)/.exec(card())?.[1] ?? 0);
-    for (let i = job().cut.done; i < total; i += 1) await userEvent.keyboard('d');
+    for (let i = job().cut.done; i < total; i += 1) await user.keyboard('d');
     expect(screen.getByText(/^Every pass is cut\. Prove it/)).toBeTruthy();
-    await userEvent.keyboard('d');
+    await user.keyboard('d');
     expect(job().cut.done).toBe(total);
     expect(screen.getByRole('button', { name: 'Done' })).toHaveProperty('disabled', true);
   });
   test('the dial reading opens to its working', async () => {
     await at('cut', 'demo-sluice');
-    await userEvent.click(screen.getByRole('button', { name: /^Next reading/ }));
+    await user.click(screen.getByRole('button', { name: /^Next reading/ }));
     expect(working()).toMatch(/Depth after this pass.*Travel of the slide.*cos 14°/s);
   });
   test('the schedule answers to the rule, the number and the limits; what cannot be is said', async () => {
@@ -117,7 +119,7 @@ describe('Set up', () => {
     // trade check value: a 10 mm groove at 300 rpm and 2 mm pitch gives 1 s (common practice, no source)
     const time = screen.getByRole('button', { name: /Time to stop/ });
     expect(time.textContent).toMatch(/1\.0 s.*10\.0 mm\/s/);
-    await userEvent.click(time);
+    await user.click(time);
     expect(working()).toMatch(/Carriage speed.*Time.*relief \/ v/s);
     await type('Spindle speed, rev/min', '400');
     expect(screen.getByText(/Under a second/)).toBeTruthy();
@@ -128,9 +130,9 @@ describe('Set up', () => {
     await at('setup', 'demo-pump');
     const before = job().setup.checks.length;
     const box = screen.getByLabelText('Tool on centre height');
-    await userEvent.click(box);
+    await user.click(box);
     expect(job().setup.checks).toContain('height');
-    await userEvent.click(box);
+    await user.click(box);
     expect(job().setup.checks).toHaveLength(before);
   });
 });
@@ -147,7 +149,7 @@ describe('Pick up', () => {
     const move = screen.getByRole('heading', { name: 'The move' }).closest('section');
     expect(move?.textContent).toMatch(words);
     const [figure] = within(move as HTMLElement).getAllByRole('button');
-    if (figure) await userEvent.click(figure);
+    if (figure) await user.click(figure);
     expect(working()).toMatch(/offset modulo the lead/);
   });
   test('more than half a lead is gone the smaller way round', async () => {
@@ -162,10 +164,10 @@ describe('Gears', () => {
   test('what is mounted and what cut right are kept on the lathe', async () => {
     await at('gears', 'demo-pump');
     await screen.findByText(/every train of this set/);
-    await userEvent.keyboard('1');
+    await user.keyboard('1');
     const train = job().gears.train;
-    await userEvent.click(screen.getByRole('button', { name: 'It is mounted now' }));
-    await userEvent.click(screen.getByRole('button', { name: 'It cut right: remember it' }));
+    await user.click(screen.getByRole('button', { name: 'It is mounted now' }));
+    await user.click(screen.getByRole('button', { name: 'It cut right: remember it' }));
     const lathe = store.store.getState().work.shop?.present.lathes.find((l) => l.id === 'lathe-bess');
     expect(lathe?.mounted).toEqual(train);
     expect(lathe?.proven[0]).toMatchObject({ leadMm: '2', train });
@@ -173,7 +175,7 @@ describe('Gears', () => {
   });
   test('what the error does opens to its working', async () => {
     await at('gears', 'demo-pump');
-    await userEvent.click(await screen.findByRole('button', { name: /What the error does/ }));
+    await user.click(await screen.findByRole('button', { name: /What the error does/ }));
     expect(working()).toMatch(/Mismatch over the engagement.*Clearance it eats/s);
   });
   test('weights put the trains in another order', async () => {
@@ -203,7 +205,7 @@ describe('Gears', () => {
 describe('Read and Name', () => {
   test('a reading typed is in the table, and the likeliest follows', async () => {
     await at('read', 'demo-latch');
-    await userEvent.click(screen.getByRole('button', { name: 'Pitch leaf' }));
+    await user.click(screen.getByRole('button', { name: 'Pitch leaf' }));
     await type(/^Pitch leaf \(/, '1.25 mm');
     expect(job().readings.at(-1)).toMatchObject({ quantity: 'pitchLeaf', value: 1.25, leaf: 'fits' });
     await waitFor(() => expect(screen.getByText(/Likeliest so far/).textContent).toMatch(/M8, 9\d %/));
@@ -212,7 +214,7 @@ describe('Read and Name', () => {
     await at('name', 'demo-latch');
     await screen.findByText(/2 readings weighed/);
     await screen.findAllByRole('button', { name: /^Accept/ });
-    await userEvent.keyboard('2');
+    await user.keyboard('2');
     expect(job().name).toMatchObject({ thread: { designation: '5/16-20 UN' }, overruled: true });
     await type('Why', 'stamped on the head');
     await type('Designation, then Enter', 'M8');

@@ -6,6 +6,8 @@ import { useState } from 'react';
 import { wholeNumber } from '../../core/lathe/typed.ts';
 import { LengthField, PitchField, TextField, TypedField } from './fields.tsx';
 
+const user = userEvent.setup({ delay: null });
+
 afterEach(cleanup);
 
 function Teeth({ onCommit, onClear }: { readonly onCommit: (n: number) => void; readonly onClear?: () => void }) {
@@ -29,26 +31,26 @@ describe('a typed field', () => {
   test('Enter takes what was typed, once', async () => {
     const taken = jest.fn();
     render(<Teeth onCommit={taken} />);
-    await userEvent.clear(field());
-    await userEvent.type(field(), '63{Enter}');
+    await user.clear(field());
+    await user.type(field(), '63{Enter}');
     expect(taken.mock.calls).toEqual([[63]]);
-    await userEvent.tab();
+    await user.tab();
     expect(taken).toHaveBeenCalledTimes(1);
     expect(field().value).toBe('63');
   });
   test('leaving takes it too', async () => {
     const taken = jest.fn();
     render(<Teeth onCommit={taken} />);
-    await userEvent.clear(field());
-    await userEvent.type(field(), '127');
-    await userEvent.tab();
+    await user.clear(field());
+    await user.type(field(), '127');
+    await user.tab();
     expect(taken).toHaveBeenCalledWith(127);
   });
   test('what is wrong stays as typed, with what would be right beside it, and is not taken', async () => {
     const taken = jest.fn();
     render(<Teeth onCommit={taken} />);
-    await userEvent.clear(field());
-    await userEvent.type(field(), 'forty{Enter}');
+    await user.clear(field());
+    await user.type(field(), 'forty{Enter}');
     expect(taken).not.toHaveBeenCalled();
     expect(field().value).toBe('forty');
     expect(field().getAttribute('aria-invalid')).toBe('true');
@@ -56,14 +58,14 @@ describe('a typed field', () => {
       /A whole number from 8 to 400 is needed\. Right would be: 8/,
     );
     // corrected in place
-    await userEvent.clear(field());
-    await userEvent.type(field(), '40{Enter}');
+    await user.clear(field());
+    await user.type(field(), '40{Enter}');
     expect(field().getAttribute('aria-invalid')).toBe('false');
   });
   test('Escape brings the old value back and the complaint away', async () => {
     render(<Teeth onCommit={() => undefined} />);
-    await userEvent.clear(field());
-    await userEvent.type(field(), 'x{Enter}{Escape}');
+    await user.clear(field());
+    await user.type(field(), 'x{Enter}{Escape}');
     expect(field().value).toBe('40');
     expect(field().getAttribute('aria-invalid')).toBe('false');
   });
@@ -71,12 +73,12 @@ describe('a typed field', () => {
     const taken = jest.fn();
     const cleared = jest.fn();
     const { rerender } = render(<Teeth onCommit={taken} />);
-    await userEvent.clear(field());
-    await userEvent.tab();
+    await user.clear(field());
+    await user.tab();
     expect(field().value).toBe('40');
     rerender(<Teeth onCommit={taken} onClear={cleared} />);
-    await userEvent.clear(field());
-    await userEvent.tab();
+    await user.clear(field());
+    await user.tab();
     expect(cleared).toHaveBeenCalledTimes(1);
     expect(taken).not.toHaveBeenCalled();
   });
@@ -93,22 +95,22 @@ describe('a length', () => {
       ['30', 30],
       ['.750 in', 19.05],
     ] as const) {
-      await userEvent.clear(field());
-      await userEvent.type(field(), `${typed}{Enter}`);
+      await user.clear(field());
+      await user.type(field(), `${typed}{Enter}`);
       expect(taken).toHaveBeenLastCalledWith(mm, typed);
     }
   });
   test('a bare number is in the system on show', async () => {
     const taken = jest.fn();
     render(<LengthField label="Blank" mm={null} system="in" onCommit={taken} />);
-    await userEvent.type(field(), '1.25{Enter}');
+    await user.type(field(), '1.25{Enter}');
     expect(taken).toHaveBeenLastCalledWith(31.75, '1.25');
   });
   test('a length out of reach is refused', async () => {
     const taken = jest.fn();
     render(<LengthField label="Blank" mm={10} system="mm" onCommit={taken} rule={{ maxMm: 100 }} />);
-    await userEvent.clear(field());
-    await userEvent.type(field(), '400{Enter}');
+    await user.clear(field());
+    await user.type(field(), '400{Enter}');
     expect(taken).not.toHaveBeenCalled();
     expect(field().getAttribute('aria-invalid')).toBe('true');
   });
@@ -118,11 +120,11 @@ test('a pitch is kept exactly, with the system it was given in', async () => {
   const taken = jest.fn();
   render(<PitchField label="Leadscrew" pitch="127/40" system="in" onCommit={taken} />);
   expect(field().value).toBe('8 tpi');
-  await userEvent.clear(field());
-  await userEvent.type(field(), '4 1/2 tpi{Enter}');
+  await user.clear(field());
+  await user.type(field(), '4 1/2 tpi{Enter}');
   expect(taken).toHaveBeenLastCalledWith('254/45', 'in');
-  await userEvent.clear(field());
-  await userEvent.type(field(), '6{Enter}');
+  await user.clear(field());
+  await user.type(field(), '6{Enter}');
   expect(taken).toHaveBeenCalledTimes(1); // 6 of what?
   expect(document.body.textContent).toContain('6 tpi, or 6 mm');
 });
@@ -130,7 +132,7 @@ test('a pitch is kept exactly, with the system it was given in', async () => {
 test('text is kept on leaving; Enter leaves a single line', async () => {
   const taken = jest.fn();
   render(<TextField label="Name" value="Bess" onCommit={taken} />);
-  await userEvent.type(field(), ', the long bed{Enter}');
+  await user.type(field(), ', the long bed{Enter}');
   expect(taken.mock.calls).toEqual([['Bess, the long bed']]);
   expect(document.activeElement).not.toBe(field());
 });

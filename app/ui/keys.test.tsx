@@ -6,6 +6,8 @@ import { demoShop } from '../../demo/index.ts';
 import { shopOpened, store } from '../store/store.ts';
 import { useKeys } from './keys.ts';
 
+const user = userEvent.setup({ delay: null });
+
 const done = jest.fn();
 function View() {
   useKeys({ d: () => done('d'), 'Ctrl+z': () => done('undo'), 'Alt+1': () => done('arm'), Enter: () => done('enter') });
@@ -26,36 +28,36 @@ afterEach(cleanup);
 
 describe('keys of a view', () => {
   test('a single key acts when nothing is typed in', async () => {
-    await userEvent.keyboard('d');
+    await user.keyboard('d');
     expect(done.mock.calls).toEqual([['d']]);
   });
   test('not while a field is typed in; with Alt it does', async () => {
     screen.getByLabelText('typed in').focus();
-    await userEvent.keyboard('d{Alt>}1{/Alt}');
+    await user.keyboard('d{Alt>}1{/Alt}');
     expect(done.mock.calls).toEqual([['arm']]);
   });
   test('Ctrl Z belongs to the field that is typed in, and to the job elsewhere', async () => {
-    await userEvent.keyboard('{Control>}z{/Control}');
+    await user.keyboard('{Control>}z{/Control}');
     expect(done.mock.calls).toEqual([['undo']]);
     done.mockClear();
     screen.getByLabelText('typed in').focus();
-    await userEvent.keyboard('{Control>}z{/Control}');
+    await user.keyboard('{Control>}z{/Control}');
     expect(done).not.toHaveBeenCalled();
   });
   test('a choice is no field: single keys act there', async () => {
     screen.getByLabelText('choice').focus();
-    await userEvent.keyboard('d');
+    await user.keyboard('d');
     expect(done).toHaveBeenCalledWith('d');
   });
   test('Enter belongs to the button under focus', async () => {
     screen.getByRole('button').focus();
-    await userEvent.keyboard('{Enter}');
+    await user.keyboard('{Enter}');
     expect(done).not.toHaveBeenCalled();
   });
   test('switched off in Settings, single keys do nothing and the others still act', async () => {
     const shop = demoShop();
     store.dispatch(shopOpened({ ...shop, settings: { ...shop.settings, singleKeys: false } }));
-    await userEvent.keyboard('d{Alt>}1{/Alt}');
+    await user.keyboard('d{Alt>}1{/Alt}');
     expect(done.mock.calls).toEqual([['arm']]);
   });
 });

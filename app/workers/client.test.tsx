@@ -4,6 +4,8 @@ import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type * as Client from './client.ts';
 
+const user = userEvent.setup({ delay: null });
+
 /** A worker that answers when the test says so. */
 interface Pending {
   readonly n: number;
@@ -107,7 +109,7 @@ describe('asking the worker', () => {
     render(<Asking n={1} />);
     act(() => last().fail('out of memory'));
     await waitFor(() => expect(says()).toMatch(/^idle, nothing, out of memory/));
-    await userEvent.click(screen.getByRole('button'));
+    await user.click(screen.getByRole('button'));
     expect(says()).toMatch(/^pending, nothing, no failure/);
     act(() => last().answer('one'));
     await waitFor(() => expect(says()).toMatch(/^idle, one/));
@@ -120,7 +122,7 @@ describe('stopping it', () => {
     const before = last().worker;
     act(() => client.stopCalc());
     expect(says()).toMatch(/^idle, nothing, no failure, stopped/);
-    await userEvent.click(screen.getByRole('button'));
+    await user.click(screen.getByRole('button'));
     expect(last().worker).toBeGreaterThan(before);
     act(() => last().answer('one'));
     await waitFor(() => expect(says()).toMatch(/^idle, one, no failure, not stopped/));

@@ -65,6 +65,8 @@ export const DEFAULT_SIGMA = {
   angleDeg: 2,
   taper: 0.006,
   leadMm: 0.3,
+  /** How surely the jaws of a caliper are set on a crest, mm. */
+  crestPlacedMm: 0.04,
   /** A crest count against a rule is never half a crest out; a fifth is the usual error. */
   crests: 0.2,
   leafOverMm: 10,

@@ -177,7 +177,7 @@ describe('pairs that fool people', () => {
       ['16 crests in 20 mm', [out(7.85), count(15.9, 20)]],
     ] as [string, Evidence[]][])('a short piece leaves M8 and 5/16-20 open: %s', (_, evidence) => {
       const { offers } = staysOpen(evidence, 'M8', '5/16-20 UN', 'crestCount');
-      const longer = offers.find((n) => n.quantity === 'crestCount');
+      const longer = offers.find((n) => n.quantity === 'crestCount' && n.overCrests === null);
       // half a crest apart only after 40 mm (domain arithmetic: 1 / (1/1.25 - 1/1.27) / 2)
       expect(longer?.spanMm).toBeGreaterThan(40);
     });
@@ -353,6 +353,30 @@ describe('next readings', () => {
     expect(overlap(0, 1, 20, 1)).toBeLessThan(1e-20);
     // closed form for unequal spreads: sqrt(2 s1 s2 / (s1^2 + s2^2)) when the means agree
     expect(overlap(0, 1, 0, 3)).toBeCloseTo(Math.sqrt(0.6), 9);
+  });
+  test('on ten millimetres a caliper from crest to crest tells 1.25 mm from 20 tpi, where no count against a rule can', () => {
+    const evidence = [out(7.85, 'unknown'), count(8, 10)];
+    const offers = nextReadings(rivalsOf(weigh(evidence)), evidence, 'external', USUAL_TOOLS, 10);
+    const span = offers.find((n) => n.overCrests !== null);
+    expect(offers.some((n) => n.quantity === 'crestCount' && n.overCrests === null)).toBe(false);
+    expect(span).toMatchObject({
+      quantity: 'crestCount',
+      seenBy: 'caliper',
+      overCrests: 7,
+      expect: { A: 8.75, B: 8.89 },
+    });
+    // and read so, it decides either way
+    const read = (spanMm: number) =>
+      first(weigh([...evidence, { quantity: 'crestCount', crests: 7, spanMm, spanUncertaintyMm: 0.05 }]));
+    expect(read(8.74)).toBe('M8');
+    expect(read(8.9)).toBe('5/16-20 UN');
+    const done: Evidence[] = [
+      ...evidence,
+      { quantity: 'crestCount', crests: 7, spanMm: 8.75, spanUncertaintyMm: 0.05 },
+    ];
+    expect(
+      nextReadings(rivalsOf(weigh(done)), done, 'external', USUAL_TOOLS, 10).some((n) => n.overCrests !== null),
+    ).toBe(false);
   });
   test('nothing is offered that has been read as well already', () => {
     const evidence = [out(20.85), count(14, IN), angle(55, 0.25), taper(0), starts(1)];

@@ -26,6 +26,8 @@ export interface NextReading {
   readonly seenBy: string;
   /** For a crest count, the length to count over, mm. */
   readonly spanMm: number | null;
+  /** Crest to crest with a caliper: over so many; what to expect is then the length. Null for a plain count. */
+  readonly overCrests: number | null;
   /** For a leaf, its pitch, mm; what to expect is how far it is out over its length. */
   readonly leafMm: number | null;
   /** Expected share of the present doubt that it clears up, 0 to 1. */
@@ -37,11 +39,15 @@ interface Option {
   readonly seenBy: string;
   readonly spanMm: number | null;
   readonly leafMm?: number;
+  readonly overCrests?: number;
   readonly mean: (r: Rival) => number;
   readonly sigma: (r: Rival) => number;
 }
 
-const SPANS_MM = [25.4, 50.8, 76.2, 101.6, 152.4];
+const SPANS_MM = [25.4, 50.8, 76.2, 101.6, 152.4] as const;
+/** Crest to crest: fewer tell nothing, more are lost count of. */
+const LEAST_CRESTS = 3;
+const MOST_CRESTS = 20;
 /** A reading is worth naming when it clears at least this share of the doubt. */
 const WORTH = 0.04;
 const MOST = 3;
@@ -100,14 +106,16 @@ export function nextReadings(
       seenBy: option.seenBy,
       spanMm: option.spanMm,
       leafMm: option.leafMm ?? null,
+      overCrests: option.overCrests ?? null,
       clears: cleared / doubt,
     });
   }
   // one offer a quantity: the easiest of those that clear nearly as much as the best
-  const byQuantity = new Map<Quantity, NextReading>();
+  const byQuantity = new Map<string, NextReading>();
   for (const f of found) {
-    const held = byQuantity.get(f.quantity);
-    if (!held || f.clears > held.clears * 1.15) byQuantity.set(f.quantity, f);
+    const kind = f.overCrests === null ? f.quantity : 'crest to crest';
+    const held = byQuantity.get(kind);
+    if (!held || f.clears > held.clears * 1.15) byQuantity.set(kind, f);
   }
   return [...byQuantity.values()].sort((x, y) => y.clears - x.clears).slice(0, MOST);
 }
@@ -144,6 +152,21 @@ function optionsFor(
       mean: (r) => spanMm / r.expectation.pitchMm,
       sigma: () => DEFAULT_SIGMA.crests,
     });
+  }
+  const caliper = tools.find((t) => t.measures === 'length' && /caliper/i.test(t.name));
+  const spanned = taken('crestCount').some((e) => 'spanUncertaintyMm' in e);
+  if (caliper && external && !spanned) {
+    const coarsest = Math.max(...rivals.map((r) => r.expectation.pitchMm));
+    const overCrests = Math.min(MOST_CRESTS, Math.floor((reachMm ?? Math.max(longest, SPANS_MM[0])) / coarsest));
+    if (overCrests >= LEAST_CRESTS)
+      out.push({
+        quantity: 'crestCount',
+        seenBy: caliper.name,
+        spanMm: null,
+        overCrests,
+        mean: (r) => overCrests * r.expectation.pitchMm,
+        sigma: () => Math.hypot(Math.SQRT2 * caliper.uncertainty, DEFAULT_SIGMA.crestPlacedMm),
+      });
   }
   const leaf = best('pitch');
   if (leaf) {

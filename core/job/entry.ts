@@ -156,7 +156,7 @@ export const QUANTITY_NAMES: Readonly<
   crestCount: {
     external: 'Crests over a length',
     internal: 'Crests over a length',
-    hint: 'the two half crests at the ends count as one',
+    hint: 'the two half crests at the ends count as one; crest to crest, count the steps',
   },
   pitchLeaf: { external: 'Pitch leaf', internal: 'Pitch leaf', hint: '7 tpi or 3.5 mm' },
   flankAngle: { external: 'Included angle', internal: 'Included angle', hint: '55' },

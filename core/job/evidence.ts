@@ -1,4 +1,5 @@
 import { DEFAULT_SIGMA, type Evidence } from '../evidence/evidence.ts';
+import { inches } from '../quantity/units.ts';
 import type { Job, Reading } from './schema.ts';
 
 /** The side that was measured: what came in, not what is to be made. */
@@ -8,6 +9,17 @@ export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn 
 export function evidenceOf(r: Reading, part: 'external' | 'internal'): Evidence {
   const own = plainEvidence(r);
   return r.member === 'mate' ? { ...own, member: part === 'external' ? 'internal' : 'external' } : own;
+}
+
+/** An instrument at least this fine measures from crest to crest. */
+export const FINE_ENOUGH_MM = 0.1;
+const isSpanned = (r: Reading): boolean => r.uncertainty !== null && r.uncertainty <= FINE_ENOUGH_MM;
+const spanSigmaMm = (r: Reading): number => Math.hypot(Math.SQRT2 * (r.uncertainty ?? 0), DEFAULT_SIGMA.crestPlacedMm);
+
+/** Pitch that a count of crests gives, and its standard deviation, mm. */
+export function pitchOfCount(r: Reading): { readonly mm: number; readonly sigmaMm: number } {
+  const mm = (r.span?.mm ?? inches(1)) / r.value;
+  return { mm, sigmaMm: (isSpanned(r) ? spanSigmaMm(r) : DEFAULT_SIGMA.crests * mm) / r.value };
 }
 
 function plainEvidence(r: Reading): Evidence {
@@ -43,7 +55,13 @@ function plainEvidence(r: Reading): Evidence {
     case 'depth':
       return { quantity: 'depth', valueMm: r.value, wear: r.wear, ...(sigma === null ? {} : { uncertaintyMm: sigma }) };
     case 'crestCount':
-      return { quantity: 'crestCount', crests: r.value, spanMm: r.span?.mm ?? 25.4 };
+      return {
+        quantity: 'crestCount',
+        crests: r.value,
+        spanMm: r.span?.mm ?? 25.4,
+        // measured from crest to crest; against a rule the crests are merely counted
+        ...(isSpanned(r) ? { spanUncertaintyMm: spanSigmaMm(r) } : {}),
+      };
     case 'pitchLeaf':
       return {
         quantity: 'pitchLeaf',

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJobs } from '../../demo/index.ts';
 import { wearProfile } from '../evidence/wearMap.ts';
+import { evidenceOf, pitchOfCount } from './evidence.ts';
 import { knownOf, slipIn, wearSeries } from './known.ts';
 
 const sluice = demoJobs().find((j) => j.id === 'demo-sluice');
@@ -37,6 +38,24 @@ describe('readings along the part', () => {
     }));
     expect(wearSeries(nut)[0]?.quantity).toBe('minorDiameter');
     expect(wearSeries(nut).find((s) => s.quantity === 'majorDiameter')?.spots).toHaveLength(3);
+  });
+});
+
+describe('the pitch that a count gives', () => {
+  const [reading] = sluice.readings;
+  if (!reading) throw new Error('demo');
+  const count = { ...reading, quantity: 'crestCount' as const, value: 7, span: { text: '8.75 mm', mm: 8.75 } };
+  test('against a rule it is sure to a fifth of a crest, with a caliper from crest to crest to the jaws', () => {
+    expect(pitchOfCount({ ...count, uncertainty: null })).toEqual({
+      mm: 1.25,
+      sigmaMm: expect.closeTo((0.2 * 1.25) / 7, 9) as unknown,
+    });
+    const spanned = pitchOfCount({ ...count, uncertainty: 0.02 });
+    expect(spanned.sigmaMm).toBeCloseTo(Math.hypot(0.02 * Math.SQRT2, 0.04) / 7, 9);
+    expect(evidenceOf({ ...count, uncertainty: 0.02 }, 'external')).toMatchObject({
+      spanUncertaintyMm: expect.closeTo(7 * spanned.sigmaMm, 9) as unknown,
+    });
+    expect(evidenceOf({ ...count, uncertainty: 0.25 }, 'external')).not.toHaveProperty('spanUncertaintyMm');
   });
 });
 

@@ -84,7 +84,8 @@ export const identifyOp = op({
     ),
     special: Type.Object({
       probability: Type.Number(),
-      majorMm: Type.Number(),
+      /** Null when no diameter was given. */
+      majorMm: Type.Union([Type.Null(), Type.Number()]),
       pitchMm: Type.Number(),
       includedAngleDeg: Type.Number(),
       starts: Type.Integer(),
@@ -97,6 +98,7 @@ export const identifyOp = op({
         seenBy: Type.String(),
         spanMm: Type.Union([Type.Null(), Type.Number()]),
         leafMm: Type.Union([Type.Null(), Type.Number()]),
+        overCrests: Type.Union([Type.Null(), Type.Integer()]),
       }),
     ),
   }),
@@ -135,7 +137,7 @@ export const identifyOp = op({
       }),
       special: {
         probability: special.probability,
-        majorMm: micro(special.majorMm),
+        majorMm: special.majorMm > 0 ? micro(special.majorMm) : null,
         pitchMm: micro(special.pitchMm),
         includedAngleDeg: micro(special.leadingDeg + special.trailingDeg),
         starts: special.starts,
@@ -153,6 +155,7 @@ export const identifyOp = op({
         seenBy: n.seenBy,
         spanMm: n.spanMm,
         leafMm: n.leafMm,
+        overCrests: n.overCrests,
       })),
     });
   },

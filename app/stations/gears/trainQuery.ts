@@ -1,8 +1,8 @@
-import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
 import { armOf, turningFor } from '../../../core/gearing/latheArm.ts';
 import { TRIED_FOR_EACH } from '../../../core/gearing/mountAll.ts';
 import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
+import { pitchOfCount } from '../../../core/job/evidence.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Job } from '../../../core/job/schema.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
@@ -54,10 +54,15 @@ export const sameGears = (a: Geared, b: Geared): boolean =>
 export const leverName = (lathe: Lathe, ratio: string): string =>
   gearboxRatios(lathe.levers).find((g) => g.ratio === ratio)?.name ?? ratio;
 
-/** How finely a measured pitch is known, ppm, from its longest count; null for a thread named by standard or round numbers. */
+/** How finely a measured pitch is known, ppm, from its surest count; null for a thread named by standard or round numbers. */
 export function measuredPitchPpm(job: Job): number | null {
   const thread = threadOfJob(job);
   if (thread?.family !== 'Special' || isTpiPitch(pitchOf(thread)) || isMetricPitch(pitchOf(thread))) return null;
-  const most = Math.max(0, ...job.readings.filter((r) => r.quantity === 'crestCount').map((r) => r.value));
-  return most > 0 ? (DEFAULT_SIGMA.crests / most) * 1e6 : null;
+  const shares = job.readings
+    .filter((r) => r.quantity === 'crestCount')
+    .map((r) => {
+      const pitch = pitchOfCount(r);
+      return pitch.sigmaMm / pitch.mm;
+    });
+  return shares.length > 0 ? Math.min(...shares) * 1e6 : null;
 }

@@ -1,10 +1,10 @@
 import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
 import { QUANTITY_NAMES } from '../../../core/job/entry.ts';
-import { partOf } from '../../../core/job/evidence.ts';
+import { partOf, pitchOfCount } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { leastWorn } from '../../../core/job/special.ts';
 import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
-import { inches, type UnitSystem } from '../../../core/quantity/units.ts';
+import type { UnitSystem } from '../../../core/quantity/units.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
@@ -71,8 +71,8 @@ function sureText(r: Reading, system: UnitSystem): string {
     case 'trailingFlank':
       return `${r.value}\u00b0 \u00b1${r.uncertainty ?? DEFAULT_SIGMA.angleDeg}\u00b0`;
     case 'crestCount': {
-      const pitch = (r.span?.mm ?? inches(1)) / r.value;
-      return within(pitch, (pitch * DEFAULT_SIGMA.crests) / r.value);
+      const pitch = pitchOfCount(r);
+      return within(pitch.mm, pitch.sigmaMm);
     }
     case 'crestFlat':
     case 'rootFlat':

@@ -1,5 +1,6 @@
 import { useId, useMemo, useState } from 'react';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
+import { FINE_ENOUGH_MM } from '../../../core/job/evidence.ts';
 import { nextQuantity, QUANTITY_NAMES, readEntry, READING_ORDER } from '../../../core/job/entry.ts';
 import { slipIn } from '../../../core/job/known.ts';
 import type { Reading } from '../../../core/job/schema.ts';
@@ -60,7 +61,7 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
       shop.instruments.filter(
         (i) =>
           i.measures ===
-          (LENGTHS.includes(quantity)
+          (LENGTHS.includes(quantity) || quantity === 'crestCount'
             ? 'length'
             : ANGLES.includes(quantity)
               ? 'angle'
@@ -70,14 +71,19 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
       ),
     [shop.instruments, quantity],
   );
-  const lastUsed = job.readings.findLast((r) => suits.some((i) => i.id === r.instrument))?.instrument ?? null;
+  const lastUsed =
+    job.readings.findLast(
+      (r) => (r.quantity === 'crestCount') === (quantity === 'crestCount') && suits.some((i) => i.id === r.instrument),
+    )?.instrument ?? null;
+  // crests are counted against a rule unless it is said that they were measured from crest to crest
+  const usual = quantity === 'crestCount' ? suits.find((i) => /rule/i.test(i.name)) : suits[0];
   const [text, setText] = useState('');
   const [span, setSpan] = useState('');
   const [leaf, setLeaf] = useState<'fits' | 'nearly' | 'no'>('fits');
   const [wear, setWear] = useState<Reading['wear']>('unknown');
   const [member, setMember] = useState<Reading['member']>('part');
   const [place, setPlace] = useState('');
-  const [instrument, setInstrument] = useState<string | null>(lastUsed ?? suits[0]?.id ?? null);
+  const [instrument, setInstrument] = useState<string | null>(lastUsed ?? usual?.id ?? null);
   const [problem, setProblem] = useState<Problem | null>(null);
   const names = QUANTITY_NAMES[quantity];
   const entry = useMemo(
@@ -226,7 +232,7 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
             >
               {suits.map((i) => (
                 <option key={i.id} value={i.id}>
-                  {i.name}
+                  {quantity === 'crestCount' && i.uncertainty <= FINE_ENOUGH_MM ? `${i.name}, crest to crest` : i.name}
                 </option>
               ))}
             </select>

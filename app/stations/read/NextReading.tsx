@@ -40,12 +40,14 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
         <ol className="grid gap-2">
           {next.map((n) => (
             <li
-              key={`${n.quantity} ${n.leafMm ?? ''}`}
+              key={`${n.quantity} ${n.leafMm ?? ''} ${n.overCrests ?? ''}`}
               className="flex flex-wrap items-center justify-between gap-2 border-t border-line pt-2"
             >
               <span className="min-w-0">
                 <strong>
-                  {QUANTITY_NAMES[n.quantity][part]}
+                  {n.overCrests === null
+                    ? QUANTITY_NAMES[n.quantity][part]
+                    : `Crest to crest over ${n.overCrests} crests`}
                   {n.leafMm !== null ? ` of ${pitchText(cutablePitch(n.leafMm, 'in', true), system)}` : ''}
                   {n.spanMm !== null ? ` over ${lengthText(n.spanMm, system, { stepMm: 0.1, stepIn: 0.1 })}` : ''}
                 </strong>
@@ -68,7 +70,7 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
 const DEAD_RIGHT_MM = 0.005;
 
 function shown(n: Next, value: number, system: UnitSystem): string {
-  if (n.quantity === 'crestCount') return value.toFixed(1);
+  if (n.quantity === 'crestCount' && n.overCrests === null) return value.toFixed(1);
   if (n.quantity === 'starts') return String(value);
   if (n.quantity === 'pitchLeaf')
     return value < DEAD_RIGHT_MM ? 'dead right' : `${lengthText(value, system, FINE)} out over its length`;

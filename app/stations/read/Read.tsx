@@ -3,7 +3,7 @@ import { Trash2 } from 'lucide-react';
 import { flushSync } from 'react-dom';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { QUANTITY_NAMES, READING_ORDER } from '../../../core/job/entry.ts';
-import { partOf } from '../../../core/job/evidence.ts';
+import { partOf, pitchOfCount } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
@@ -145,7 +145,10 @@ function meaning(r: Reading, system: 'mm' | 'in'): string {
     const sigma = r.uncertainty === null ? '' : ` \u00b1 ${lengthText(r.uncertainty, system, { ...FINE, bare: true })}`;
     return `${lengthText(r.value, system, FINE)}${sigma}`;
   }
-  if (r.quantity === 'crestCount' && r.span) return `${lengthText(r.span.mm / r.value, system, FINE)} each`;
+  if (r.quantity === 'crestCount') {
+    const pitch = pitchOfCount(r);
+    return `${lengthText(pitch.mm, system, FINE)} \u00b1 ${lengthText(pitch.sigmaMm, system, { ...FINE, bare: true })} each`;
+  }
   if (r.quantity === 'pitchLeaf') return lengthText(r.value, system, FINE);
   if (r.quantity === 'hand') return r.value < 0 ? 'left hand' : 'right hand';
   if (ANGLES.includes(r.quantity))

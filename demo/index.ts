@@ -124,7 +124,7 @@ export function demoJobs(): Job[] {
   sluice.wearMap = { lengthMm: 420, unworn: null };
   name(sluice, '1 1/2 in x 3.5 TPI 29');
   sluice.fit = { ...sluice.fit, engagementMm: 70, pitchClearanceMm: 0.2 };
-  sluice.gears = { lathe: 'lathe-bess', train: { drivers: [40, 60], driven: [30, 35], gearbox: '1' } };
+  sluice.gears = { lathe: 'lathe-bess', train: { drivers: [60, 40], driven: [30, 35], gearbox: '1' } };
   sluice.setup = {
     ...sluice.setup,
     rpm: 40,
@@ -190,7 +190,7 @@ export function demoJobs(): Job[] {
     ['flankAngle', '60', { with: 'template' }],
   ]);
   name(pump, 'M30x2');
-  pump.gears = { lathe: 'lathe-bess', train: { drivers: [20, 63], driven: [40, 50], gearbox: '1' } };
+  pump.gears = { lathe: 'lathe-bess', train: { drivers: [63, 20], driven: [40, 50], gearbox: '1' } };
   pump.pickup = { offset: { text: '0.7 mm', mm: 0.7 }, method: 'parallel-slide' };
   settled(pump, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup']);
 

@@ -22,8 +22,8 @@ test('a metric spindle on the inch lathe, from pitch to printed train', async ({
 
 test('a wrong gear put on, the scratch read, the mistake named', async ({ page }) => {
   await page.goto('/jobs/demo-sluice/gears');
-  await expect(page.getByRole('heading', { name: /The train: 40\/30/ })).toBeVisible();
-  // planned 40/30 x 60/35; the 65 went on in place of the 60: 7.862 mm a thread
+  await expect(page.getByRole('heading', { name: /The train: 60\/30/ })).toBeVisible();
+  // planned 60/30 x 40/35; the 65 went on in place of the 60: 7.862 mm a thread
   await page.getByLabel('Scratch read over, crests').fill('10');
   await page.keyboard.press('Enter');
   await page.getByLabel('measured', { exact: true }).fill('78.62 mm');

@@ -172,7 +172,7 @@ function Place({ q, x, y, w, side, known, taken, armed, tentative, unread, onTou
       </span>
     </>
   );
-  const cls = `absolute block rounded-md border px-2 py-0.5 text-left leading-tight ${armed ? 'border-blue bg-bluesoft' : taken ? 'border-line bg-panel' : 'border-dashed border-ink2 bg-panel'}`;
+  const cls = `absolute block rounded-md border px-2 py-0.5 text-left leading-tight ${armed ? 'border-blue bg-bluesoft' : taken || (known !== undefined && !tentative) ? 'border-line bg-panel' : 'border-dashed border-ink2 bg-panel'}`;
   if (!onTouch) {
     return (
       <div className={cls} style={style}>

@@ -59,7 +59,7 @@ export interface Closure {
   readonly armDeg: number;
 }
 
-/** How near the chain of meshes came to closing, worst first: the last one is what is worth telling. */
+/** How far a chain of meshes came towards closing, in order. */
 const STAGES = ['reach', 'slot', 'swing'] as const;
 export interface NoClosure {
   readonly stage: (typeof STAGES)[number];
@@ -72,7 +72,9 @@ const SLACK_MM = 0.01;
 const ROUNDING = 1e-9;
 const SLACK_DEG = 0.01;
 /** Steps of the scan when the arm swings about a place of its own; two leans nearer than this to each other can be missed. */
-const SCAN_DEG = 1;
+const SCAN_DEG = 2;
+/** Where a stud runs off the end of its slot, the lean is followed to this. */
+const FINEST_DEG = 0.1;
 
 /**
  * Every way to close a chain of meshes over the arm: `meshes[i]` is the centre distance between shaft i and i + 1, shaft
@@ -96,7 +98,8 @@ export function closeChain(meshes: readonly number[], arm: Arm): Closure[] | NoC
   return meshes.length === 2 ? circlesMeet(meshes[0] ?? 0, meshes[1] ?? 0, arm) : scanned(meshes, arm);
 }
 
-export const worstStage = (a: NoClosure | null, b: NoClosure): NoClosure =>
+/** Of two failures the one that came further towards closing: that is the one worth telling. */
+export const nearerMiss = (a: NoClosure | null, b: NoClosure): NoClosure =>
   a !== null && STAGES.indexOf(a.stage) > STAGES.indexOf(b.stage) ? a : b;
 
 /** On the arm: x along its line from the pivot, y to the side a positive lean turns it. */
@@ -173,7 +176,7 @@ function closed(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
     const rho = Math.hypot(p.x, p.y);
     const cos = (arm.centresMm ** 2 + rho * rho - first * first) / (2 * arm.centresMm * rho);
     if (!(Math.abs(cos) <= 1 + ROUNDING)) {
-      why = worstStage(why, noLean);
+      why = nearerMiss(why, noLean);
       continue;
     }
     const turn = Math.acos(Math.max(-1, Math.min(1, cos)));
@@ -181,7 +184,7 @@ function closed(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
       const lean = at - Math.atan2(p.y, p.x);
       const armDeg = within(degrees(lean));
       if (swings(arm, armDeg)) out.push({ studs: studs.map((q) => placed(arm, q, lean)), armDeg });
-      else why = worstStage(why, noSwing(armDeg));
+      else why = nearerMiss(why, noSwing(armDeg));
     }
   }
   return out.length > 0 ? out : (why ?? noLean);
@@ -207,16 +210,19 @@ function circlesMeet(r1: number, r2: number, arm: Arm): Closure[] | NoClosure {
       const off = slot.offsetMm ?? 0;
       const along = Math.sqrt(Math.max(0, rho * rho - off * off));
       if (!(rho >= Math.abs(off) && along >= slot.fromMm - SLACK_MM && along <= slot.toMm + SLACK_MM)) {
-        why = worstStage(why, noSlot([r1, r2]));
+        why = nearerMiss(why, noSlot([r1, r2]));
         continue;
       }
       const armDeg = within(degrees(seen - Math.atan2(off, along)) - (slot.angleDeg ?? 0));
       if (swings(arm, armDeg)) out.push({ studs: [stud], armDeg });
-      else why = worstStage(why, noSwing(armDeg));
+      else why = nearerMiss(why, noSwing(armDeg));
     }
   }
   return out.length > 0 ? out : (why ?? noLean);
 }
+
+/** How far the first mesh is from closing, for each layout of the studs. */
+type Gaps = readonly { readonly gap: number; readonly studs: readonly Point[] }[];
 
 function scanned(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
   const [first = 0] = meshes;
@@ -228,7 +234,7 @@ function scanned(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
     const [c, s] = [Math.cos(lean), Math.sin(lean)];
     return { x: dx * c + dy * s, y: -dx * s + dy * c };
   };
-  const gapsAt = (deg: number): { gap: number; studs: Point[] }[] => {
+  const gapsAt = (deg: number): Gaps => {
     const lean = radians(deg);
     return layouts(meshes, arm, lastAt(lean)).map((studs) => {
       const world = studs.map((q) => placed(arm, q, lean));
@@ -237,30 +243,35 @@ function scanned(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
   };
   const out: Closure[] = [];
   let any = false;
+  /** Layouts keep their order while their number stays; where it changes a stud runs off its slot, and it is looked at closer. */
+  const between = (from: number, to: number, before: Gaps, after: Gaps): void => {
+    if (before.length !== after.length) {
+      if (to - from < FINEST_DEG) return;
+      const mid = (from + to) / 2;
+      const halfway = gapsAt(mid);
+      between(from, mid, before, halfway);
+      between(mid, to, halfway, after);
+      return;
+    }
+    before.forEach((b, i) => {
+      if (b.gap * (after[i]?.gap ?? b.gap) > 0) return;
+      const found = bisect(gapsAt, i, from, to);
+      if (found) out.push(found);
+    });
+  };
   let before = gapsAt(fromDeg);
   for (let deg = fromDeg; deg < toDeg; deg += SCAN_DEG) {
     const end = Math.min(toDeg, deg + SCAN_DEG);
     const now = gapsAt(end);
     any ||= now.length > 0;
-    // layouts keep their order while their number stays; where it changes, a stud runs off the end of its slot
-    if (now.length === before.length)
-      before.forEach((b, i) => {
-        if (b.gap * (now[i]?.gap ?? b.gap) > 0) return;
-        const found = bisect(gapsAt, i, deg, end);
-        if (found) out.push(found);
-      });
+    between(deg, end, before, now);
     before = now;
   }
   if (out.length > 0) return out;
   return any ? noLean : noSlot(meshes);
 }
 
-function bisect(
-  gapsAt: (deg: number) => { gap: number; studs: Point[] }[],
-  i: number,
-  from: number,
-  to: number,
-): Closure | null {
+function bisect(gapsAt: (deg: number) => Gaps, i: number, from: number, to: number): Closure | null {
   let [low, high] = [from, to];
   const sign = gapsAt(low)[i]?.gap ?? NaN;
   for (let k = 0; k < 40; k += 1) {

@@ -1,8 +1,8 @@
 import { radians } from '../quantity/units.ts';
 import { gearsToChange, type Gearing } from './change.ts';
-import { apart, closeChain, worstStage, type Arm, type NoClosure, type Point } from './arm.ts';
+import { apart, closeChain, nearerMiss, type Arm, type NoClosure, type Point } from './arm.ts';
 
-export type { Arm, Point } from './arm.ts';
+export type { Arm } from './arm.ts';
 
 /** A gear where it goes on. */
 export interface PlacedGear {
@@ -178,7 +178,7 @@ function layOut(search: Search, order: Order): void {
   });
   const closures = shafts === 2 ? direct(meshes[0] ?? 0, arm) : closeChain(meshes, arm);
   if (!Array.isArray(closures)) {
-    search.why = worstStage(search.why, closures);
+    search.why = nearerMiss(search.why, closures);
     return;
   }
   for (const { studs, armDeg } of closures) {

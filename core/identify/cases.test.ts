@@ -389,12 +389,12 @@ describe('next readings', () => {
   });
 });
 
-test('stated probabilities are right about as often as stated (150 simulated parts; the full table is in docs/calibration.md)', () => {
-  const rows = reliability(150, seeded(5));
+test('stated probabilities are right about as often as stated (80 simulated parts; the full table is in docs/calibration.md)', () => {
+  const rows = reliability(80, seeded(5));
   const parts = rows.reduce((s, r) => s + r.parts, 0);
   const stated = rows.reduce((s, r) => s + r.stated * r.parts, 0) / parts;
   const right = rows.reduce((s, r) => s + r.right * r.parts, 0) / parts;
-  expect(parts).toBe(150);
-  // three standard errors of a share of 150
+  expect(parts).toBe(80);
+  // three standard errors of a share of 80
   expect(Math.abs(stated - right)).toBeLessThan(3 * Math.sqrt((stated * (1 - stated)) / parts));
 }, 60_000);

@@ -4,8 +4,8 @@ import { externalDepthMm, leadAngleDeg, rootFlatMm } from '../../../core/form/si
 import { bestWireMm, grooveOf, overWiresMm, usableWireMm } from '../../../core/gauging/wires.ts';
 import { wireSteps } from '../../../core/gauging/wireSteps.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
-import { pitchText } from '../../../core/quantity/pitch.ts';
-import { exact } from '../../../core/quantity/rational.ts';
+import { tpiOf } from '../../../core/quantity/pitch.ts';
+import { exact, numberOf } from '../../../core/quantity/rational.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import type { Step } from '../../../core/quantity/working.ts';
 import { familyOf, type StandardThread } from '../../../core/standards/catalogue.ts';
@@ -41,7 +41,7 @@ export function Detail({ row, system, comparing, canCompare, onCompare }: Detail
     { name: 'Nominal diameter', value: both(row.majorMm) },
     {
       name: 'Pitch',
-      value: `${pitchText(exact(row.pitch), 'mm')} \u00b7 ${pitchText(exact(row.pitch), 'in')} (${row.pitch} mm exactly)`,
+      value: `${len(p)} \u00b7 ${Number(numberOf(tpiOf(exact(row.pitch))).toFixed(4))} threads per inch (${row.pitch} mm exactly)`,
     },
     {
       name: 'Flanks',
@@ -125,7 +125,7 @@ function FactRow({ fact, system }: { readonly fact: Fact; readonly system: UnitS
   const { name, value, step } = fact;
   return (
     <div className="contents">
-      <dt className="border-t border-line py-1 text-ink2">{name}</dt>
+      <dt className={`border-t border-line text-ink2 ${step ? 'pt-2.5' : 'py-1'}`}>{name}</dt>
       <dd className="py-1 tabular-nums sm:border-t sm:border-line">
         {step ? (
           <button

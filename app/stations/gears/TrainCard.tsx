@@ -41,7 +41,7 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
   return (
     <div className="print-card">
       <Panel
-        title={`The train: ${trainText(train)}`}
+        title={`The train: ${trainText(mount?.fits ? mount : train)}`}
         aside={<Button onClick={() => window.print()}>Print for the cover</Button>}
       >
         <div className="grid gap-3 md:grid-cols-3">

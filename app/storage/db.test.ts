@@ -1,0 +1,36 @@
+import { expect, test } from '@jest/globals';
+import Dexie from 'dexie';
+import { readFileSync } from 'node:fs';
+import { JOB_VERSION, SHOP_VERSION } from '../../core/job/stations.ts';
+
+interface Old {
+  readonly shop: { readonly lathes: readonly Record<string, unknown>[] };
+  readonly jobs: readonly { readonly id: string; readonly changed: string; readonly readings: unknown }[];
+}
+
+test('a record kept by version 1 is opened: shop, jobs and the road back are brought up to date', async () => {
+  const old = JSON.parse(readFileSync(new URL('../../core/formats/backup-v1.json', import.meta.url), 'utf8')) as Old;
+  const [job] = old.jobs;
+  if (!job) throw new Error('fixture');
+  const before = new Dexie('gelvin');
+  before.version(1).stores({ jobs: 'id, changed', shop: 'id', revisions: '++seq, jobId' });
+  await before.table('shop').put({ id: 'shop', doc: old.shop });
+  await before.table('jobs').put({ id: job.id, changed: job.changed, doc: job });
+  await before.table('revisions').add({ jobId: job.id, label: 'take a reading', doc: { ...job, readings: [] } });
+  before.close();
+
+  const { loadJob, loadJobs, loadShop } = await import('./db.ts');
+  const shop = await loadShop();
+  expect(shop?.version).toBe(SHOP_VERSION);
+  expect(shop?.lathes).toHaveLength(old.shop.lathes.length);
+  expect(shop?.lathes[0]).toMatchObject({
+    ...old.shop.lathes[0],
+    pressureAngleDeg: 20,
+    rightHandMeshes: null,
+    arm: { studs: 2, pivot: null, cover: null },
+  });
+  const opened = await loadJob(job.id);
+  expect(opened?.job).toEqual({ ...job, version: JOB_VERSION });
+  expect(opened?.past).toEqual([{ label: 'take a reading', value: { ...job, readings: [], version: JOB_VERSION } }]);
+  expect(await loadJobs()).toHaveLength(1);
+});

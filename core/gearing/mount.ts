@@ -54,8 +54,7 @@ export const meshMm = (arm: Arm, a: number, b: number): number =>
  * Mounts a train on an arm: every order of drivers and driven, every slot, both sides of the line of centres, with no
  * idler, else with one, else with two of the gears left over, as many as it takes to reach and to turn the right way.
  * Among the mountings with the fewest idlers a roomy one is given, of those the one with least to change from what is
- * mounted, else the roomiest; if none goes,
- * what stood in the way of the one that came nearest.
+ * mounted; else the roomiest; if none goes, what stood in the way of the one that came nearest.
  */
 export function mountTrain(
   drivers: readonly number[],

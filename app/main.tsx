@@ -6,7 +6,7 @@ import { demoJobs, demoShop } from '../demo/index.ts';
 import './app.css';
 import { routes } from './routes.tsx';
 import { loadShop, replaceAll } from './storage/db.ts';
-import { shopOpened, store, useAppDispatch, useAppSelector } from './store/store.ts';
+import { holdUnwritten, shopOpened, store, useAppDispatch, useAppSelector } from './store/store.ts';
 
 const router = createBrowserRouter(routes);
 
@@ -58,6 +58,8 @@ function useTheme(theme: 'light' | 'dark' | 'auto'): void {
     return () => media.removeEventListener('change', apply);
   }, [theme]);
 }
+
+window.addEventListener('beforeunload', holdUnwritten);
 
 const root = document.getElementById('root');
 if (!root) throw new Error('no root element');

@@ -9,11 +9,21 @@ export const test = base.extend<{ page: Page }>({
       if (m.type() === 'error' || m.type() === 'warning') wrong.push(`${m.type()}: ${m.text()}`);
     });
     page.on('pageerror', (e) => wrong.push(`page: ${e.message}`));
+    const go = page.goto.bind(page);
+    // a reader leaves a page when it is written down; a test would be faster
+    page.goto = async (...to) => {
+      await written(page);
+      return go(...to);
+    };
     await use(page);
     expect(wrong).toEqual([]);
   },
 });
 export { expect };
+
+/** Waits until every change on the page has reached the record. */
+export const written = (page: Page): Promise<unknown> =>
+  page.waitForFunction(() => document.documentElement.dataset['written'] !== 'no');
 
 export async function axeClean(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { chromium, type Page } from '@playwright/test';
-import { axeClean, expect, tabTo, test, type } from './fixtures.ts';
+import { axeClean, expect, tabTo, test, type, written } from './fixtures.ts';
 
 /** Adds a lathe with an 8 tpi leadscrew through the interface and goes back to the jobs. */
 async function addLathe(page: Page, name: string, gears: string): Promise<void> {
@@ -117,6 +117,7 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
 
   // closed and opened again
   const address = page.url();
+  await written(page);
   const again = await context.newPage();
   await page.close();
   await again.goto(address);
@@ -141,6 +142,7 @@ test('everything is still there after the browser itself is closed', async ({ ba
   await page.keyboard.type('6.8');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('row', { name: /6\.8/ })).toBeVisible();
+  await written(page);
   await one.close();
   const two = await launch();
   const later = await two.newPage();

@@ -4,7 +4,7 @@ import { newJob } from '../../core/job/create.ts';
 import { db, deleteJob, loadJob, loadJobs, putJobs, replaceAll, saveJob } from '../storage/db.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { begin, edit, HISTORY_LIMIT, redo, undo, type History } from './history.ts';
-import { allSaved, editJob, jobOpened, jobRedone, jobUndone, store } from './store.ts';
+import { allSaved, editJob, holdUnwritten, jobOpened, jobRedone, jobUndone, saveSettled, store } from './store.ts';
 
 describe('history', () => {
   test('undo and redo walk the same road, whatever the steps', () => {
@@ -61,6 +61,25 @@ describe('the record', () => {
     const found = await loadJob('one');
     expect(found?.job.customer).toBe('B');
     expect(found?.past.map((p) => p.label)).toEqual(['first', 'second']);
+  });
+
+  test('the page asks before it is left while a change is not written down, and no longer than that', async () => {
+    const asks = (): boolean => {
+      let asked = false;
+      holdUnwritten({ preventDefault: () => void (asked = true) });
+      return asked;
+    };
+    await putJobs([job()]);
+    store.dispatch(jobOpened({ job: job(), past: [] }));
+    expect(asks()).toBe(false);
+    editJob('first', (d) => void (d.customer = 'A'));
+    expect(asks()).toBe(true);
+    await allSaved();
+    expect(asks()).toBe(false);
+    store.dispatch(saveSettled('disk full'));
+    expect(asks()).toBe(true);
+    store.dispatch(saveSettled(null));
+    expect(asks()).toBe(false);
   });
 
   test('a new road after undo replaces the old one', async () => {

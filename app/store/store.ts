@@ -53,11 +53,21 @@ const { shopEdited, jobEdited } = slice.actions;
 const saving = createListenerMiddleware();
 // Saves follow one another: a slow disk must not let an older state overwrite a newer one.
 let queue: Promise<unknown> = Promise.resolve();
+/** Changes on their way to the record. */
+let unwritten = 0;
+const count = (by: 1 | -1): void => {
+  unwritten += by;
+  if (typeof document !== 'undefined') document.documentElement.dataset['written'] = unwritten === 0 ? 'yes' : 'no';
+};
 const inTurn = (save: () => Promise<unknown>, dispatch: (a: ReturnType<typeof saveSettled>) => void): void => {
-  queue = queue.then(save).then(
-    () => dispatch(saveSettled(null)),
-    (e: unknown) => dispatch(saveSettled(e instanceof Error ? e.message : 'storage refused')),
-  );
+  count(1);
+  queue = queue
+    .then(save)
+    .then(
+      () => dispatch(saveSettled(null)),
+      (e: unknown) => dispatch(saveSettled(e instanceof Error ? e.message : 'storage refused')),
+    )
+    .finally(() => count(-1));
 };
 /** Resolves when everything done so far has been written down. */
 export const allSaved = (): Promise<unknown> => queue;
@@ -88,6 +98,11 @@ export const store = configureStore({
   // documents are plain JSON by type; walking them on every action costs more than it finds
   middleware: (get) => get({ serializableCheck: false, immutableCheck: false }).prepend(saving.middleware),
 });
+
+/** Asks before the page is left while a change is not written down yet, or could not be. */
+export function holdUnwritten(e: Pick<BeforeUnloadEvent, 'preventDefault'>): void {
+  if (unwritten > 0 || store.getState().work.saveFailed !== null) e.preventDefault();
+}
 
 export type RootState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();

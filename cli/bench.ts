@@ -39,6 +39,25 @@ time(`identification over ${CATALOGUE.length} rows, 1 to 4 starts, and specials`
   }),
 );
 
+const crest = (valueMm: number, wear: 'worn' | 'unworn') => ({ quantity: 'majorDiameter', valueMm, wear }) as const;
+time('the same with eleven readings, over wires among them', 30, () =>
+  rank({
+    part: 'external',
+    evidence: [
+      ...[37.897, 37.884].map((mm) => crest(mm, 'unworn')),
+      ...[37.668, 37.541, 37.744].map((mm) => crest(mm, 'worn')),
+      { quantity: 'overWires', valueMm: 39.078, wireMm: 3.749, wear: 'unworn' },
+      { quantity: 'overWires', valueMm: 38.748, wireMm: 3.749, wear: 'worn' },
+      { quantity: 'overWires', valueMm: 38.913, wireMm: 3.749, wear: 'worn' },
+      { quantity: 'crestCount', crests: 42, spanMm: 304.8 },
+      { quantity: 'flankAngle', valueDeg: 29, uncertaintyDeg: 1 },
+      { quantity: 'depth', valueMm: 3.7, wear: 'unworn' },
+    ],
+    context: { origin: null, use: null },
+    most: 8,
+  }),
+);
+
 let n = 0;
 time(`tables: one keystroke over ${CATALOGUE.length} rows`, 60, () =>
   searchTables(readQuery(['1', '1.2', '1.25', '1.25 in 7', '1.25 in 7 tpi', 'bsw 1'][n++ % 6] ?? '', 'mm')),

@@ -147,6 +147,14 @@ describe('naming', () => {
     expect(all.candidates.reduce((s, c) => s + c.probability, all.special.probability)).toBeCloseTo(1, 9);
   });
 
+  test('the order in which readings were taken says nothing', () => {
+    const evidence = [outside(31.547, 'worn'), outside(31.674), crests(7, 25.4), angle(55), outside(31.6, 'worn')];
+    const [there, back] = [weigh(evidence), weigh(evidence.toReversed())];
+    expect(there.candidates.map((c) => c.thread.designation)).toEqual(back.candidates.map((c) => c.thread.designation));
+    there.candidates.forEach((c, i) => expect(c.probability).toBeCloseTo(back.candidates[i]?.probability ?? NaN, 9));
+    expect(there.special.probability).toBeCloseTo(back.special.probability, 9);
+  });
+
   test('origin shifts what is likely, evidence decides', () => {
     const evidence = [outside(6.3, 'unworn'), crests(20, 25.4)];
     const british = rank({ part: 'external', evidence, context: { origin: 'british', use: null }, most: 2 });

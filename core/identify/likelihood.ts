@@ -207,6 +207,18 @@ export function weights(evidence: readonly Evidence[], part: Part): number[] {
   });
 }
 
+/** Readings of the pitch rule out most threads, cheaply; repeats, which count in part, rule out least. */
+const sharpness = ({ e, w }: Weighed): number =>
+  e.quantity === 'crestCount' || e.quantity === 'pitchLeaf' ? 0 : w === 1 ? 1 : 2;
+
+interface Weighed {
+  readonly e: Evidence;
+  readonly w: number;
+}
+/** The same readings in the order in which they narrow the field soonest; what they say together does not depend on it. */
+export const sharpestFirst = (list: readonly Weighed[]): Weighed[] =>
+  list.toSorted((a, b) => sharpness(a) - sharpness(b));
+
 /** Chance that pure wear and tolerance bring a diameter this short or shorter: small means the wear is not credible. */
 export const wearCredibility = (shortMm: number, wear: Wear, pitchMm: number): number => {
   const mean = wear === 'unworn' ? UNWORN_MEAN_MM : WORN_MEAN_MM(pitchMm);

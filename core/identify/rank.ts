@@ -11,7 +11,7 @@ import {
   type Expectation,
   type Hypothesis,
 } from './hypotheses.ts';
-import { likelihood, weights } from './likelihood.ts';
+import { likelihood, sharpestFirst, weights } from './likelihood.ts';
 import { weighSpecials, type SpecialFinding } from './special.ts';
 
 export interface Candidate {
@@ -61,10 +61,12 @@ export function rank(request: RankRequest): Ranking {
   for (const h of rows) priorTotal += h.prior * (favour.get(h.row.family) ?? 0);
   const scale = (1 - SPECIAL_PRIOR) / priorTotal;
   const weighed = evidence.map((e, i) => ({ e, w: w[i] ?? 1 }));
-  const plain = weighed.filter(({ e }) => !startsMatter(e));
+  const plain = sharpestFirst(weighed.filter(({ e }) => !startsMatter(e)));
   const onStarts = weighed.filter(({ e }) => startsMatter(e));
   const scored: { h: Hypothesis; starts: number; mass: number }[] = [];
-  let total = 0;
+  // the specials first: rows that could not matter beside them are not followed
+  const special = weighSpecials(evidence, part);
+  let total = special.probabilityMass;
   for (const h of rows) {
     let base = scale * h.prior * (favour.get(h.row.family) ?? 0);
     for (const { e, w: weight } of plain) {
@@ -81,9 +83,7 @@ export function rank(request: RankRequest): Ranking {
       scored.push({ h, starts, mass });
     }
   }
-  const special = weighSpecials(evidence, part);
   const leftHand = handRead(evidence) === 'left';
-  total += special.probabilityMass;
   const sum = total > 0 ? total : 1;
   const candidates = scored
     .sort((a, b) => b.mass - a.mass)

@@ -2,7 +2,7 @@ import type { Evidence, Part } from '../evidence/evidence.ts';
 import { formAt, specialForm, type ThreadForm } from '../form/shape.ts';
 import { inches } from '../quantity/units.ts';
 import { expectationOf, hypotheses, SPECIAL_PRIOR, startsPrior } from './hypotheses.ts';
-import { likelihood, weights } from './likelihood.ts';
+import { likelihood, sharpestFirst, weights } from './likelihood.ts';
 
 /** A thread that no table lists, as the evidence would have it. */
 export interface SpecialFinding {
@@ -69,6 +69,8 @@ const PITCHES: readonly { readonly mm: number; readonly system: 'mm' | 'in' }[] 
   ...TPI.map((t) => ({ mm: 25.4 / t, system: 'in' as const })),
   ...MM.map((p) => ({ mm: p, system: 'mm' as const })),
 ];
+/** Share of the best below which a combination is not followed further. */
+const NEGLIGIBLE = 1e-12;
 /** Sizes that go with a pitch, on average: for the prior of one combination. */
 const SIZES_PER_PITCH = 35;
 /** Mixed systems (30 mm x 7 1/2 tpi) happen, seldom. */
@@ -119,7 +121,7 @@ function weighNominal(
   part: Part,
   pitchLike: (p: number) => number,
 ): { mass: number; best: Best | null } {
-  const rest = evidence.map((e, i) => ({ e, w: w[i] ?? 1 })).filter(({ e }) => !pitchOnly(e));
+  const rest = sharpestFirst(evidence.map((e, i) => ({ e, w: w[i] ?? 1 })).filter(({ e }) => !pitchOnly(e)));
   const diameters = evidence.flatMap((e) =>
     e.quantity === 'majorDiameter' || e.quantity === 'minorDiameter' || e.quantity === 'pitchDiameter'
       ? [e.valueMm]
@@ -141,12 +143,15 @@ function weighNominal(
         if (diameters.some((d) => d > size.mm + 0.5 + p.mm || d < size.mm - 2.2 * p.mm - 1.5)) continue;
         if (published().has(combination(size.mm, p.mm, form))) continue;
         const h = expectationOf(form, size.mm, p.mm);
-        let l = like;
-        for (const { e, w: weight } of rest) l *= likelihood(e, h, part, 1) ** weight;
-        const prior =
-          (SPECIAL_PRIOR * NOMINAL_SHARE * share * size.liking * (size.system === p.system ? 1 - MIXED : MIXED)) /
+        let score =
+          (like *
+            (SPECIAL_PRIOR * NOMINAL_SHARE * share * size.liking * (size.system === p.system ? 1 - MIXED : MIXED))) /
           (PITCHES.length * SIZES_PER_PITCH);
-        const score = prior * l;
+        for (const { e, w: weight } of rest) {
+          const l = likelihood(e, h, part, 1);
+          score *= weight === 1 ? l : l ** weight;
+          if (score < bestScore * NEGLIGIBLE) break;
+        }
         mass += score;
         if (score > bestScore) {
           bestScore = score;

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { store } from '../store/store.ts';
 
 const typing = (e: KeyboardEvent): boolean => {
@@ -20,7 +20,8 @@ const wanted = (e: KeyboardEvent): boolean => {
  * in, nor when they are switched off in Settings.
  */
 export function useKeys(keys: Readonly<Record<string, () => void>>): void {
-  useEffect(() => {
+  // with the view itself, not after it is painted: a key pressed at once must not be lost
+  useLayoutEffect(() => {
     const listen = (e: KeyboardEvent): void => {
       const mods = `${e.ctrlKey || e.metaKey ? 'Ctrl+' : ''}${e.altKey ? 'Alt+' : ''}`;
       const name = mods + (e.key.length === 1 && mods !== '' ? e.key.toLowerCase() : e.key);

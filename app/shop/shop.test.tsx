@@ -1,7 +1,6 @@
 /** @jest-environment ./app/testing/environment.mjs */
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { writeBackup, writeJob } from '../../core/formats/documents.ts';
 import { newJob } from '../../core/job/create.ts';
 import type { Shop } from '../../core/job/schema.ts';
@@ -9,9 +8,8 @@ import type { Lathe } from '../../core/lathe/schema.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import type * as Db from '../storage/db.ts';
 import type * as Store from '../store/store.ts';
+import { pick, type, user } from '../testing/hands.ts';
 import { openAt, withWorker } from '../testing/open.tsx';
-
-const user = userEvent.setup({ delay: null });
 
 let store: typeof Store;
 let db: typeof Db;
@@ -31,15 +29,6 @@ const lathe = (id: string): Lathe => {
   const found = shop().lathes.find((l) => l.id === id);
   if (!found) throw new Error(id);
   return found;
-};
-const pick = async (group: RegExp | string, choice: RegExp | string): Promise<void> => {
-  await user.click(within(screen.getByRole('group', { name: group })).getByLabelText(choice));
-};
-const type = async (label: RegExp | string, text: string): Promise<void> => {
-  const field = screen.getByLabelText(label);
-  await user.clear(field);
-  await user.type(field, text.replaceAll('{', '{{'));
-  await user.keyboard('{Enter}');
 };
 const press = (name: RegExp | string): Promise<void> => user.click(screen.getByRole('button', { name }));
 const fileOf = (text: string, name = 'x.gelvin.json'): File => {

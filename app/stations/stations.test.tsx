@@ -1,12 +1,10 @@
 /** @jest-environment ./app/testing/environment.mjs */
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import type { Job } from '../../core/job/schema.ts';
 import type * as Store from '../store/store.ts';
+import { pick, type, user } from '../testing/hands.ts';
 import { openAt, withWorker } from '../testing/open.tsx';
-
-const user = userEvent.setup({ delay: null });
 
 let store: typeof Store;
 beforeAll(async () => {
@@ -24,14 +22,6 @@ async function at(station: string, id: string): Promise<void> {
   await openAt(`/jobs/${id}/${station}`);
   await waitFor(() => expect(document.querySelector('main h1')?.textContent).not.toMatch(/^Opening/));
 }
-const pick = async (group: RegExp | string, choice: RegExp | string): Promise<void> => {
-  await user.click(within(screen.getByRole('group', { name: group })).getByLabelText(choice));
-};
-const type = async (label: RegExp | string, text: string): Promise<void> => {
-  const field = screen.getByLabelText(label);
-  await user.clear(field);
-  await user.type(field, `${text}{Enter}`);
-};
 const card = (): string => screen.getByRole('region', { name: 'Pass card' }).textContent ?? '';
 const working = (): string => screen.getByRole('complementary', { name: 'Working' }).textContent ?? '';
 

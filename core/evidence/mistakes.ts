@@ -1,3 +1,5 @@
+import { flatOverWiresMm } from '../form/overWires.ts';
+import { degrees } from '../quantity/units.ts';
 import type { Part, Quantity } from './evidence.ts';
 
 /** What the other readings say about the part so far; null where nothing has been read. Lengths mm. */
@@ -80,14 +82,18 @@ export function findSlip(quantity: Quantity, value: number, known: Known, spanMm
   }
 }
 
-/** M for flat geometry, w (1 + 1/sin a) - (P/2) cot a over the pitch diameter (ASME B1.2); near enough to see a slip by. */
+/** Flanks nearer to square than this carry no wire; those nearer than the second are of the steep forms. */
+const SQUARE_BELOW_DEG = degrees(0.1);
+const STEEP_BELOW_DEG = degrees(0.35);
+
+/** M for flat geometry and the usual depths; near enough to see a slip by. */
 function expectedOverWires(known: Known, wireMm: number): number | null {
   if (known.majorMm === null || known.pitchMm === null) return null;
-  const half = ((known.includedDeg ?? 60) / 2) * (Math.PI / 180);
-  if (!(half > 0.1)) return null;
+  const half = (known.includedDeg ?? 60) / 2;
+  if (!(half > SQUARE_BELOW_DEG)) return null;
   // P/2 deep to the pitch line twice over for the steep forms, 0.65 P for the usual ones
-  const pitchDiameter = known.majorMm - (half < 0.35 ? 0.5 : 0.65) * known.pitchMm;
-  return pitchDiameter + wireMm * (1 + 1 / Math.sin(half)) - known.pitchMm / 2 / Math.tan(half);
+  const pitchDiameter = known.majorMm - (half < STEEP_BELOW_DEG ? 0.5 : 0.65) * known.pitchMm;
+  return pitchDiameter + flatOverWiresMm({ leadingDeg: half, trailingDeg: half }, known.pitchMm, wireMm);
 }
 
 /** Deepest and shallowest thread of any form, in pitches. */

@@ -1,5 +1,5 @@
 import { formAt, fundamentalHeightMm, specialForm, type Edge, type ThreadForm } from '../form/shape.ts';
-import { leadAngleDeg } from '../form/sizes.ts';
+import { flatOverWiresMm, leadOverWiresMm } from '../form/overWires.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { cosDeg, radians, sinDeg, tanDeg } from '../quantity/units.ts';
 
@@ -56,10 +56,6 @@ export function bestWireMm(g: Groove): number {
   return 2 * tangent * Math.tan(radians(halfIncluded(g)));
 }
 
-/** Height of the wire's centre above the groove's sharp apex, mm, for a wire of diameter w. */
-const centreAboveApex = (g: Groove, wireMm: number): number =>
-  ((wireMm / 2) * cosDeg(tilt(g))) / sinDeg(halfIncluded(g));
-
 /**
  * Range of wires that touch the straight flanks below the crest and above the root, and stand at least level with the
  * crest so that the anvil rests on the wire. For the 60 degree form 0.505 P to 1.010 P.
@@ -76,11 +72,9 @@ export function usableWireMm(g: Groove): { readonly min: number; readonly max: n
 
 /** The part of M that does not depend on the pitch diameter, mm: M = d2 + this. */
 function overPitchDiameterMm(g: Groove, wireMm: number, d2: number, method: WireMethod): number {
-  const flat = wireMm + 2 * centreAboveApex(g, wireMm) - 2 * apexMm(g);
-  if (method === 'flat') return flat;
-  const lambda = radians(leadAngleDeg(g.pitchMm * g.starts, d2));
-  const a = radians(halfIncluded(g));
-  return flat + (wireMm / 2) * Math.tan(lambda) ** 2 * Math.cos(a) * (1 / Math.tan(a));
+  const flanks = { leadingDeg: g.leadingHalfAngleDeg, trailingDeg: g.trailingHalfAngleDeg };
+  const flat = flatOverWiresMm(flanks, g.pitchMm, wireMm);
+  return method === 'flat' ? flat : flat + leadOverWiresMm(flanks, g.pitchMm * g.starts, d2, wireMm);
 }
 
 /**

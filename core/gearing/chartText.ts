@@ -1,6 +1,7 @@
 import { parsePitch } from '../quantity/pitch.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import type { ChartRow } from './chart.ts';
+import { pairOf } from './trainText.ts';
 
 const RIGHT = 'cone 1, range A, 24/48, 8 tpi';
 
@@ -25,15 +26,15 @@ function parseRow(line: string, number: number): Outcome<ChartRow> {
   const pitch = parsePitch(pitchText, 'chart');
   if (!pitch.ok) return bad('chart', `Row ${number}: ${pitch.problem.message}`, RIGHT);
   const levers: Record<string, string> = {};
-  let drivers: number[] = [];
-  let driven: number[] = [];
+  const drivers: number[] = [];
+  const driven: number[] = [];
   for (const part of parts) {
     if (part.includes('/')) {
       for (const pair of part.split(/\s*[x\u00d7*]\s*/i)) {
-        const m = /^(\d{1,3})\s*\/\s*(\d{1,3})$/.exec(pair);
-        if (!m) return bad('chart', `Row ${number}: "${pair}" is not driver/driven.`, RIGHT);
-        drivers = [...drivers, Number(m[1])];
-        driven = [...driven, Number(m[2])];
+        const read = pairOf(pair);
+        if (!read) return bad('chart', `Row ${number}: "${pair}" is not driver/driven.`, RIGHT);
+        drivers.push(read.driver);
+        driven.push(read.driven);
       }
       continue;
     }

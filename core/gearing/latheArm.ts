@@ -1,5 +1,6 @@
-import { gearsLeft } from './search.ts';
-import { mountTrain, type Arm, type Mount, type Turning } from './mount.ts';
+import type { Gearing } from './change.ts';
+import type { Arm, Mount, Turning } from './mount.ts';
+import { mountOne } from './mountAll.ts';
 import type { Lathe } from '../lathe/schema.ts';
 
 /** Backlash set with a strip of paper, mm. Common practice, no source: 0.1 to 0.2. */
@@ -28,13 +29,8 @@ export function turningFor(lathe: Lathe, leftHand: boolean): Turning {
 }
 
 /** Where a train's gears go on this lathe; null when its arm is not measured. */
-export function mountOn(
-  lathe: Lathe,
-  train: { readonly drivers: readonly number[]; readonly driven: readonly number[] },
-  leftHand: boolean,
-): Mount | null {
+export function mountOn(lathe: Lathe, train: Gearing, leftHand: boolean): Mount | null {
   const arm = armOf(lathe);
-  if (!arm) return null;
-  const spare = gearsLeft(lathe.gears, [...train.drivers, ...train.driven]);
-  return mountTrain(train.drivers, train.driven, spare, arm, turningFor(lathe, leftHand), lathe.mounted);
+  const { gears, mounted } = lathe;
+  return arm && mountOne(train, { gears, arm, turning: turningFor(lathe, leftHand), mounted });
 }

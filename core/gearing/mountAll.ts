@@ -10,25 +10,28 @@ export interface MountedTrain extends Train {
   readonly mount: Mount | null;
 }
 
-export interface MountAll {
+/** What decides whether and how a train goes on. */
+export interface MountAt {
   readonly gears: readonly number[];
   readonly arm: Arm;
   readonly turning: Turning;
   /** What is on the lathe now, so that as little as can be is changed. */
   readonly mounted?: Gearing | null;
+}
+export interface MountAll extends MountAt {
   /** How many trains that go on to keep of each lead. */
   readonly keep: number;
 }
+
+/** Puts one train on the arm, its idlers from the gears that it leaves over. */
+export const mountOne = (train: Gearing, { gears, arm, turning, mounted = null }: MountAt): Mount =>
+  mountTrain(train.drivers, train.driven, gearsLeft(gears, [...train.drivers, ...train.driven]), arm, turning, mounted);
 
 /**
  * Puts trains on the arm, lead by lead: of each the first few that go on, in the order of the gears as they go on; of a
  * lead for which none goes, the handiest with what stands in its way.
  */
-export function mountAll(
-  trains: readonly Train[],
-  { gears, arm, turning, mounted = null, keep }: MountAll,
-  onProgress?: (done: number) => void,
-): MountedTrain[] {
+export function mountAll(trains: readonly Train[], at: MountAll, onProgress?: (done: number) => void): MountedTrain[] {
   const leads = new Map<string, Train[]>();
   for (const t of trains) leads.set(t.leadMm, [...(leads.get(t.leadMm) ?? []), t]);
   const out: MountedTrain[] = [];
@@ -37,11 +40,10 @@ export function mountAll(
     const fitting: MountedTrain[] = [];
     let refused: MountedTrain | null = null;
     for (const t of list.slice(0, TRIED_FOR_EACH)) {
-      const spare = gearsLeft(gears, [...t.drivers, ...t.driven]);
-      const mount = mountTrain(t.drivers, t.driven, spare, arm, turning, mounted);
+      const mount = mountOne(t, at);
       if (mount.fits) fitting.push({ ...t, drivers: mount.drivers, driven: mount.driven, mount });
       else refused ??= { ...t, mount };
-      if (fitting.length >= keep) break;
+      if (fitting.length >= at.keep) break;
     }
     out.push(...fitting);
     if (fitting.length === 0 && refused) out.push(refused);

@@ -9,6 +9,12 @@ interface Pairs {
 export const trainText = (train: Pairs): string =>
   train.drivers.map((d, i) => `${d}/${train.driven[i] ?? '?'}`).join(' \u00d7 ');
 
+/** One pair, driver over driven, as "40/35"; null when it is none. */
+export function pairOf(text: string): { readonly driver: number; readonly driven: number } | null {
+  const m = /^(\d{1,3})\s*\/\s*(\d{1,3})$/.exec(text);
+  return m && { driver: Number(m[1]), driven: Number(m[2]) };
+}
+
 const RIGHT = '40/35, or 30/50 x 63/60 (driver/driven)';
 
 /** Reads "40/35", "30/50 x 63/60" or "30/50 63/60": one to three pairs of 8 to 400 teeth. */
@@ -20,10 +26,10 @@ export function parseTrain(t: string): Outcome<{ drivers: number[]; driven: numb
   const drivers: number[] = [];
   const driven: number[] = [];
   for (const p of pairs) {
-    const m = /^(\d{1,3})\s*\/\s*(\d{1,3})$/.exec(p);
-    if (!m) return bad('train', `"${p}" is not driver/driven.`, RIGHT);
-    drivers.push(Number(m[1]));
-    driven.push(Number(m[2]));
+    const pair = pairOf(p);
+    if (!pair) return bad('train', `"${p}" is not driver/driven.`, RIGHT);
+    drivers.push(pair.driver);
+    driven.push(pair.driven);
   }
   if (drivers.length < 1 || drivers.length > 3) return bad('train', 'One to three pairs.', RIGHT);
   const wrong = [...drivers, ...driven].find((g) => g < 8 || g > 400);

@@ -1,5 +1,5 @@
 import { DEFAULT_SIGMA, type Evidence, type Part, type Wear } from '../evidence/evidence.ts';
-import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
+import { flatOverWiresMm, leadOverWiresMm } from '../form/overWires.ts';
 import { logistic, normalCdf, normalPdf, shortfallDensity } from './density.ts';
 import type { Expectation } from './hypotheses.ts';
 
@@ -164,16 +164,11 @@ export function likelihood(e: Evidence, h: Expectation, measured: Part, starts: 
 }
 
 /**
- * M less d2 for any pair of flanks, with the textbook term for the lead angle, (w/2) tan^2(lead angle) cos a cot a (ASME
- * B1.2): what it leaves out stays below the tolerance that a naming must allow for anyway.
+ * M less d2 of a candidate, with the textbook term for the lead angle: what that leaves out stays below the tolerance that
+ * a naming must allow for anyway.
  */
-export function overPitchDiameterMm(h: Expectation, wireMm: number, starts: number): number {
-  const half = (h.leadingDeg + h.trailingDeg) / 2;
-  const tilt = (h.leadingDeg - h.trailingDeg) / 2;
-  const leadSlope = (h.pitchMm * starts) / (Math.PI * h.pitchDiameterMm);
-  const flat = wireMm * (1 + cosDeg(tilt) / sinDeg(half)) - h.pitchMm / (tanDeg(h.leadingDeg) + tanDeg(h.trailingDeg));
-  return flat + ((wireMm / 2) * leadSlope * leadSlope * cosDeg(half)) / tanDeg(half);
-}
+export const overPitchDiameterMm = (h: Expectation, wireMm: number, starts: number): number =>
+  flatOverWiresMm(h, h.pitchMm, wireMm) + leadOverWiresMm(h, h.pitchMm * starts, h.pitchDiameterMm, wireMm);
 
 const angleDensity = (offDeg: number, sigma: number): number =>
   withBlunder(normalPdf(offDeg, Math.max(0.2, sigma)), BLUNDER_PER_DEG);

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { mountOn } from '../../../core/gearing/latheArm.ts';
 import type { Fitting } from '../../../core/gearing/mount.ts';
 import { fittingSteps } from '../../../core/gearing/steps.ts';
@@ -31,7 +32,8 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
   const { job } = useJobView();
   const system = useSystem();
   const { show } = useWorking();
-  const mount = mountOn(lathe, train, thread.leftHand);
+  // an arm about a place of its own takes a while: not again at every edit of the job
+  const mount = useMemo(() => mountOn(lathe, train, thread.leftHand), [lathe, train, thread.leftHand]);
   const kept = { drivers: [...train.drivers], driven: [...train.driven], gearbox: train.gearbox };
   const onLathe = (label: string, change: (l: Lathe) => void): void =>
     editShop(label, (d) => {

@@ -31,7 +31,7 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
   const shop = useShop();
   const [maxPairs, setMaxPairs] = useState<'1' | '2' | '3'>('2');
   const query = trainsQuery(thread, lathe, Number(maxPairs) as 1 | 2 | 3);
-  const answered = useCalc(query ? JSON.stringify(query) : null, (w, onProgress) => w.trains(query!, onProgress), true);
+  const answered = useCalc(JSON.stringify(query), (w, onProgress) => w.trains(query, onProgress), true);
   const measuredPpm = measuredPitchPpm(job);
   const trains = (answered.value?.trains ?? [])
     .map((t) => ({
@@ -90,12 +90,11 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
 }
 
 function SearchState({ answered, any }: { readonly answered: Answered<unknown>; readonly any: boolean }) {
-  const done = answered.done === null ? undefined : answered.done;
   return (
     <span className="flex items-center gap-2 text-sm text-ink2" aria-live="polite">
       {answered.pending ? (
         <>
-          <progress aria-label="Searching" {...(done === undefined ? {} : { value: done })} />
+          <progress aria-label="Searching" {...(answered.done === null ? {} : { value: answered.done })} />
           <Button onClick={stopCalc}>Stop</Button>
         </>
       ) : answered.stopped ? (
@@ -114,9 +113,7 @@ function SearchState({ answered, any }: { readonly answered: Answered<unknown>; 
 /** The single gear most worth buying or making. */
 function OneGearShort({ thread, lathe }: Omit<Props, 'flanks'>) {
   const query = trainsQuery(thread, lathe, 2);
-  const short = useCalc(query ? `short ${JSON.stringify(query)}` : null, (w) =>
-    w.oneGearShort({ ...query!, arm: null, perLead: 1 }),
-  );
+  const short = useCalc(`short ${JSON.stringify(query)}`, (w) => w.oneGearShort({ ...query, arm: null, perLead: 1 }));
   if (!short.value || short.value.length === 0) return null;
   return (
     <p className="mt-3">

@@ -21,9 +21,8 @@ export interface Geared {
   readonly gearbox: string;
 }
 
-/** The question for this thread on this lathe; null when the lathe is told the lead directly. */
-export function trainsQuery(thread: ThreadSpec, lathe: Lathe | null, maxPairs: 1 | 2 | 3): TrainsQuery | null {
-  if (lathe?.drive !== 'gears') return null;
+/** The question for this thread on a lathe with change gears. */
+export function trainsQuery(thread: ThreadSpec, lathe: Lathe, maxPairs: 1 | 2 | 3): TrainsQuery {
   return {
     leadscrew: lathe.leadscrew,
     target: textOf(leadOf(thread)),

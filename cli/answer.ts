@@ -3,7 +3,7 @@ import { OPS, type Op } from '../core/ops/index.ts';
 
 // Ajv is CommonJS: under Node's ES modules the class sits one level down
 const Ajv = (AjvModule as unknown as { default?: typeof AjvModule }).default ?? AjvModule;
-const ajv = new Ajv({ allErrors: false, strict: false });
+const ajv = new Ajv({ allErrors: false, strict: false, discriminator: true });
 
 export const findOp = (name: string): Op | undefined => OPS.find((o) => o.name === name);
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import AjvModule from 'ajv';
 import { OPS } from '../core/ops/index.ts';
+import { demoJobs, demoShop } from '../demo/index.ts';
 import { answerer, findOp, help } from './answer.ts';
 
 const Ajv = (AjvModule as unknown as { default?: typeof AjvModule }).default ?? AjvModule;
@@ -63,6 +64,38 @@ const GOOD: Record<string, unknown> = {
   },
   limits: { designation: 'M10x1.5', class: '6g', engagementMm: null },
   outline: { designation: 'M10x1.5', side: 'external', pitches: 3 },
+  plan: {
+    member: 'external',
+    surfaceMm: 29.93,
+    targetPitchDiameterMm: 28.7,
+    pitchMm: 2,
+    starts: 1,
+    hand: 'right',
+    leadingHalfAngleDeg: 30,
+    trailingHalfAngleDeg: 30,
+    tip: { flatMm: 0.25 },
+    infeed: 'flank',
+    slideAngleDeg: 29.5,
+    rule: 'constant-area',
+    passes: 12,
+    firstMaxMm: null,
+    lastMinMm: null,
+    springs: 1,
+    doneMm: 0,
+    axialDoneMm: null,
+    sideMm: 0,
+    grooveMm: 0,
+    clearanceMm: 0.5,
+    slackMm: 0,
+    runOutMm: 0,
+    taper: '0',
+    lengthMm: null,
+    boreClearMm: null,
+    dial: { unit: 'mm', division: 0.02, perTurn: 200, reads: 'radius' },
+  },
+  pickup: { way: 'parallel', offsetMm: '31/50', pitchMm: '5/2', starts: 1, hand: 'right', anyStart: false },
+  edit: { job: null, shop: demoShop(), edits: [{ do: 'newJob', title: 'Clamp screw' }], at: '2026-11-26T08:00:00Z' },
+  job: { job: demoJobs()[0], shop: demoShop() },
   passes: { depthMm: 1.227, passes: 12, rule: 'constant-area', slideAngleDeg: 29.5, firstMaxMm: null, lastMinMm: null },
 };
 
@@ -116,6 +149,117 @@ describe('replies', () => {
       sameMarkAfterTurns: 1,
     });
     expect((ask('passes', GOOD['passes']).reply as { passes: unknown[] }).passes).toHaveLength(12);
+  });
+});
+
+describe('a job through the door', () => {
+  const shop = demoShop();
+  const carried = (edits: unknown[], job: unknown = null) =>
+    ask('edit', { job, shop, edits, at: '2026-11-26T08:00:00Z' });
+  test('from newJob to setRecord as data, and every station hears it', () => {
+    const named = demoJobs().find((j) => j.id === 'demo-pump')?.name;
+    const begun = carried([
+      { do: 'newJob', title: 'Winch spindle' },
+      { do: 'setIntake', cameIn: 'screw', wanted: 'copy', make: 'external' },
+      { do: 'acceptName', thread: named?.thread, probability: 0.9, overruled: true, reason: 'stamped' },
+      { do: 'chooseLathe', lathe: 'lathe-bess' },
+      { do: 'takeTrain', train: { drivers: [63, 20], driven: [40, 50], gearbox: '1' } },
+      { do: 'mountGears' },
+      { do: 'beginPart' },
+      { do: 'mount' },
+      { do: 'measureBlank', diameterMm: 29.8 },
+      { do: 'touchOff' },
+      { do: 'passDone' },
+    ]);
+    expect(begun.ok).toBe(true);
+    let { job } = begun.reply as { job: unknown };
+    for (let i = 0; i < 40; i += 1) {
+      const { card } = ask('job', { job, shop }).reply as {
+        card: { do: string; pass: { spring: boolean } | null; after: number };
+      };
+      if (card.do !== 'set') break;
+      const next = carried([{ do: card.pass?.spring ? 'springDone' : 'passDone', after: card.after }], job);
+      ({ job } = next.reply as { job: unknown });
+    }
+    const done = carried(
+      [
+        { do: 'settle', station: 'cut' },
+        { do: 'overWires', mm: 30.22 },
+        { do: 'settle', station: 'prove' },
+        { do: 'finishPart' },
+        { do: 'setRecord', verdict: 'fits', note: '' },
+        { do: 'settle', station: 'record' },
+      ],
+      job,
+    );
+    expect(done.ok).toBe(true);
+    const { stations, card, metal } = ask('job', { job: (done.reply as { job: unknown }).job, shop }).reply as {
+      stations: Record<string, { state: string }>;
+      card: { do: string };
+      metal: { pitchDiameterMm: { value: number } };
+    };
+    expect(stations['record']?.state).toBe('settled');
+    expect(card.do).toBe('finished');
+    expect(metal.pitchDiameterMm.value).toBeCloseTo(28.65, 1);
+  });
+  test('it stops at the first edit that cannot be done and names it', () => {
+    const { ok, reply } = carried([{ do: 'newJob' }, { do: 'settle', station: 'record' }]);
+    expect(ok).toBe(false);
+    expect(reply).toMatchObject({ problem: { field: 'edits.1.station', message: expect.stringMatching(/^settle: /) } });
+  });
+  test.each([
+    [[{ do: 'newJob' }, { do: 'dance' }], /edits\.1/],
+    [[{ do: 'passDone' }], /edits\.0/],
+    [[{ do: 'newJob' }, { do: 'runOut', fullMm: 0.1, after: 5 }], /edits\.1\.after/],
+    [[{ do: 'newJob' }, { do: 'runOut', fullMm: -1 }], /edits\.1\.fullMm/],
+  ])('%j is refused', (edits, field) => {
+    const { ok, reply } = carried(edits);
+    expect(ok).toBe(false);
+    expect((reply as { problem: { field: string } }).problem.field).toMatch(field);
+  });
+  test('a document that is none is refused with its place', () => {
+    expect(ask('job', { job: { format: 'gelvin-job', version: 3 }, shop }).reply).toMatchObject({
+      problem: { field: expect.stringMatching(/^job\./) },
+    });
+  });
+});
+
+describe('plan and pickup', () => {
+  const plan = (over: object) => ask('plan', { ...(GOOD['plan'] as object), ...over });
+  test('the depth from the surface touched, and what is left of it', () => {
+    const { depthMm, passes, toolOutMm, toolOutTurns } = plan({}).reply as Record<string, number> & {
+      passes: unknown[];
+    };
+    expect(depthMm).toBeCloseTo((29.93 - 28.7) / 2 + 0.75 / (2 * Math.tan(Math.PI / 6)), 8);
+    expect(passes).toHaveLength(13);
+    expect(toolOutMm).toBeCloseTo((depthMm ?? 0) + 0.5, 8);
+    expect(toolOutTurns).toBe(1);
+  });
+  test.each([
+    [{ targetDepthMm: 1 }, 'targetPitchDiameterMm'],
+    [{ tip: { flatMm: 1 } }, 'tip.flatMm'],
+    [{ taper: 'steep' }, 'taper'],
+    [{ rule: null }, 'rule'],
+    [{ colour: 'red' }, 'colour'],
+  ])('%j is refused', (over, field) => {
+    expect(plan(over).reply).toMatchObject({ problem: { field } });
+  });
+  test('pickup answers exactly, and refuses what a way cannot do', () => {
+    const base = GOOD['pickup'] as object;
+    expect(ask('pickup', { ...base, offsetMm: '1.9' }).reply).toEqual({ moveMm: '-3/5' });
+    expect(ask('pickup', { ...base, way: 'turn' }).reply).toEqual({ turnDeg: '-2232/25' });
+    expect(ask('pickup', { ...base, way: 'angled', slideAngleDeg: 0 }).reply).toMatchObject({
+      problem: { field: 'slideAngleDeg' },
+    });
+    expect(ask('pickup', { ...base, way: 'slip' }).reply).toMatchObject({ problem: { field: 'gear' } });
+    expect(
+      ask('pickup', { ...base, way: 'slip', gear: { teeth: 40, leadscrewTurnsPerTurn: '4/5' }, leadscrewMm: '6' })
+        .reply,
+    ).toEqual({ teeth: 26, leftMm: '0' });
+    expect(ask('pickup', { way: 'standoff', taper: '1/16', standoffMm: '1' }).reply).toEqual({
+      onDiameterMm: '1/16',
+      radialMm: '1/32',
+    });
   });
 });
 

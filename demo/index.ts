@@ -1,6 +1,7 @@
 import { basisOf, RESTS_ON } from '../core/job/chain.ts';
 import { emptyShop, newJob } from '../core/job/create.ts';
 import { suitFit } from '../core/job/defaults.ts';
+import { applyEdit, type Edit } from '../core/job/edits/index.ts';
 import { evidenceOfJob, partOf } from '../core/job/evidence.ts';
 import { rank } from '../core/identify/rank.ts';
 import { readEntry, type EntryText } from '../core/job/entry.ts';
@@ -78,7 +79,7 @@ function name(job: Job, designation: string, reason = ''): void {
     overruled: reason !== '',
     reason,
   };
-  suitFit(job);
+  Object.assign(job, suitFit(job));
 }
 
 function settled(job: Job, shop: Shop, stations: readonly StationId[]): void {
@@ -89,6 +90,18 @@ function settled(job: Job, shop: Shop, stations: readonly StationId[]): void {
     job.settled[s] = { basis: { ...basisOf(s, job, shop, believed) }, at: job.changed };
   }
 }
+
+/** Acts at the lathe, a quarter of an hour apart: written to the ledger as the interface writes them. */
+function acts(job: Job, shop: Shop, from: string, edits: readonly Edit[]): void {
+  const start = Date.parse(from);
+  edits.forEach((e, i) => {
+    const at = new Date(start + i * 15 * 60_000).toISOString();
+    const done = applyEdit(job, shop, e, { id: `demo-${i + 1}`, at });
+    if (!done.ok) throw new Error(`demo ${job.id}, ${e.do}: ${done.problem.message}`);
+    Object.assign(job, done.value.job);
+  });
+}
+const times = (n: number, e: Edit): Edit[] => Array.from({ length: n }, () => e);
 
 const begin = (id: string, title: string, customer: string, day: string): Job => {
   const job = newJob(id, title, new Date(`2026-11-${day}T08:00:00.000Z`));
@@ -131,13 +144,16 @@ export function demoJobs(): Job[] {
     reliefMm: 12,
     checks: ['ground', 'height', 'square', 'true', 'relief', 'zero', 'clear'],
   };
-  sluice.cut = {
-    ...sluice.cut,
-    firstMaxMm: 0.25,
-    done: 6,
-    trials: [{ afterPass: 1, note: 'Scratch read: 7 crests in 2 in. Right.', at: '2026-11-09T10:20:00.000Z' }],
-  };
   settled(sluice, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup']);
+  acts(sluice, shop, '2026-11-09T09:00:00.000Z', [
+    { do: 'mountGears' },
+    { do: 'mount', holding: 'chuck-centre' },
+    { do: 'measureBlank', diameterMm: 1.487 * 25.4, text: '1.487 in' },
+    { do: 'touchOff' },
+    { do: 'passDone' },
+    { do: 'scratch', crests: 7, spanMm: 50.8, text: '7 crests in 2 in' },
+    ...times(5, { do: 'passDone' }),
+  ]);
 
   const gland = begin('demo-gland', 'Stern-gland nut', 'Withy Boatyard, the Marigold', '11');
   gland.intake = {
@@ -191,8 +207,12 @@ export function demoJobs(): Job[] {
   ]);
   name(pump, 'M30x2');
   pump.gears = { lathe: 'lathe-bess', train: { drivers: [63, 20], driven: [40, 50], gearbox: '1' } };
-  pump.pickup = { offset: { text: '0.7 mm', mm: 0.7 }, method: 'parallel-slide' };
   settled(pump, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup']);
+  acts(pump, shop, '2026-11-17T13:00:00.000Z', [
+    { do: 'mountGears' },
+    { do: 'mount', holding: 'chuck-centre' },
+    { do: 'offset', mm: 0.7, text: '0.7 mm' },
+  ]);
 
   const press = begin('demo-press', 'Cider-press screw', 'Hollin Farm', '18');
   press.intake = { ...press.intake, use: 'power-screw', material: 'mild steel', hazards: [] };
@@ -219,9 +239,18 @@ export function demoJobs(): Job[] {
     reliefMm: 3,
     checks: ['ground', 'height', 'square', 'true', 'relief', 'zero', 'clear'],
   };
-  brass.cut = { ...brass.cut, passes: 6, firstMaxMm: 0.1, lastMinMm: 0.02, springs: 1, done: 7 };
-  brass.prove = { wire: { text: '0.29', mm: 0.29 }, readings: [] };
+  brass.cut = { ...brass.cut, passes: { count: 6, after: 0 }, firstMaxMm: 0.1, lastMinMm: 0.02, springs: 1 };
+  brass.prove = { wire: { text: '0.29', mm: 0.29 } };
   brass.record = { note: 'Light oil, 250 rev/min, top slide straight in would have done as well.', verdict: 'fits' };
+  acts(brass, shop, '2026-11-04T10:00:00.000Z', [
+    { do: 'mount', holding: 'collet' },
+    { do: 'measureBlank', diameterMm: 2.25, text: '2.25' },
+    { do: 'touchOff' },
+    ...times(6, { do: 'passDone' }),
+    { do: 'springDone' },
+    { do: 'tryMate', mate: 'level frame', result: 'runs' },
+    { do: 'finishPart' },
+  ]);
   settled(brass, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove', 'record']);
 
   const latch = begin('demo-latch', 'Gate-latch bolt', 'Hollin Farm', '19');

@@ -11,6 +11,9 @@ const ajv = new AjvModule.default({
   allErrors: true,
   verbose: false,
   strict: true,
+  discriminator: true,
+  // the backup asks the validators of job and shop, and does not carry them again
+  inlineRefs: false,
   code: { source: true, esm: true, lines: true },
 });
 const imports = [];

@@ -16,7 +16,9 @@ import { Read } from '../stations/read/Read.tsx';
 import { Record } from '../stations/record/Record.tsx';
 import { Setup } from '../stations/setup/Setup.tsx';
 import { useKeys } from '../ui/keys.ts';
+import { Note } from '../ui/controls.tsx';
 import { WorkingPanel, WorkingProvider } from '../ui/Working.tsx';
+import { GaugeCatcher } from './GaugeCatcher.tsx';
 import { JobProvider, useJobView } from './jobContext.tsx';
 import { neighbour, settle } from './settle.ts';
 import { Spine } from './Spine.tsx';
@@ -116,6 +118,7 @@ function Frame({ station }: { readonly station: StationId }) {
   return (
     <div className="flex min-h-dvh flex-col">
       <TopBar inJob />
+      <GaugeCatcher />
       <div className="no-print flex flex-wrap items-baseline gap-x-4 border-b border-line bg-panel px-4 py-2">
         <span className="text-lg font-semibold">{job.title}</span>
         <span className="text-ink2">{job.customer}</span>
@@ -125,11 +128,26 @@ function Frame({ station }: { readonly station: StationId }) {
         <Spine />
         <div className="grid grid-rows-[auto_1fr] xl:grid-cols-[minmax(0,1fr)_17.5rem] xl:grid-rows-1">
           <main className="min-w-0 p-4">
+            <Refusal />
             <View key={job.id + station} />
           </main>
           <WorkingPanel system={system} />
         </div>
       </div>
+    </div>
+  );
+}
+
+/** Why the last act changed nothing. */
+function Refusal() {
+  const refused = useAppSelector((s) => s.work.refused);
+  if (!refused) return null;
+  return (
+    <div className="mb-4">
+      <Note tone="wrong">
+        {refused.message}
+        {refused.right ? ` Right would be: ${refused.right}.` : ''} Nothing has changed.
+      </Note>
     </div>
   );
 }

@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
 import { ArrowRight, Check } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { believedThread, STATION_NAMES } from '../../core/job/chain.ts';
+import { believedThread, notYet, STATION_NAMES } from '../../core/job/chain.ts';
 import type { StationId } from '../../core/job/schema.ts';
+import { useShop } from '../store/store.ts';
 import { Button, Note } from '../ui/controls.tsx';
 import { useJobView } from './jobContext.tsx';
 import { neighbour, settle } from './settle.ts';
@@ -20,6 +21,8 @@ interface Props {
 /** The frame of every station: its heading, why it is stale or blocked, and the way on. */
 export function StationFrame({ station, lead, children, canSettle = true, settleLabel = 'Settled' }: Props) {
   const { job, states, top } = useJobView();
+  const shop = useShop();
+  const why = notYet(station, job, shop);
   const navigate = useNavigate();
   const state = states[station];
   const next = neighbour(job, station, 1);
@@ -34,12 +37,11 @@ export function StationFrame({ station, lead, children, canSettle = true, settle
           <p className="text-ink2">{lead}</p>
         </div>
         <div className="flex shrink-0 gap-2">
-          {canSettle && state.kind !== 'blocked' && (
+          {canSettle && why === null && state.kind !== 'blocked' && (
             <Button
               tone={state.kind === 'settled' ? 'plain' : 'main'}
               onClick={() => {
-                settle(station, believedThread(job, top));
-                go();
+                if (settle(station, believedThread(job, top)) === null) go();
               }}
             >
               <Check aria-hidden size={18} />

@@ -1,4 +1,5 @@
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { machineOf, type Machine } from '../../core/job/answers.ts';
 import { stationStates, type StationState } from '../../core/job/chain.ts';
 import { evidenceOfJob, partOf } from '../../core/job/evidence.ts';
 import { likeliest } from '../../core/job/special.ts';
@@ -16,6 +17,8 @@ interface JobView {
   /** Likeliest thread now: a published row, or the special when that is likelier. */
   readonly top: ThreadSpec | null;
   readonly states: Readonly<Record<StationId, StationState>>;
+  /** The metal, the card and the way into a groove: what the stations at the machine show. */
+  readonly machine: Machine;
 }
 const Context = createContext<JobView | null>(null);
 
@@ -50,9 +53,10 @@ function WithJob({ job, children }: { readonly job: Job; readonly children: Reac
       ),
     [job, shop, top, answered.pending],
   );
+  const machine = useMemo(() => machineOf(job, shop, states), [job, shop, states]);
   const value = useMemo(
-    () => ({ job, ranking, rankingPending: answered.pending, rankingFailed: answered.failed, top, states }),
-    [job, ranking, answered.pending, answered.failed, top, states],
+    () => ({ job, ranking, rankingPending: answered.pending, rankingFailed: answered.failed, top, states, machine }),
+    [job, ranking, answered.pending, answered.failed, top, states, machine],
   );
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }

@@ -3,11 +3,11 @@ import { Plus, Trash2 } from 'lucide-react';
 import { AlertDialog } from 'radix-ui';
 import { Link, useNavigate } from 'react-router';
 import { newJob } from '../../core/job/create.ts';
-import { hasPickup, STATION_NAMES, stationStates } from '../../core/job/chain.ts';
+import { STATION_NAMES, stationsOf, stationStates } from '../../core/job/chain.ts';
 import { conclusion, threadLine } from '../../core/job/conclusions.ts';
 import { threadOfJob } from '../../core/job/derive.ts';
 import type { Job } from '../../core/job/schema.ts';
-import { STATIONS, type StationId } from '../../core/job/stations.ts';
+import type { StationId } from '../../core/job/stations.ts';
 import { deleteJob, loadJobs, putJobs } from '../storage/db.ts';
 import { allSaved, useShop, useSystem } from '../store/store.ts';
 import { Button, Panel } from '../ui/controls.tsx';
@@ -88,7 +88,7 @@ export function Jobs() {
 
 /** Where to go on: the first station that is stale or open. */
 const nextStation = (job: Job, states: Readonly<Record<StationId, { kind: string }>>): StationId =>
-  STATIONS.find((s) => (s !== 'pickup' || hasPickup(job)) && states[s].kind !== 'settled') ?? 'record';
+  stationsOf(job).find((s) => states[s].kind !== 'settled') ?? 'record';
 
 function JobRow({ job, onRemoved }: { readonly job: Job; readonly onRemoved: () => void }) {
   const shop = useShop();

@@ -9,6 +9,7 @@ import { ArmPanel } from './lathe/ArmPanel.tsx';
 import { DialPanel } from './lathe/DialPanel.tsx';
 import type { EditLathe } from './lathe/edit.ts';
 import { GearsPanel } from './lathe/GearsPanel.tsx';
+import { SlackPanel } from './lathe/SlackPanel.tsx';
 import { SlidePanel } from './lathe/SlidePanel.tsx';
 
 /** One lathe, as its owner can measure it. */
@@ -52,12 +53,14 @@ export function LathePage() {
             />
             <Choice
               label="What drives the carriage"
-              value={lathe.drive}
+              value={lathe.kind}
               options={[
-                { value: 'gears', label: 'Change gears' },
+                { value: 'change-gears', label: 'Change gears' },
+                { value: 'gearbox', label: 'Gearbox' },
                 { value: 'electronic', label: 'Electronic leadscrew' },
+                { value: 'control', label: 'A control' },
               ]}
-              onChange={(v) => edit('change the drive', (l) => void (l.drive = v))}
+              onChange={(v) => edit('change the drive', (l) => void (l.kind = v))}
             />
             <PitchField
               label="Leadscrew pitch"
@@ -94,6 +97,7 @@ export function LathePage() {
           onChange={(c) => edit('change the cross slide', (l) => void Object.assign(l.crossSlide, c))}
         />
         <div className="grid gap-4">
+          <SlackPanel lathe={lathe} edit={edit} />
           <SlidePanel
             title="Top slide"
             dial={lathe.topSlide}

@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { newLathe } from '../../core/lathe/create.ts';
+import { isGeared } from '../../core/lathe/schema.ts';
 import { pitchText } from '../../core/quantity/pitch.ts';
 import { exact } from '../../core/quantity/rational.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
@@ -41,8 +42,10 @@ export function Lathes() {
               <span className="text-lg font-semibold">{l.name}</span>
               <span className="num self-center">leadscrew {pitchText(exact(l.leadscrew), l.leadscrewSystem)}</span>
               <span className="self-center text-ink2">
-                {l.drive === 'electronic'
-                  ? 'electronic leadscrew'
+                {!isGeared(l)
+                  ? l.kind === 'control'
+                    ? 'with a control'
+                    : 'electronic leadscrew'
                   : `${l.gears.length} gears, ${Object.keys(l.levers).length > 0 ? `gearbox with ${Object.keys(l.levers).length} lever${Object.keys(l.levers).length === 1 ? '' : 's'}` : 'no gearbox'}`}
               </span>
             </Link>

@@ -1,6 +1,8 @@
 /** @jest-environment ./app/testing/environment.mjs */
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { act, cleanup, screen, waitFor, within } from '@testing-library/react';
+import { cardOf } from '../../core/job/card.ts';
+import { metalOf } from '../../core/job/metal.ts';
 import type { Job } from '../../core/job/schema.ts';
 import type * as Store from '../store/store.ts';
 import { pick, type, user } from '../testing/hands.ts';
@@ -24,62 +26,169 @@ async function at(station: string, id: string): Promise<void> {
 }
 const card = (): string => screen.getByRole('region', { name: 'Pass card' }).textContent ?? '';
 const working = (): string => screen.getByRole('complementary', { name: 'Working' }).textContent ?? '';
+const metal = () => metalOf(job());
+/** Done is shut for a moment after each press: a hand waits for it. */
+const open = (): Promise<void> =>
+  waitFor(() => expect(screen.getByRole('button', { name: /^(Done|Spring pass done)$/ }).dataset['shut']).toBe('no'), {
+    timeout: 3000,
+  });
 
-describe('Cut keeps the place', () => {
+describe('Cut goes on from the metal', () => {
   test('Done and Back move one pass, by button and by key, and undo gives it back', async () => {
     await at('cut', 'demo-sluice');
-    const before = job().cut.done;
+    const before = metal().cuts;
     await user.click(screen.getByRole('button', { name: 'Done' }));
-    expect(job().cut.done).toBe(before + 1);
+    expect(metal().cuts).toBe(before + 1);
+    expect(screen.getByText(`Pass ${before + 1} done`)).toBeTruthy();
+    await open();
     await user.keyboard('d');
-    expect(job().cut.done).toBe(before + 2);
+    expect(metal().cuts).toBe(before + 2);
     await user.keyboard('b');
     await user.click(screen.getByRole('button', { name: 'Back' }));
-    expect(job().cut.done).toBe(before);
+    expect(metal().cuts).toBe(before);
     await user.keyboard('{Control>}z{/Control}');
-    expect(job().cut.done).toBe(before + 1);
+    expect(metal().cuts).toBe(before + 1);
     expect(card()).toContain(`Pass ${before + 2} of`);
+    // nothing vanishes: what was taken back stands struck through
+    expect(job().events.filter((e) => e.kind === 'voided').length).toBeGreaterThan(1);
   });
-  test('after the last pass and its springs there is nothing left to press', async () => {
+  test('a second press, a held key and a bouncing knuckle mark one pass', async () => {
     await at('cut', 'demo-sluice');
-    const total = 2 + Number(/Pass \d+ of (\d+)/.exec(card())?.[1] ?? 0);
-    for (let i = job().cut.done; i < total; i += 1) await user.keyboard('d');
-    expect(screen.getByText(/^Every pass is cut\. Prove it/)).toBeTruthy();
+    const before = metal().cuts;
+    const done = screen.getByRole('button', { name: 'Done' });
+    await user.dblClick(done);
     await user.keyboard('d');
-    expect(job().cut.done).toBe(total);
-    expect(screen.getByRole('button', { name: 'Done' })).toHaveProperty('disabled', true);
+    act(() => void window.dispatchEvent(new KeyboardEvent('keydown', { key: 'd', repeat: true })));
+    expect(metal().cuts).toBe(before + 1);
+  });
+  test('after the last pass and its springs: try, go deeper, try again, three times', async () => {
+    await at('cut', 'demo-sluice');
+    const through = (): void => {
+      for (let i = 0; i < 80; i += 1) {
+        const { card: c } = cardOf(job(), store.store.getState().work.shop!.present, null);
+        if (c.do !== 'set') return;
+        act(() => void store.act(c.pass?.spring ? { do: 'springDone' } : { do: 'passDone' }));
+      }
+    };
+    through();
+    expect(card()).toMatch(/Every pass is cut/);
+    for (let i = 0; i < 3; i += 1) {
+      const { depthMm } = metal();
+      await user.click(
+        within(screen.getByRole('region', { name: 'Pass card' })).getByRole('button', { name: 'goes on, tight' }),
+      );
+      await user.click(screen.getByRole('button', { name: /^Deeper by 0\.0/ }));
+      expect(card()).toMatch(/Pass \d+ of/);
+      through();
+      expect(metal().depthMm).toBeGreaterThan(depthMm);
+    }
+    await user.click(screen.getByRole('button', { name: 'runs freely' }));
+    expect(screen.getByText('It is at size.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'This part is done' }));
+    expect(metal().finished).toBe('finished');
   });
   test('the dial reading opens to its working', async () => {
     await at('cut', 'demo-sluice');
     await user.click(screen.getByRole('button', { name: /^Next reading/ }));
-    expect(working()).toMatch(/Depth after this pass.*Travel of the slide.*cos 14°/s);
+    expect(working()).toMatch(/Depth at the target.*Depth after this pass.*Travel of the slide.*cos 14°/s);
   });
-  test('the schedule answers to the rule, the number and the limits; what cannot be is said', async () => {
+  test('the schedule is of passes to come; what a change does is said; what cannot be is refused', async () => {
     await at('cut', 'demo-sluice');
     await pick('Each pass takes', 'the same depth');
-    await type('Passes (empty: suggested)', '30');
-    expect(job().cut).toMatchObject({ rule: 'constant-depth', passes: 30 });
-    expect(card()).toMatch(/of 30 \+ 2 spring/);
-    await type('Passes (empty: suggested)', '0');
+    await type('Passes still to come (empty: suggested)', '30');
+    expect(job().cut).toMatchObject({ rule: 'constant-depth', passes: { count: 30, after: metal().events } });
+    expect(card()).toMatch(/Pass 7 of 36 \+ 2 spring/);
+    expect(screen.getByText(/^The plan changed: next 0\.\d+ → 0\.\d+, 30 passes left instead of \d+\.$/)).toBeTruthy();
+    await type('Passes still to come (empty: suggested)', '0');
     expect(screen.getByText(/A whole number from 1 to 500/)).toBeTruthy();
-    await type('Passes (empty: suggested)', '2');
+    await type('Passes still to come (empty: suggested)', '2');
     await type('No pass deeper than', '0.1');
     // two passes of a tenth would not reach: as many are cut as the limit asks for
     expect(Number(/of (\d+) \+/.exec(card())?.[1])).toBeGreaterThan(30);
   });
-  test('a trial fit is kept with its pass', async () => {
+  test('a trial fit is kept in its place among what was done', async () => {
     await at('cut', 'demo-sluice');
     await type(/^Note of a trial fit/, 'nut starts, tight after two');
-    expect(job().cut.trials.at(-1)).toMatchObject({ note: 'nut starts, tight after two', afterPass: job().cut.done });
+    expect(job().events.at(-1)).toMatchObject({ kind: 'tried', result: 'note', note: 'nut starts, tight after two' });
+    expect(within(screen.getByRole('list', { name: 'Events' })).getByText('nut starts, tight after two')).toBeTruthy();
   });
-  test('a screwed-on chuck in reverse is warned of; the chasing dial says which marks, or why none', async () => {
-    await at('cut', 'demo-pump');
+  test('a change of the fit stops the card with one sentence; it goes on when it is right', async () => {
+    await at('cut', 'demo-sluice');
+    act(() => void store.act({ do: 'setFit', pitchClearanceMm: 0.3 }));
+    expect(screen.getByRole('alert').textContent).toMatch(/^The pitch diameter to reach changed: /);
+    expect(screen.queryByRole('button', { name: 'Done' })).toBeNull();
+    await user.click(screen.getByRole('button', { name: /It is right: go on/ }));
+    expect(card()).toMatch(/Pass 7 of/);
+  });
+  test('a slip in the jaws leaves picking up as the only act', async () => {
+    await at('cut', 'demo-sluice');
+    await user.click(screen.getByRole('button', { name: 'Something happened' }));
+    await user.click(screen.getByRole('button', { name: 'It slipped in the jaws' }));
+    expect(card()).toMatch(/slipped in the jaws.*Pick it up/s);
+    expect(screen.queryByRole('button', { name: 'Done' })).toBeNull();
+    expect(screen.getAllByRole('link', { name: /^Pick (it )?up/ }).length).toBeGreaterThan(1);
+  });
+  test('a screwed-on chuck in reverse is warned of; where no mark is right the nuts stay shut', async () => {
+    await at('cut', 'demo-sluice');
     expect(screen.getByText(/This chuck screws on: lock it/)).toBeTruthy();
+    act(() => void store.act({ do: 'takeTrain', train: { drivers: [63, 20], driven: [40, 50], gearbox: '1' } }));
+    act(() => void store.act({ do: 'check' }));
     await pick('Coming back', 'chasing dial');
-    // 2 mm by an approximate train on 8 tpi: no mark is right, so the spindle reverses all the same
-    expect(screen.getByRole('alert').textContent).toMatch(/half-nuts/);
+    // an approximate train on 8 tpi: no mark is right, so the spindle reverses all the same
+    expect(screen.getByText(/No dial mark is right for this lead/)).toBeTruthy();
     expect(screen.getByText(/This chuck screws on: lock it/)).toBeTruthy();
-    expect(card()).toMatch(/No dial mark is right, so the half-nuts stay shut/);
+  });
+});
+
+describe('a measuring instrument on a cable', () => {
+  /** Types as an instrument does: every key at once, then Enter. */
+  const burst = (text: string, last = 'Enter'): void => {
+    act(() => {
+      for (const key of [...text, last]) {
+        const target = document.activeElement ?? document.body;
+        target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+      }
+    });
+  };
+  test.each([
+    ['name', 'demo-latch'],
+    ['gears', 'demo-pump'],
+  ] as const)('on %s it accepts nothing, and is asked about', async (station, id) => {
+    await at(station, id);
+    if (station === 'name') await screen.findAllByRole('button', { name: /^Accept/ });
+    else await screen.findAllByRole('button', { name: /^Take \d/ });
+    document.querySelector<HTMLElement>('main [data-row]')?.focus();
+    const before = job();
+    burst('31.62');
+    expect(job()).toBe(before);
+    expect(screen.getByRole('dialog').textContent).toMatch(/31\.62 came in: what is it\?/);
+    await user.click(screen.getByRole('button', { name: 'Nothing: let it go' }));
+    expect(job()).toBe(before);
+  });
+  test('on Cut, with Done in focus, it marks no pass; where a field waits it lands there', async () => {
+    await at('cut', 'demo-sluice');
+    screen.getByRole('button', { name: 'Done' }).focus();
+    const before = metal().cuts;
+    burst('39.62');
+    expect(metal().cuts).toBe(before);
+    await user.click(screen.getByRole('button', { name: 'Over wires' }));
+    expect(job().events.at(-1)).toMatchObject({ kind: 'overWires', mm: 39.62 });
+  });
+  test('on Prove and on Read it lands in the field that waits', async () => {
+    await at('prove', 'demo-sluice');
+    burst('39.62', 'Tab');
+    expect(job().events.at(-1)).toMatchObject({ kind: 'overWires', mm: 39.62 });
+    cleanup();
+    await at('read', 'demo-latch');
+    burst('6.647');
+    expect(job().readings.at(-1)).toMatchObject({ text: '6.647' });
+  });
+  test('a hand is slower: digits alone do nothing anywhere', async () => {
+    await at('name', 'demo-latch');
+    await screen.findAllByRole('button', { name: /^Accept/ });
+    await user.keyboard('2');
+    expect(job().name).toBeNull();
+    expect(screen.queryByRole('dialog')).toBeNull();
   });
 });
 
@@ -130,12 +239,17 @@ describe('Set up', () => {
 describe('Pick up', () => {
   test.each([
     ['Top slide parallel', /Top slide towards/],
-    ['Angled top slide', /cross slide/i],
+    ['Angled top slide', /cross slide|square across/i],
     ['Turning the work', /°/],
     ['Slipping a gear', /teeth|tooth/],
   ])('%s gives a move that can be set, with its working', async (way, words) => {
     await at('pickup', 'demo-pump');
     await pick('Bring it in by', way);
+    if (way === 'Angled top slide') {
+      // the pump is fed straight in: nobody has said how the slide lies until it is swung
+      expect(screen.getByText(/./, { selector: '[role=alert]' }).textContent).toMatch(/square across/);
+      act(() => void store.act({ do: 'swingSlide', deg: 29.5 }));
+    }
     const move = screen.getByRole('heading', { name: 'The move' }).closest('section');
     expect(move?.textContent).toMatch(words);
     const [figure] = within(move as HTMLElement).getAllByRole('button');
@@ -146,7 +260,7 @@ describe('Pick up', () => {
     await at('pickup', 'demo-pump');
     await pick('Bring it in by', 'Top slide parallel');
     await type(/^Groove is this far/, '1.7 mm');
-    expect(screen.getByText(/Top slide towards the tailstock/)).toBeTruthy();
+    expect(screen.getByText('Top slide towards the tailstock')).toBeTruthy();
   });
 });
 
@@ -154,7 +268,7 @@ describe('Gears', () => {
   test('what is mounted and what cut right are kept on the lathe', async () => {
     await at('gears', 'demo-pump');
     await screen.findByText(/every train of this set/);
-    await user.keyboard('1');
+    await user.keyboard('{ArrowDown}{Enter}');
     const train = job().gears.train;
     await user.click(screen.getByRole('button', { name: 'It is mounted now' }));
     await user.click(screen.getByRole('button', { name: 'It cut right: remember it' }));
@@ -200,11 +314,11 @@ describe('Read and Name', () => {
     expect(job().readings.at(-1)).toMatchObject({ quantity: 'pitchLeaf', value: 1.25, leaf: 'fits' });
     await waitFor(() => expect(screen.getByText(/Likeliest so far/).textContent).toMatch(/M8, 9\d %/));
   });
-  test('accepting by key settles the name; overruling asks why and keeps it', async () => {
+  test('accepting by arrows and Enter settles the name; overruling asks why and keeps it', async () => {
     await at('name', 'demo-latch');
     await screen.findByText(/2 readings weighed/);
     await screen.findAllByRole('button', { name: /^Accept/ });
-    await user.keyboard('2');
+    await user.keyboard('{ArrowDown}{ArrowDown}{Enter}');
     expect(job().name).toMatchObject({ thread: { designation: '5/16-20 UN' }, overruled: true });
     await type('Why', 'stamped on the head');
     await type('Designation, then Enter', 'M8');

@@ -1,7 +1,7 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type EntityTable, type Transaction } from 'dexie';
 import { upgradeJob, upgradeShop } from '../../core/formats/upgrade.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
-import { HISTORY_LIMIT } from '../store/history.ts';
+import { HISTORY_LIMIT, type StepTaken } from '../store/history.ts';
 
 interface StoredJob {
   readonly id: string;
@@ -17,6 +17,8 @@ interface Revision {
   readonly seq?: number;
   readonly jobId: string;
   readonly label: string;
+  /** Events that the edit wrote to the ledger; older revisions wrote none. */
+  readonly events?: readonly number[];
   readonly doc: Job;
 }
 
@@ -29,18 +31,21 @@ class GelvinDb extends Dexie {
   constructor(name: string) {
     super(name);
     this.version(1).stores({ jobs: 'id, changed', shop: 'id', revisions: '++seq, jobId' });
-    this.version(2).upgrade(async (tx) => {
-      await tx
-        .table<StoredShop>('shop')
-        .toCollection()
-        .modify((s) => void Object.assign(s, { doc: upgradeShop(s.doc) }));
-      for (const table of ['jobs', 'revisions'])
-        await tx
-          .table<StoredJob>(table)
-          .toCollection()
-          .modify((s) => void Object.assign(s, { doc: upgradeJob(s.doc) }));
-    });
+    for (const version of [2, 3]) this.version(version).upgrade(bringUpToDate);
   }
+}
+
+/** Every document of the record, shop, jobs and the road back of each, in today's shape. */
+async function bringUpToDate(tx: Transaction): Promise<void> {
+  await tx
+    .table<StoredShop>('shop')
+    .toCollection()
+    .modify((s) => void Object.assign(s, { doc: upgradeShop(s.doc) }));
+  for (const table of ['jobs', 'revisions'])
+    await tx
+      .table<StoredJob>(table)
+      .toCollection()
+      .modify((s) => void Object.assign(s, { doc: upgradeJob(s.doc) }));
 }
 
 export const db = new GelvinDb('gelvin');
@@ -52,20 +57,24 @@ export const saveShop = (doc: Shop): Promise<unknown> => db.shop.put({ id: 'shop
 export const loadJobs = async (): Promise<Job[]> =>
   (await db.jobs.orderBy('changed').reverse().toArray()).map((j) => j.doc);
 
-export async function loadJob(id: string): Promise<{ job: Job; past: { value: Job; label: string }[] } | null> {
+export async function loadJob(id: string): Promise<{ job: Job; past: StepTaken<Job>[] } | null> {
   return db.transaction('r', db.jobs, db.revisions, async () => {
     const stored = await db.jobs.get(id);
     if (!stored) return null;
     const revisions = await db.revisions.where('jobId').equals(id).sortBy('seq');
-    return { job: stored.doc, past: revisions.map((r) => ({ value: r.doc, label: r.label })) };
+    return { job: stored.doc, past: revisions.map((r) => ({ value: r.doc, label: r.label, events: r.events ?? [] })) };
   });
 }
 
+const revisionOf = (jobId: string, step: StepTaken<Job>): Revision => ({
+  jobId,
+  label: step.label,
+  events: step.events,
+  doc: step.value,
+});
+
 /** Saves a job after an edit, an undo or a redo: the document and the exact road back, in one transaction. */
-export async function saveJob(
-  doc: Job,
-  past: readonly { readonly value: Job; readonly label: string }[],
-): Promise<void> {
+export async function saveJob(doc: Job, past: readonly StepTaken<Job>[]): Promise<void> {
   await db.transaction('rw', db.jobs, db.revisions, async () => {
     await db.jobs.put({ id: doc.id, changed: doc.changed, doc });
     const kept = await db.revisions.where('jobId').equals(doc.id).primaryKeys();
@@ -77,10 +86,10 @@ export async function saveJob(
       const oldest = kept[0];
       await db.revisions.delete(oldest);
       const last = past.at(-1);
-      if (last) await db.revisions.add({ jobId: doc.id, label: last.label, doc: last.value });
+      if (last) await db.revisions.add(revisionOf(doc.id, last));
       return;
     }
-    await db.revisions.bulkAdd(past.slice(have).map((p) => ({ jobId: doc.id, label: p.label, doc: p.value })));
+    await db.revisions.bulkAdd(past.slice(have).map((p) => revisionOf(doc.id, p)));
   });
 }
 

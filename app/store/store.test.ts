@@ -1,10 +1,20 @@
-import { afterEach, describe, expect, test } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { newJob } from '../../core/job/create.ts';
 import { db, deleteJob, loadJob, loadJobs, putJobs, replaceAll, saveJob } from '../storage/db.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { begin, edit, HISTORY_LIMIT, redo, undo, type History } from './history.ts';
-import { allSaved, editJob, holdUnwritten, jobOpened, jobRedone, jobUndone, saveSettled, store } from './store.ts';
+import {
+  act,
+  allSaved,
+  holdUnwritten,
+  jobOpened,
+  jobRedone,
+  jobUndone,
+  saveSettled,
+  shopOpened,
+  store,
+} from './store.ts';
 
 describe('history', () => {
   test('undo and redo walk the same road, whatever the steps', () => {
@@ -39,6 +49,7 @@ describe('history', () => {
   });
 });
 
+beforeEach(() => void store.dispatch(shopOpened(demoShop())));
 afterEach(async () => {
   await Promise.all([db.jobs.clear(), db.revisions.clear(), db.shop.clear()]);
 });
@@ -48,19 +59,19 @@ describe('the record', () => {
   test('every edit is written down with the road back, and found again', async () => {
     await putJobs([job()]);
     store.dispatch(jobOpened({ job: job(), past: [] }));
-    editJob('first', (d) => void (d.customer = 'A'));
-    editJob('second', (d) => void (d.customer = 'B'));
+    act({ do: 'setIntake', customer: 'A' });
+    act({ do: 'setIntake', customer: 'B' });
     store.dispatch(jobUndone());
     await allSaved();
     expect(await loadJob('one')).toMatchObject({
       job: { customer: 'A' },
-      past: [{ label: 'first', value: { customer: '' } }],
+      past: [{ label: 'change the customer', value: { customer: '' } }],
     });
     store.dispatch(jobRedone());
     await allSaved();
     const found = await loadJob('one');
     expect(found?.job.customer).toBe('B');
-    expect(found?.past.map((p) => p.label)).toEqual(['first', 'second']);
+    expect(found?.past.map((p) => p.value.customer)).toEqual(['', 'A']);
   });
 
   test('the page asks before it is left while a change is not written down, and no longer than that', async () => {
@@ -72,7 +83,7 @@ describe('the record', () => {
     await putJobs([job()]);
     store.dispatch(jobOpened({ job: job(), past: [] }));
     expect(asks()).toBe(false);
-    editJob('first', (d) => void (d.customer = 'A'));
+    act({ do: 'setIntake', customer: 'A' });
     expect(asks()).toBe(true);
     await allSaved();
     expect(asks()).toBe(false);
@@ -85,14 +96,42 @@ describe('the record', () => {
   test('a new road after undo replaces the old one', async () => {
     await putJobs([job()]);
     store.dispatch(jobOpened({ job: job(), past: [] }));
-    editJob('first', (d) => void (d.customer = 'A'));
-    editJob('second', (d) => void (d.customer = 'B'));
+    act({ do: 'setIntake', customer: 'A' });
+    act({ do: 'setIntake', customer: 'B' });
     store.dispatch(jobUndone());
-    editJob('other', (d) => void (d.customer = 'C'));
+    act({ do: 'setIntake', customer: 'C' });
     await allSaved();
     const found = await loadJob('one');
     expect(found?.job.customer).toBe('C');
-    expect(found?.past.map((p) => p.label)).toEqual(['first', 'other']);
+    expect(found?.past.map((p) => p.value.customer)).toEqual(['', 'A']);
+  });
+
+  test('undo of what was done at the lathe strikes it through, and so does redo; closing the lid changes nothing', async () => {
+    await putJobs([job()]);
+    store.dispatch(jobOpened({ job: job(), past: [] }));
+    act({ do: 'runOut', fullMm: 0.1 });
+    act({ do: 'setIntake', customer: 'A' });
+    store.dispatch(jobUndone());
+    store.dispatch(jobUndone());
+    const kinds = (): string[] => store.getState().work.job?.present.events.map((e) => e.kind) ?? [];
+    expect(kinds()).toEqual(['runOutRead', 'voided']);
+    await allSaved();
+    store.dispatch(jobRedone());
+    expect(kinds()).toEqual(['runOutRead', 'voided', 'voided']);
+    await allSaved();
+    const found = await loadJob('one');
+    expect(found?.past.map((p) => p.events)).toEqual([[3]]);
+    store.dispatch(jobOpened(found ?? { job: job(), past: [] }));
+    store.dispatch(jobUndone());
+    expect(kinds()).toEqual(['runOutRead', 'voided', 'voided', 'voided']);
+  });
+
+  test('what is refused changes nothing, and is said until something is done', () => {
+    store.dispatch(jobOpened({ job: job(), past: [] }));
+    expect(act({ do: 'passDone' })?.field).toBe('pass');
+    expect(store.getState().work).toMatchObject({ refused: { field: 'pass' }, job: { past: [] } });
+    act({ do: 'setIntake', customer: 'B' });
+    expect(store.getState().work.refused).toBeNull();
   });
 
   test('the road in storage is bounded', async () => {
@@ -108,7 +147,7 @@ describe('the record', () => {
   });
 
   test('a backup replaces everything; a removed job is gone with its road', async () => {
-    await saveJob(job(), [{ value: job(), label: 'x' }]);
+    await saveJob(job(), [{ value: job(), label: 'x', events: [] }]);
     await replaceAll(demoShop(), demoJobs());
     expect((await loadJobs()).map((j) => j.id)).not.toContain('one');
     await deleteJob('demo-brass');

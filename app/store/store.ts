@@ -8,21 +8,39 @@ import {
 } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import type { Job, Shop } from '../../core/job/schema.ts';
+import { applyEdit, type Edit } from '../../core/job/edits/index.ts';
+import { goOver } from '../../core/job/edits/back.ts';
+import type { Problem } from '../../core/quantity/outcome.ts';
 import { saveJob, saveShop } from '../storage/db.ts';
-import { begin, edit, redo, undo, type History } from './history.ts';
+import { begin, edit, redo, undo, type GoOver, type History } from './history.ts';
 
 interface State {
   readonly shop: History<Shop> | null;
   readonly job: History<Job> | null;
   /** Set when a change could not be written down; shown until it can. */
   readonly saveFailed: string | null;
+  /** Why the last act was refused; gone with the next one that is not. */
+  readonly refused: Problem | null;
 }
 
-const initialState: State = { shop: null, job: null, saveFailed: null };
+const initialState: State = { shop: null, job: null, saveFailed: null, refused: null };
+
+/** Identity and time come from outside the reducers. */
+interface Made {
+  readonly id: string;
+  readonly at: string;
+}
+const made = (): Made => ({ id: crypto.randomUUID().slice(0, 8), at: new Date().toISOString() });
+const prepared = { prepare: () => ({ payload: made() }) };
+const over =
+  (m: Made): GoOver<Job> =>
+  (present, step) =>
+    goOver(present, step, m);
 
 interface Edited<T> {
   readonly next: T;
   readonly label: string;
+  readonly events?: readonly number[];
 }
 
 const slice = createSlice({
@@ -40,14 +58,34 @@ const slice = createSlice({
     }),
     jobClosed: (s) => ({ ...s, job: null }),
     jobEdited: (s, a: PayloadAction<Edited<Job>>) =>
-      s.job ? { ...s, job: edit(s.job as History<Job>, a.payload.next, a.payload.label) } : s,
-    jobUndone: (s) => (s.job ? { ...s, job: undo(s.job as History<Job>) } : s),
-    jobRedone: (s) => (s.job ? { ...s, job: redo(s.job as History<Job>) } : s),
+      s.job
+        ? { ...s, refused: null, job: edit(s.job as History<Job>, a.payload.next, a.payload.label, a.payload.events) }
+        : s,
+    jobUndone: {
+      ...prepared,
+      reducer: (s: State, a: PayloadAction<Made>) =>
+        s.job ? { ...s, refused: null, job: undo(s.job, over(a.payload)) } : s,
+    },
+    jobRedone: {
+      ...prepared,
+      reducer: (s: State, a: PayloadAction<Made>) =>
+        s.job ? { ...s, refused: null, job: redo(s.job, over(a.payload)) } : s,
+    },
+    actRefused: (s, a: PayloadAction<Problem | null>) => ({ ...s, refused: a.payload }),
     saveSettled: (s, a: PayloadAction<string | null>) => ({ ...s, saveFailed: a.payload }),
   },
 });
-export const { shopOpened, shopUndone, shopRedone, jobOpened, jobClosed, jobUndone, jobRedone, saveSettled } =
-  slice.actions;
+export const {
+  shopOpened,
+  shopUndone,
+  shopRedone,
+  jobOpened,
+  jobClosed,
+  jobUndone,
+  jobRedone,
+  saveSettled,
+  actRefused,
+} = slice.actions;
 const { shopEdited, jobEdited } = slice.actions;
 
 const saving = createListenerMiddleware();
@@ -108,15 +146,22 @@ export type RootState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
 export const useAppSelector = useSelector.withTypes<RootState>();
 
-/** Edits the open job by a recipe; the label is what undo will say. */
-export function editJob(label: string, recipe: (draft: Draft<Job>) => void) {
-  const { job } = store.getState().work;
-  if (!job) return;
-  const next = createNextState(job.present, (d: Draft<Job>) => {
-    recipe(d);
-    d.changed = new Date().toISOString();
-  });
-  store.dispatch(jobEdited({ next, label }));
+/**
+ * Does a named edit to the open job; views hold no recipe. What is refused changes nothing and is said.
+ * @returns the problem, or null when it was done
+ */
+export function act(e: Edit): Problem | null {
+  const { job, shop } = store.getState().work;
+  if (!job || !shop) return null;
+  const done = applyEdit(job.present, shop.present, e, made());
+  if (!done.ok) {
+    store.dispatch(actRefused(done.problem));
+    return done.problem;
+  }
+  const { job: next, shop: nextShop, label, events } = done.value;
+  if (nextShop !== shop.present) store.dispatch(shopEdited({ next: nextShop, label }));
+  store.dispatch(jobEdited({ next, label, events }));
+  return null;
 }
 
 export function editShop(label: string, recipe: (draft: Draft<Shop>) => void) {

@@ -43,7 +43,9 @@ export async function openAt(
   const { createMemoryRouter, RouterProvider } = await import('react-router');
   const { routes } = await import('../routes.tsx');
   const { replaceAll } = await import('../storage/db.ts');
-  const { shopOpened, store } = await import('../store/store.ts');
+  const { allSaved, shopOpened, store } = await import('../store/store.ts');
+  // what the view before is still writing down must not come over this
+  await allSaved();
   await replaceAll(shop, jobs);
   store.dispatch(shopOpened(shop));
   return render(

@@ -28,13 +28,24 @@ interface TypedProps<T> {
   readonly onClear?: () => void;
   readonly hint?: ReactNode;
   readonly placeholder?: string;
+  /** A reading that an instrument sends lands here. */
+  readonly armed?: boolean;
 }
 
 /**
  * A field that keeps what is typed until it means something: it commits on Enter or on leaving, says what is wrong where
  * it was typed, keeps the text as it was, and Escape brings the old value back.
  */
-export function TypedField<T>({ label, shown, parse, onCommit, onClear, hint, placeholder }: TypedProps<T>) {
+export function TypedField<T>({
+  label,
+  shown,
+  parse,
+  onCommit,
+  onClear,
+  hint,
+  placeholder,
+  armed = false,
+}: TypedProps<T>) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const [problem, setProblem] = useState<Problem | null>(null);
@@ -67,7 +78,9 @@ export function TypedField<T>({ label, shown, parse, onCommit, onClear, hint, pl
       </label>
       <input
         id={id}
-        className={inputClass}
+        data-numeric
+        {...(armed ? { 'data-armed': 'reading' } : {})}
+        className={clsx(inputClass, armed && 'border-2 border-blue text-xl')}
         value={draft ?? shown}
         placeholder={placeholder}
         aria-invalid={problem !== null}
@@ -99,10 +112,11 @@ interface LengthProps {
   readonly rule?: Partial<LengthRule>;
   readonly hint?: ReactNode;
   readonly placeholder?: string;
+  readonly armed?: boolean;
 }
 
 /** A length in whatever way it is thought; the other system stands beside it. */
-export function LengthField({ label, mm, system, onCommit, onClear, rule, hint, placeholder }: LengthProps) {
+export function LengthField({ label, mm, system, onCommit, onClear, rule, hint, placeholder, armed }: LengthProps) {
   const other = system === 'mm' ? 'in' : 'mm';
   return (
     <TypedField
@@ -112,6 +126,7 @@ export function LengthField({ label, mm, system, onCommit, onClear, rule, hint, 
       onCommit={(v, text) => onCommit(v.mm, text)}
       {...(onClear ? { onClear } : {})}
       {...(placeholder !== undefined ? { placeholder } : {})}
+      {...(armed ? { armed } : {})}
       hint={
         <>
           {mm !== null && <span className="num">{lengthText(mm, other, FINE)}</span>}

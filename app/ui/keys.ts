@@ -11,8 +11,9 @@ const typing = (e: KeyboardEvent): boolean => {
 const wanted = (e: KeyboardEvent): boolean => {
   const t = e.target;
   if (!(t instanceof HTMLElement)) return false;
-  const acts = t.closest('button, a, input, [role=button], summary');
-  return acts !== null && (e.key === 'Enter' || e.key === ' ' || e.key.startsWith('Arrow'));
+  if (e.key === 'Enter' || e.key === ' ') return t.closest('button, a, input, [role=button], summary') !== null;
+  // arrows belong to fields, rows of choices and what scrolls; a button has no use for them
+  return e.key.startsWith('Arrow') && t.closest('input, select, textarea, [role=radiogroup], [role=region]') !== null;
 };
 
 /**
@@ -26,7 +27,8 @@ export function useKeys(keys: Readonly<Record<string, () => void>>): void {
       const mods = `${e.ctrlKey || e.metaKey ? 'Ctrl+' : ''}${e.altKey ? 'Alt+' : ''}`;
       const name = mods + (e.key.length === 1 && mods !== '' ? e.key.toLowerCase() : e.key);
       const act = keys[mods !== '' && e.shiftKey ? `Shift+${name}` : name];
-      if (!act || e.defaultPrevented) return;
+      // a key held down repeats: one press is one act
+      if (!act || e.defaultPrevented || e.repeat) return;
       if (mods === '' && (typing(e) || wanted(e) || store.getState().work.shop?.present.settings.singleKeys === false))
         return;
       // inside a field Ctrl+Z belongs to the field
@@ -38,6 +40,18 @@ export function useKeys(keys: Readonly<Record<string, () => void>>): void {
     return () => window.removeEventListener('keydown', listen);
   }, [keys]);
 }
+
+/** Moves the focus among the rows of a view (`data-row` on each row's act): arrows choose, Enter on it accepts. */
+export function useRows(): void {
+  useKeys(ROW_KEYS);
+}
+const toRow = (by: 1 | -1) => (): void => {
+  const rows = [...document.querySelectorAll<HTMLElement>('main [data-row]')];
+  const at = rows.indexOf(document.activeElement as HTMLElement);
+  const next = at < 0 ? (by > 0 ? 0 : rows.length - 1) : Math.min(rows.length - 1, Math.max(0, at + by));
+  rows[next]?.focus();
+};
+const ROW_KEYS = { ArrowDown: toRow(1), ArrowUp: toRow(-1) };
 
 /** Everything that the key list shows. */
 export const KEY_LIST: readonly { readonly keys: string; readonly does: string; readonly where: string }[] = [
@@ -55,8 +69,8 @@ export const KEY_LIST: readonly { readonly keys: string; readonly does: string; 
   { keys: 'Enter', does: 'Take the reading typed', where: 'Read' },
   { keys: 'Alt Enter', does: 'Take it as it was meant, when a slip is shown', where: 'Read' },
   { keys: 'Alt Backspace', does: 'Undo the last reading', where: 'Read' },
-  { keys: '1 \u2026 5', does: 'Accept that candidate', where: 'Name' },
-  { keys: '1 \u2026 9', does: 'Take that train', where: 'Gears' },
+  { keys: '\u2191 \u2193, Enter', does: 'Choose a candidate; accept it', where: 'Name' },
+  { keys: '\u2191 \u2193, Enter', does: 'Choose a train; take it', where: 'Gears' },
   { keys: 'd', does: 'Pass done', where: 'Cut' },
-  { keys: 'b', does: 'Back one pass', where: 'Cut' },
+  { keys: 'b', does: 'Take the last pass back', where: 'Cut' },
 ];

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
-import { chipSectionsMm2, passSchedule, suggestedPasses, type PassRequest } from './passes.ts';
+import { calmPasses } from './depths.ts';
+import { passSchedule, type PassRequest } from './passes.ts';
+import { sectionMm2 } from './tip.ts';
 import { routine } from './routine.ts';
 import { reactionTimeS, speedFrom, threadingRpm } from './speed.ts';
 
@@ -40,11 +42,9 @@ describe('pass schedules', () => {
         fc.double({ min: 0, max: 3, noNaN: true }),
         (depthMm, passes, tipFlatMm) => {
           const list = made({ depthMm, passes, tipFlatMm, flanksDeg: [14.5, 14.5] });
-          const sections = chipSectionsMm2(
-            list.map((p) => p.depthMm),
-            tipFlatMm,
-            [14.5, 14.5],
-          );
+          const tool = { leadingDeg: 14.5, trailingDeg: 14.5, tip: { flatMm: tipFlatMm } };
+          const reached = [0, ...list.map((p) => sectionMm2(tool, p.depthMm))];
+          const sections = reached.slice(1).map((a, i) => a - (reached[i] ?? 0));
           for (const s of sections) expect(s / (sections[0] ?? 1)).toBeCloseTo(1, 6);
         },
       ),
@@ -91,10 +91,12 @@ describe('pass schedules', () => {
   });
 
   test('a 4 tpi Acme in about twenty passes, a 2 mm metric in about ten (common practice, no source)', () => {
-    expect(suggestedPasses(3.43, [14.5, 14.5], 2.22)).toBeGreaterThanOrEqual(16);
-    expect(suggestedPasses(3.43, [14.5, 14.5], 2.22)).toBeLessThanOrEqual(30);
-    expect(suggestedPasses(1.227, [30, 30], 0)).toBeGreaterThanOrEqual(8);
-    expect(suggestedPasses(1.227, [30, 30], 0)).toBeLessThanOrEqual(14);
+    const acme = { leadingDeg: 14.5, trailingDeg: 14.5, tip: { flatMm: 2.22 } };
+    const metric = { leadingDeg: 30, trailingDeg: 30, tip: { flatMm: 0 } };
+    expect(calmPasses(0, 3.43, acme)).toBeGreaterThanOrEqual(16);
+    expect(calmPasses(0, 3.43, acme)).toBeLessThanOrEqual(30);
+    expect(calmPasses(0, 1.227, metric)).toBeGreaterThanOrEqual(8);
+    expect(calmPasses(0, 1.227, metric)).toBeLessThanOrEqual(14);
   });
 });
 
@@ -114,7 +116,9 @@ describe('motions in words', () => {
   const base = {
     make: 'external',
     leftHand: false,
-    infeed: 'angled',
+    feeds: 'top',
+    outTurns: 1,
+    outText: '2 mm',
     returnBy: 'reverse',
     safeMarks: 2,
     marks: 8,

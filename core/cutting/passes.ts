@@ -1,5 +1,6 @@
 import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { stepDepths } from './depths.ts';
 
 export interface PassRequest {
   /** Radial depth to cut in all, mm. */
@@ -26,14 +27,7 @@ export interface Pass {
   readonly axialMm: number;
 }
 
-const BISECTIONS = 60;
-
-/**
- * Depths of the passes. Constant area: each pass removes the same chip section, so for a sharp V depth_i = h sqrt(i/n),
- * and with a tip flat f the section f D + (tan a1 + tan a2) D^2 / 2 grows evenly. With a cap or a floor, the area per pass
- * is solved so that the capped and floored steps still end exactly at the depth. The number of passes is raised when the
- * cap needs more and lowered when the floor needs fewer.
- */
+/** Passes of a depth by itself, without a part: what a chart of infeeds prints. A part is planned by planOf. */
 export function passSchedule(request: PassRequest): Outcome<Pass[]> {
   const { depthMm, rule, slideAngleDeg: angle, firstMaxMm: cap, lastMinMm: floor } = request;
   if (!(depthMm > 0)) return bad('depthMm', 'The depth to cut must be greater than zero.', 'for example 1.227');
@@ -44,17 +38,19 @@ export function passSchedule(request: PassRequest): Outcome<Pass[]> {
   if (cap !== null && !(cap > 0)) return bad('firstMaxMm', 'The largest cut must be greater than zero.', '0.25');
   if (floor !== null && !(floor >= 0)) return bad('lastMinMm', 'The smallest cut cannot be negative.', '0.02');
   if (cap !== null && floor !== null && floor > cap)
-    return bad('lastMinMm', 'The smallest cut is larger than the largest.', `at most ${cap}`);
-  let n = request.passes;
-  if (cap !== null) n = Math.max(n, Math.ceil(depthMm / cap - 1e-9));
-  if (floor !== null && floor > 0) n = Math.max(1, Math.min(n, Math.floor(depthMm / floor + 1e-9)));
-  if (cap !== null && n * cap < depthMm - 1e-9)
-    return bad(
-      'lastMinMm',
-      `No number of passes between ${floor} and ${cap} mm ends at ${depthMm} mm.`,
-      'a smaller floor or a larger cap',
-    );
-  const depths = rule === 'constant-depth' ? evenDepths(depthMm, n) : areaDepths(depthMm, n, cap, floor, request);
+    return bad('lastMinMm', 'The smallest cut is larger than the largest.', `at most ${cap} mm`);
+  const [leadingDeg, trailingDeg] = request.flanksDeg ?? [30, 30];
+  const depths = stepDepths({
+    fromMm: 0,
+    toMm: depthMm,
+    rule,
+    passes: request.passes,
+    capMm: cap,
+    floorMm: floor,
+    stepMm: null,
+    tool: { leadingDeg, trailingDeg, tip: { flatMm: request.tipFlatMm ?? 0 } },
+    feedDeg: angle ?? 0,
+  });
   return good(
     depths.map((d) => ({
       depthMm: d,
@@ -62,72 +58,4 @@ export function passSchedule(request: PassRequest): Outcome<Pass[]> {
       axialMm: angle === null ? 0 : d * tanDeg(angle),
     })),
   );
-}
-
-const evenDepths = (depth: number, n: number): number[] =>
-  Array.from({ length: n }, (_, i) => (i === n - 1 ? depth : (depth * (i + 1)) / n));
-
-function areaDepths(
-  depth: number,
-  n: number,
-  cap: number | null,
-  floor: number | null,
-  request: PassRequest,
-): number[] {
-  const [a1, a2] = request.flanksDeg ?? [30, 30];
-  const slope = tanDeg(a1) + tanDeg(a2);
-  const flat = request.tipFlatMm ?? 0;
-  const section = (d: number): number => flat * d + (slope * d * d) / 2;
-  const depthAt = (area: number): number => {
-    if (slope === 0) return flat > 0 ? area / flat : 0;
-    return (-flat + Math.sqrt(flat * flat + 2 * slope * area)) / slope;
-  };
-  if (slope === 0) return evenDepths(depth, n); // a square thread takes equal steps: every pass is as wide as the last
-  const walk = (area: number): number[] => {
-    const out: number[] = [];
-    let d = 0;
-    for (let i = 0; i < n; i += 1) {
-      let step = depthAt(section(d) + area) - d;
-      if (floor !== null) step = Math.max(step, floor);
-      if (cap !== null) step = Math.min(step, cap);
-      d += step;
-      out.push(d);
-    }
-    return out;
-  };
-  const full = section(depth);
-  if (cap === null && floor === null)
-    return Array.from({ length: n }, (_, i) => (i === n - 1 ? depth : depthAt((full * (i + 1)) / n)));
-  let low = 0;
-  let high = full;
-  for (let i = 0; i < BISECTIONS; i += 1) {
-    const mid = (low + high) / 2;
-    if ((walk(mid)[n - 1] ?? 0) < depth) low = mid;
-    else high = mid;
-  }
-  const out = walk(high);
-  out[n - 1] = depth;
-  return out;
-}
-
-/** Chip section of each pass, mm^2, for a tool of tip flat f: what loads the tool and the part. */
-export function chipSectionsMm2(
-  depths: readonly number[],
-  tipFlatMm: number,
-  flanksDeg: readonly [number, number],
-): number[] {
-  const slope = tanDeg(flanksDeg[0]) + tanDeg(flanksDeg[1]);
-  const section = (d: number): number => tipFlatMm * d + (slope * d * d) / 2;
-  return depths.map((d, i) => section(d) - section(i === 0 ? 0 : (depths[i - 1] ?? 0)));
-}
-
-/**
- * A starting number of passes. The chip section a manual lathe takes calmly in steel grows with the size of the thread:
- * 0.03 mm^2 for fine work, 0.04 h^2 more for a depth h. A 4 tpi Acme comes to about twenty passes, a 2 mm metric thread to
- * ten. Common practice, no source.
- */
-export function suggestedPasses(depthMm: number, flanksDeg: readonly [number, number], tipFlatMm: number): number {
-  const slope = tanDeg(flanksDeg[0]) + tanDeg(flanksDeg[1]);
-  const area = tipFlatMm * depthMm + (slope * depthMm * depthMm) / 2;
-  return Math.max(5, Math.min(60, Math.ceil(area / (0.03 + 0.04 * depthMm * depthMm))));
 }

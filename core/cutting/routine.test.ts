@@ -5,7 +5,9 @@ import { routine, type RoutineRequest } from './routine.ts';
 const requests = fc.record<RoutineRequest>({
   make: fc.constantFrom('external', 'internal'),
   leftHand: fc.boolean(),
-  infeed: fc.constantFrom('angled', 'plunge'),
+  feeds: fc.constantFrom('top', 'cross', 'control'),
+  outTurns: fc.option(fc.integer({ min: 1, max: 4 }), { nil: null }),
+  outText: fc.constant('3.50 mm'),
   returnBy: fc.constantFrom('reverse', 'dial'),
   safeMarks: fc.integer({ min: 0, max: 8 }),
   marks: fc.constant(8),
@@ -23,7 +25,7 @@ const all = (check: (r: RoutineRequest, motions: string[], text: string) => void
 // The routine's order is a fact of the trade: one slip in thirty repeats scraps the part. Common practice, no source.
 test('the setting comes first, the tool is out before anything comes back', () => {
   all((_, motions) => {
-    expect(motions[0]).toMatch(/to the reading/);
+    expect(motions[0]).toMatch(/to the reading|next diameter/);
     const out = motions.findIndex((m) => /tool out/i.test(m));
     const back = motions.findIndex((m) => /reverse$|^Return|^Carriage back|^Overshoot/.test(m));
     expect(out).toBeGreaterThan(0);
@@ -58,11 +60,20 @@ test('half-nuts are opened only on the way back by the dial, and never where no 
 
 test('an angled slide is read on the top slide with the cross slide at zero; a plunge counts turns', () => {
   all((r, [first]) => {
-    expect(/top slide/.test(first ?? '')).toBe(r.infeed === 'angled');
-    expect(/counting the full turns/.test(first ?? '')).toBe(r.infeed === 'plunge');
+    expect(/top slide/.test(first ?? '')).toBe(r.feeds === 'top');
+    expect(/counting the full turns/.test(first ?? '')).toBe(r.feeds === 'cross');
   });
 });
 
 test('an electronic leadscrew returns by whole leads', () => {
   all((r, _, text) => expect(/whole number of leads/.test(text)).toBe(r.electronic));
+});
+
+test('"a full turn" is said only where a full turn is right', () => {
+  // it was said whatever the depth and the dial
+  all((r, _, text) => {
+    expect(/a full turn/.test(text)).toBe(r.outTurns === 1);
+    if (r.outTurns === null) expect(text).toMatch(/tool out 3\.50 mm/i);
+    else if (r.outTurns > 1) expect(text).toContain(`${r.outTurns} full turns`);
+  });
 });

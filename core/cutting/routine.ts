@@ -1,11 +1,24 @@
 export interface RoutineRequest {
   readonly make: 'external' | 'internal';
   readonly leftHand: boolean;
-  readonly infeed: 'angled' | 'plunge';
+  /** The slide that is set for each pass. */
+  readonly feeds: 'top' | 'cross' | 'control';
+  /** Whole turns by which the tool is drawn out; null: by the length said. */
+  readonly outTurns: number | null;
+  /** The least withdrawal, as it is read on the lathe: "3.50 mm". */
+  readonly outText: string;
   readonly returnBy: 'reverse' | 'dial';
   readonly safeMarks: number;
   readonly marks: number;
+  /** The lead is told, not geared. */
   readonly electronic: boolean;
+}
+
+/** How the tool is drawn out: whole turns where the dial, the depth and the bore allow them, else by length. */
+export function withdrawal(r: Pick<RoutineRequest, 'make' | 'outTurns' | 'outText'>): string {
+  const away = r.make === 'external' ? 'away from the work' : 'towards the axis';
+  if (r.outTurns === null) return `Tool out ${r.outText}, ${away}`;
+  return `Tool out ${r.outTurns === 1 ? 'a full turn' : `${r.outTurns} full turns`}, ${away}`;
 }
 
 /**
@@ -13,29 +26,24 @@ export interface RoutineRequest {
  * out is towards it. Left-hand threads start in the run-out groove and cut towards the tailstock.
  */
 export function routine(r: RoutineRequest): string[] {
-  const out =
-    r.make === 'external' ? 'Tool out a full turn, away from the work' : 'Tool out a full turn, towards the axis';
-  const slide =
-    r.infeed === 'angled'
-      ? 'Cross slide back to zero; top slide to the reading'
-      : 'Cross slide in to the reading, counting the full turns';
+  const out = withdrawal(r);
+  const slide = {
+    top: 'Cross slide back to its reading; top slide to the reading',
+    cross: 'Cross slide in to the reading, counting the full turns',
+    control: 'Give the control its next diameter',
+  }[r.feeds];
   const towards = r.leftHand ? 'towards the tailstock' : 'towards the headstock';
   const back = r.leftHand ? 'into the run-out groove' : 'past the start of the work';
   const overshoot = `Overshoot ${back} by two or three leads, so that the backlash is taken up`;
   if (r.electronic)
-    return [
-      slide,
-      `Start the pass ${towards}`,
-      `At the end: ${out.toLowerCase()}`,
-      `Return ${back}, a whole number of leads`,
-    ];
+    return [slide, `Start the pass ${towards}`, `At the end: ${lower(out)}`, `Return ${back}, a whole number of leads`];
   // where no mark is right the nuts may not open, whatever way back was chosen
   const noMark = r.returnBy === 'dial' && r.safeMarks === 0;
   if (r.returnBy === 'reverse' || noMark)
     return [
       slide,
       `Spindle forward: cut ${towards}`,
-      `At the end: stop, ${out.toLowerCase()}`,
+      `At the end: stop, ${lower(out)}`,
       `${noMark ? 'No dial mark is right, so the half-nuts' : 'Half-nuts'} stay shut: spindle in reverse`,
       overshoot,
     ];
@@ -49,7 +57,8 @@ export function routine(r: RoutineRequest): string[] {
     slide,
     close,
     `Cut ${towards}`,
-    `At the end: ${out.toLowerCase()}, open the half-nuts`,
+    `At the end: ${lower(out)}, open the half-nuts`,
     `Carriage back by hand ${back}`,
   ];
 }
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

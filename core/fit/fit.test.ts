@@ -7,7 +7,7 @@ const thread = (t: string) => {
   if (!r.ok) throw new Error(r.problem.message);
   return r.value.thread;
 };
-const choice = { pitchClearanceMm: 0, crestReliefMm: 0, tipFlatMm: null } as const;
+const choice = { pitchClearanceMm: 0, crestReliefMm: 0, tip: null } as const;
 
 test('a nut is bored to its own minor diameter: M42.5x2 to 40.335, never to the screw\u2019s root of 40.05', () => {
   const t = thread('M42.5x2');
@@ -35,7 +35,7 @@ test('clearance moves the pitch diameter the right way and relief the blank', ()
 });
 
 test('a tip too wide can never finish, and says so', () => {
-  const plan = fitPlan(thread('1-5 Acme'), { ...choice, make: 'external', tipFlatMm: 2.2 });
+  const plan = fitPlan(thread('1-5 Acme'), { ...choice, make: 'external', tip: { flatMm: 2.2 } });
   expect(plan.tip.clearsRoot).toBe(false);
   expect(plan.widestTipMm).toBeCloseTo(0.3707 * 5.08 - 0.2586 * 0.508, 3); // ASME B1.5
 });

@@ -1,4 +1,4 @@
-import { depthWithTip, nutRootFlatMm, rootFlatMm, type TipDepth } from '../form/sizes.ts';
+import { depthWithTip, nutRootFlatMm, rootFlatMm, type TipDepth, type ToolTip } from '../form/sizes.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import { plain, type Step } from '../quantity/working.ts';
 import type { Problem } from '../quantity/outcome.ts';
@@ -9,7 +9,8 @@ export interface FitChoice {
   readonly make: 'external' | 'internal';
   readonly pitchClearanceMm: number;
   readonly crestReliefMm: number;
-  readonly tipFlatMm: number | null;
+  /** End of the tool in the holder; null: ground to the form. */
+  readonly tip: { readonly flatMm: number } | { readonly radiusMm: number } | null;
   /** Tolerance class to make it to; null: to the clearance and relief given here. */
   readonly class?: string | null;
   readonly engagementMm?: number | null;
@@ -75,9 +76,9 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const outerMm = Math.abs(startDiameterMm - pitchDiameterMm) / 2;
   const rootMm = external ? form.external.innerMm : form.internal.outerMm;
   const tip: TipDepth =
-    choice.tipFlatMm === null
+    choice.tip === null
       ? { depthMm: outerMm + rootMm, clearsRoot: true, beyondMm: 0 }
-      : depthWithTip(form, pitchMm, { flatMm: choice.tipFlatMm }, { outerMm, rootMm });
+      : depthWithTip(form, pitchMm, toolTip(choice.tip), { outerMm, rootMm });
   const rootDiameterMm = startDiameterMm + (external ? -2 : 2) * tip.depthMm;
   const sign = external ? '\u2212' : '+';
   const working: Step[] = [
@@ -109,13 +110,17 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       name: 'Depth to cut',
       symbol: 'h',
       formula:
-        choice.tipFlatMm === null
+        choice.tip === null
           ? `|start \u2212 pitch diameter| / 2 + root height`
-          : '|start \u2212 pitch diameter| / 2 + (P/2 \u2212 f) / (tan a1 + tan a2)',
+          : 'flatMm' in choice.tip
+            ? '|start \u2212 pitch diameter| / 2 + (P/2 \u2212 f) / (tan a1 + tan a2)'
+            : '|start \u2212 pitch diameter| / 2 + height below the pitch line of a round nose',
       values:
-        choice.tipFlatMm === null
+        choice.tip === null
           ? `${plain(outerMm)} + ${plain(rootMm)}`
-          : `${plain(outerMm)} + (${plain(pitchMm / 2)} \u2212 ${plain(choice.tipFlatMm)}) / (tan ${form.leadingFlankDeg}\u00b0 + tan ${form.trailingFlankDeg}\u00b0)`,
+          : !('flatMm' in choice.tip)
+            ? `${plain(outerMm)} + ${plain(tip.depthMm - outerMm)}`
+            : `${plain(outerMm)} + (${plain(pitchMm / 2)} \u2212 ${plain(choice.tip.flatMm)}) / (tan ${form.leadingFlankDeg}\u00b0 + tan ${form.trailingFlankDeg}\u00b0)`,
       result: tip.depthMm,
       unit: 'mm',
       source: form.source,
@@ -149,6 +154,9 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     working,
   };
 }
+
+const toolTip = (tip: NonNullable<FitChoice['tip']>): ToolTip =>
+  'flatMm' in tip ? tip : { flatMm: 0, radiusMm: tip.radiusMm };
 
 const middle = (l: Limits): number | null => (l.min === null || l.max === null ? null : (l.min + l.max) / 2);
 

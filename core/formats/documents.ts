@@ -63,7 +63,7 @@ interface SchemaError {
   readonly params: Record<string, unknown>;
 }
 
-function problemsOf(errors: readonly SchemaError[] | null | undefined): Problem[] {
+export function problemsOf(errors: readonly SchemaError[] | null | undefined): Problem[] {
   const seen = new Set<string>();
   const out: Problem[] = [];
   for (const e of errors ?? []) {

@@ -1,3 +1,4 @@
+import { jobToV3, latheToV3 } from './jobV3.ts';
 import { JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
 
 /**
@@ -11,10 +12,13 @@ const isLoose = (x: unknown): x is Loose => typeof x === 'object' && x !== null 
 const each = (list: unknown, step: (item: Loose) => Loose): unknown =>
   Array.isArray(list) ? list.map((x: unknown) => (isLoose(x) ? step(x) : x)) : list;
 
-/** Version 2: crest and root radius and the hand may be read. Nothing that was written before changes. */
-const JOB_STEPS: Readonly<Record<number, Step>> = { 1: (doc) => doc };
+/**
+ * Version 2: crest and root radius and the hand may be read; nothing that was written before changes. Version 3: what was
+ * done is a ledger of events instead of a count of passes.
+ */
+const JOB_STEPS: Readonly<Record<number, Step>> = { 1: (doc) => doc, 2: jobToV3 };
 
-/** Version 2: the arm's pivot, slot offsets, studs and cover walls; the pressure angle; which way the screw must turn. */
+/** Version 3: a lathe says its kind, slack, coast and dial habit. Version 2: the arm's pivot, slot offsets, studs and cover walls; the pressure angle; which way the screw must turn. */
 const SHOP_STEPS: Readonly<Record<number, Step>> = {
   1: (doc) => ({
     ...doc,
@@ -34,6 +38,7 @@ const SHOP_STEPS: Readonly<Record<number, Step>> = {
         : lathe['arm'],
     })),
   }),
+  2: (doc) => ({ ...doc, lathes: each(doc['lathes'], latheToV3) }),
 };
 
 function upgrade(doc: unknown, steps: Readonly<Record<number, Step>>, current: number): unknown {

@@ -1,6 +1,8 @@
 import { roundText } from '../quantity/format.ts';
 import type { ThreadSpec } from '../standards/thread.ts';
+import { cutFacts, workLeft } from './cutPlan.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
+import { metalOf, standing, threadExists, type Metal } from './metal.ts';
 import type { Job, Shop, StationId } from './schema.ts';
 import { STATIONS } from './stations.ts';
 
@@ -24,19 +26,27 @@ export const RESTS_ON: Readonly<Record<StationId, readonly StationId[]>> = {
   setup: ['fit', 'gears'],
   pickup: ['gears'],
   cut: ['fit', 'gears', 'setup'],
-  prove: ['fit'],
+  prove: ['fit', 'cut'],
   record: ['prove'],
 };
 
 /** Pick-up is a station only where a thread already exists. */
-export const hasPickup = (job: Job): boolean =>
-  job.intake.wanted === 'recut' || job.intake.wanted === 'extend' || job.intake.cameIn === 'broken-shaft';
-export const stationsOf = (job: Job): StationId[] => STATIONS.filter((s) => s !== 'pickup' || hasPickup(job));
+export const stationsOf = (job: Job): StationId[] => {
+  // also where a thread being cut has lost its place
+  const pickup = threadExists(job) || metalOf(job).phase === 'lost';
+  return STATIONS.filter((s) => s !== 'pickup' || pickup);
+};
 
 const mm = (x: number): string => roundText(x, 0.001);
 
 /** What a station rests on now. `believed` is the thread as the evidence now has it (null: not known). */
-export function basisOf(station: StationId, job: Job, shop: Shop, believed: ThreadSpec | null): Basis {
+export function basisOf(
+  station: StationId,
+  job: Job,
+  shop: Shop,
+  believed: ThreadSpec | null,
+  metal: Metal = metalOf(job),
+): Basis {
   const thread: Basis = believed
     ? { Thread: believed.designation, Pitch: believed.pitch, Starts: String(believed.starts) }
     : {};
@@ -74,37 +84,55 @@ export function basisOf(station: StationId, job: Job, shop: Shop, believed: Thre
         'Lead cut': gears?.lead?.toFraction() ?? 'none',
       };
     case 'pickup':
-      return { ...thread, 'Lead cut': gears?.lead?.toFraction() ?? 'none' };
+      return {
+        ...thread,
+        'Lead cut': gears?.lead?.toFraction() ?? 'none',
+        Groove: metal.phase === 'kept' ? 'found' : 'lost',
+      };
     case 'cut':
       return {
         ...thread,
-        ...(plan ? { Depth: mm(plan.depthMm), 'Start diameter': mm(plan.startDiameterMm) } : {}),
-        'Lead cut': gears?.lead?.toFraction() ?? 'none',
-        Infeed: `${job.setup.infeed} ${job.setup.infeed === 'angled' ? job.setup.slideAngleDeg : ''}`,
-        Schedule: `${job.cut.rule} ${job.cut.passes ?? 'suggested'} ${job.cut.firstMaxMm ?? '-'} ${job.cut.lastMinMm ?? '-'}`,
-        ...(lathe ? { Dials: JSON.stringify([lathe.crossSlide, lathe.topSlide]) } : {}),
+        ...cutFacts(job, shop),
+        'Depth reached': mm(metal.depthMm),
+        Part: String(metal.part),
       };
     case 'prove':
       return {
         ...thread,
         ...(plan ? { 'Pitch diameter': mm(plan.pitchDiameterMm) } : {}),
         Wire: job.prove.wire?.text ?? 'nearest owned',
+        'Depth reached': mm(metal.depthMm),
+        Tests: testsText(job),
       };
     case 'record':
-      return {
-        ...thread,
-        'Passes done': String(job.cut.done),
-        'Readings over wires': job.prove.readings.map((r) => r.text).join('; '),
-      };
+      return { ...thread, 'Depth reached': mm(metal.depthMm), Tests: testsText(job), Part: String(metal.part) };
   }
 }
 
-/** In words, what differs between two bases; empty when nothing does. */
-export function changes(then: Basis, now: Basis): string[] {
+/** What was tried and measured, as a fact that other stations rest on. */
+const testsText = (job: Job): string =>
+  standing(job.events)
+    .flatMap((e) =>
+      e.kind === 'overWires'
+        ? [e.text]
+        : e.kind === 'tried'
+          ? [`${e.mate || 'mate'} ${e.result}`]
+          : e.kind === 'gauged'
+            ? [`${e.which} ${e.passes ? 'goes' : 'does not'}`]
+            : [],
+    )
+    .join('; ')
+    .slice(0, 400);
+
+/**
+ * In words, what differs between two bases; empty when nothing does. @param shared only what both know of: a basis written
+ * by an older version names other facts
+ */
+export function changes(then: Basis, now: Basis, shared = false): string[] {
   const out: string[] = [];
   for (const key of new Set([...Object.keys(then), ...Object.keys(now)])) {
     const [a, b] = [then[key], now[key]];
-    if (a === b) continue;
+    if (a === b || (shared && (a === undefined || b === undefined))) continue;
     const label = key.startsWith('Reading ') ? 'A reading' : key;
     if (a === undefined) out.push(`${label} was added: ${b}`);
     else if (b === undefined) out.push(`${label} was taken away: ${a}`);
@@ -141,15 +169,46 @@ const NEEDS: Partial<Record<StationId, (job: Job, shop: Shop) => string | null>>
   prove: (job) => (job.name ? null : 'The thread has no name yet.'),
 };
 
+/** Why a station cannot be settled yet; null: it can. Nothing settles with nothing in it. */
+export function notYet(station: StationId, job: Job, shop: Shop, metal: Metal = metalOf(job)): string | null {
+  switch (station) {
+    case 'read':
+      return job.readings.length > 0 ? null : 'Nothing has been read off the part yet.';
+    case 'name':
+    case 'fit':
+    case 'setup':
+      return job.name ? null : 'The thread has no name yet.';
+    case 'gears':
+      return gearState(job, shop)?.lead ? null : 'Nothing is chosen yet that cuts the lead.';
+    case 'pickup':
+      return metal.phase === 'kept' ? null : 'The tool is not in the groove yet.';
+    case 'cut':
+      if (metal.finished !== null) return null;
+      return metal.cuts === 0
+        ? 'Nothing has been cut yet.'
+        : workLeft(job, shop, metal)
+          ? 'There is still something to cut.'
+          : null;
+    case 'prove':
+      return testsText(job) === '' ? 'Nothing has been tried or measured yet.' : null;
+    case 'record':
+      return job.record.verdict === null ? 'Nobody has said yet whether it fits.' : null;
+    case 'intake':
+      return null;
+  }
+}
+
 /** State of every station of a job, staleness carried along the chain. */
 export function stationStates(job: Job, shop: Shop, top: ThreadSpec | null): Readonly<Record<StationId, StationState>> {
   const believed = believedThread(job, top);
+  const metal = metalOf(job);
   const out = {} as Record<StationId, StationState>;
   for (const s of STATIONS) {
     const needs = NEEDS[s]?.(job, shop) ?? null;
     const settled = job.settled[s];
-    if (settled) {
-      const moved = changes(settled.basis, basisOf(s, job, shop, believed));
+    if (settled && REOPENS.has(s) && notYet(s, job, shop, metal) !== null) out[s] = { kind: 'open' };
+    else if (settled) {
+      const moved = changes(settled.basis, basisOf(s, job, shop, believed, metal), settled.older === true);
       const upstream = RESTS_ON[s].find((u) => out[u]?.kind === 'stale' && u !== 'name');
       if (moved.length > 0) out[s] = { kind: 'stale', because: wordsOf(moved) };
       else if (upstream)
@@ -160,6 +219,8 @@ export function stationStates(job: Job, shop: Shop, top: ThreadSpec | null): Rea
   }
   return out;
 }
+/** Going back at the machine opens these again: what made them settled is no longer there. */
+const REOPENS: ReadonlySet<StationId> = new Set(['pickup', 'cut', 'prove', 'record']);
 
 const wordsOf = (moved: readonly string[]): string =>
   `${moved[0] ?? ''}${moved.length > 1 ? `, and ${moved.length - 1} more` : ''}.`;

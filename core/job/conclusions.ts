@@ -1,7 +1,13 @@
 import { FINE, lengthText, percentText, ppmText } from '../quantity/format.ts';
 import { pitchText } from '../quantity/pitch.ts';
 import type { UnitSystem } from '../quantity/units.ts';
-import { fitOfJob, gearState, latheOf, scheduleOf, threadOfJob, wirePlan } from './derive.ts';
+import { planOf } from '../cutting/plan.ts';
+import { planRequest } from './cutPlan.ts';
+import { nextPass } from './nextPass.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
+import { feedOf } from './feed.ts';
+import { metalOf, standing } from './metal.ts';
+import { isGeared } from '../lathe/schema.ts';
 import { trainText } from '../gearing/trainText.ts';
 import type { Job, Shop, StationId } from './schema.ts';
 
@@ -47,28 +53,44 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
       const g = gearState(job, shop);
       const lathe = latheOf(job, shop);
       if (!g || !lathe) return null;
-      if (lathe.drive === 'electronic') return `${lathe.name}: type in ${pitchText(g.target, system)}`;
+      if (!isGeared(lathe)) return `${lathe.name}: type in ${pitchText(g.target, system)}`;
       return job.gears.train && g.errorPpm !== null ? `${trainText(job.gears.train)}, ${ppmText(g.errorPpm)}` : null;
     }
-    case 'setup':
+    case 'setup': {
       if (!thread) return null;
-      return job.setup.infeed === 'angled'
-        ? `Top slide ${job.setup.slideAngleDeg}\u00b0 off the cross slide`
-        : 'Plunge with the cross slide';
-    case 'pickup':
-      return job.pickup.offset ? `Tool ${len(Math.abs(job.pickup.offset.mm))} off the groove` : null;
+      const feed = feedOf(job, metalOf(job));
+      return feed.slideDeg !== null
+        ? `Top slide ${feed.slideDeg}\u00b0 off the cross slide`
+        : feed.infeed === 'alternate'
+          ? 'Flanks cut in turn, top slide along the bed'
+          : 'Straight in with the cross slide';
+    }
+    case 'pickup': {
+      const metal = metalOf(job);
+      if (metal.phase === 'kept') return 'Tool in the groove';
+      return metal.offset ? `Tool ${len(Math.abs(metal.offset.mm))} off the groove` : null;
+    }
     case 'cut': {
-      const s = scheduleOf(job);
-      if (!s?.ok) return null;
-      const total = s.value.length + job.cut.springs;
-      return job.cut.done >= total
-        ? `All ${s.value.length} passes and ${job.cut.springs} spring cut`
-        : `Pass ${Math.min(job.cut.done + 1, total)} of ${total}`;
+      const metal = metalOf(job);
+      if (metal.finished !== null) return `Part ${metal.part} ${metal.finished}`;
+      if (metal.assumed) return `Older record: ${len(metal.depthMm)} deep, to be read`;
+      const request = planRequest(job, shop, metal);
+      if (!request) return null;
+      const plan = planOf(request);
+      if (!plan.ok) return null;
+      const { passes, leftMm } = plan.value;
+      if (nextPass(plan.value, { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) }))
+        return `Pass ${metal.cuts + 1} of ${metal.cuts + passes.length}, ${len(leftMm)} to go`;
+      if (metal.springs < job.cut.springs) return `Spring pass ${metal.springs + 1} of ${job.cut.springs}`;
+      return `Cut ${len(metal.depthMm)} deep in ${metal.cuts} passes`;
     }
     case 'prove': {
+      const tried = standing(job.events).findLast((e) => e.kind === 'tried' && e.result !== 'note');
       const w = wirePlan(job, shop);
+      const last = w?.measured.at(-1);
+      if (tried?.kind === 'tried' && tried.n > (last?.n ?? 0))
+        return `${tried.mate || 'Its mate'}: ${TRY_NAMES[tried.result]}`;
       if (!w) return null;
-      const last = w.measured.at(-1);
       return last
         ? `Over wires ${len(last.overMm)}: ${leftText(last.leftMm, system)}`
         : `Over ${len(w.wireMm)} wires: ${len(w.targetMm)}`;
@@ -93,3 +115,14 @@ export const leftText = (leftMm: number, system: UnitSystem): string =>
 
 /** The thread's name for a heading; designations already carry pitch, starts and hand. */
 export const threadLine = (job: Job): string | null => threadOfJob(job)?.designation ?? null;
+
+/** What a mate did when it was tried. */
+export const TRY_NAMES = {
+  'no-start': 'does not start',
+  starts: 'starts, then stops',
+  binds: 'runs, then binds',
+  tight: 'goes on, tight',
+  runs: 'runs freely',
+  shakes: 'shakes',
+  note: 'noted',
+} as const;

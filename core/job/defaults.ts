@@ -1,6 +1,9 @@
 import { usualCrestReliefMm, usualPitchClearanceMm } from '../fit/fit.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
+import { flanksUnderTool } from '../cutting/flanks.ts';
+import { feedDegOf } from '../cutting/plan.ts';
 import { threadOfJob } from './derive.ts';
+import { threadExists } from './metal.ts';
 import type { Job } from './schema.ts';
 
 /**
@@ -8,19 +11,29 @@ import type { Job } from './schema.ts';
  * degree under the half angle, so that the leading edge cuts and the other flank is only polished (common practice);
  * unlike flanks follow the flank that is not cut, less half a degree; a square thread is plunged.
  */
-export function suitFit(draft: Job): void {
-  const thread = threadOfJob(draft);
-  if (!thread) return;
+export function suitFit(job: Job): Job {
+  const thread = threadOfJob(job);
+  if (!thread) return job;
   const pitchMm = pitchMmOf(thread);
   const form = threadFormOf(thread);
-  const steepest = Math.min(form.leadingFlankDeg, form.trailingFlankDeg);
-  Object.assign(draft.fit, {
-    pitchClearanceMm: usualPitchClearanceMm(pitchMm),
-    crestReliefMm: usualCrestReliefMm(pitchMm),
-    tipFlatMm: null,
-  });
-  Object.assign(
-    draft.setup,
-    steepest >= 5 ? { infeed: 'angled', slideAngleDeg: steepest - 0.5 } : { infeed: 'plunge', slideAngleDeg: 0 },
-  );
+  const { trailingDeg } = flanksUnderTool(form, { leftHand: thread.leftHand });
+  return {
+    ...job,
+    fit: {
+      ...job.fit,
+      pitchClearanceMm: usualPitchClearanceMm(pitchMm),
+      crestReliefMm: usualCrestReliefMm(pitchMm),
+      tip: null,
+    },
+    setup: {
+      ...job.setup,
+      // picking up an old thread and following it is done straight in, and so is a flank too steep to slide along
+      infeed: trailingDeg >= 5 && !threadExists(job) ? 'flank' : 'plunge',
+      slideAngleDeg: slideAngleFor('flank', trailingDeg),
+    },
+  };
 }
+
+/** The slide's usual angle for a way of feeding, from the cross-slide line. */
+export const slideAngleFor = (infeed: 'flank' | 'modified', trailingDeg: number): number =>
+  feedDegOf({ infeed, slideAngleDeg: null, trailingDeg });

@@ -1,6 +1,4 @@
-import { passSchedule, suggestedPasses, type Pass } from '../cutting/passes.ts';
 import { fitPlan, type FitPlan } from '../fit/fit.ts';
-import { rootFlatMm } from '../form/sizes.ts';
 import {
   bestWireMm,
   checkWire,
@@ -11,10 +9,11 @@ import {
 } from '../gauging/wires.ts';
 import { exactBeyondTextbookMm } from '../gauging/exactWires.ts';
 import { leadOfTrain } from '../gearing/search.ts';
-import type { Lathe } from '../lathe/schema.ts';
+import { isGeared, type Lathe } from '../lathe/schema.ts';
 import type { Outcome } from '../quantity/outcome.ts';
 import { errorPpm, exact, type Rational } from '../quantity/rational.ts';
 import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
+import { standing } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
 /** The thread a job stands on: the one accepted in Name, as core's own type. */
@@ -42,36 +41,10 @@ export function gearState(job: Job, shop: Shop): GearState | null {
   if (!thread) return null;
   const target = leadOf(thread);
   if (!lathe) return { target, lead: null, errorPpm: null };
-  if (lathe.drive === 'electronic') return { target, lead: target, errorPpm: 0 };
+  if (!isGeared(lathe)) return { target, lead: target, errorPpm: 0 };
   if (!job.gears.train) return { target, lead: null, errorPpm: null };
   const lead = leadOfTrain(job.gears.train, exact(lathe.leadscrew), exact(lathe.fixedRatio));
   return { target, lead, errorPpm: errorPpm(lead, target) };
-}
-
-/** Tip flat that the schedule reckons with: the tool's own, or the form's root. */
-export const tipFlatOf = (job: Job, plan: FitPlan, thread: ThreadSpec): number =>
-  job.fit.tipFlatMm ?? rootFlatMm(plan.form, pitchMmOf(thread));
-
-/** Angle the compound is really set to for feeding: null for a plunge. */
-export const feedAngleDeg = (job: Job): number | null =>
-  job.setup.infeed === 'angled' ? job.setup.slideAngleDeg : null;
-
-export function scheduleOf(job: Job): Outcome<Pass[]> | null {
-  const thread = threadOfJob(job);
-  const plan = fitOfJob(job);
-  if (!thread || !plan) return null;
-  const flanks = [plan.form.leadingFlankDeg, plan.form.trailingFlankDeg] as const;
-  const flat = tipFlatOf(job, plan, thread);
-  return passSchedule({
-    depthMm: plan.depthMm,
-    passes: job.cut.passes ?? suggestedPasses(plan.depthMm, flanks, flat),
-    rule: job.cut.rule,
-    slideAngleDeg: feedAngleDeg(job),
-    firstMaxMm: job.cut.firstMaxMm,
-    lastMinMm: job.cut.lastMinMm,
-    tipFlatMm: flat,
-    flanksDeg: flanks,
-  });
 }
 
 export interface WirePlan {
@@ -85,7 +58,13 @@ export interface WirePlan {
   /** The exact solution was used, because the lead angle matters. */
   readonly exact: boolean;
   /** Basic pitch diameter less nothing: the largest the screw may be and still be the thread named, mm. */
-  readonly measured: readonly { readonly overMm: number; readonly pitchDiameterMm: number; readonly leftMm: number }[];
+  readonly measured: readonly {
+    readonly n: number;
+    readonly text: string;
+    readonly overMm: number;
+    readonly pitchDiameterMm: number;
+    readonly leftMm: number;
+  }[];
 }
 
 /** Nearest owned wire to the best one that can be used; the best wire itself when none is owned. */
@@ -128,9 +107,17 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
     targetMm: overWiresMm(groove, d2, wireMm, 'textbook') + beyond,
     exact: beyond !== 0,
     flatMm: overWiresMm(groove, d2, wireMm, 'flat'),
-    measured: job.prove.readings.map((r) => {
-      const pitchDiameterMm = pitchDiameterFromWiresMm(groove, r.mm - beyond, wireMm, 'textbook');
-      return { overMm: r.mm, pitchDiameterMm, leftMm: pitchDiameterMm - d2 };
-    }),
+    measured: standing(job.events)
+      .filter((e) => e.kind === 'overWires')
+      .map((e) => {
+        const own = e.wire?.mm ?? wireMm;
+        const pitchDiameterMm = pitchDiameterFromWiresMm(
+          groove,
+          e.mm - (own === wireMm ? beyond : beyondTextbook(groove, d2, own)),
+          own,
+          'textbook',
+        );
+        return { n: e.n, text: e.text, overMm: e.mm, pitchDiameterMm, leftMm: pitchDiameterMm - d2 };
+      }),
   };
 }

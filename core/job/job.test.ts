@@ -7,7 +7,10 @@ import { basisOf, changes, stationStates } from './chain.ts';
 import { conclusion } from './conclusions.ts';
 import { newJob } from './create.ts';
 import { suitFit } from './defaults.ts';
-import { gearState, scheduleOf, threadOfJob, wirePlan } from './derive.ts';
+import { cutPlan } from './cutPlan.ts';
+import { gearState, threadOfJob, wirePlan } from './derive.ts';
+import { metalOf } from './metal.ts';
+import { applyEdit } from './edits/index.ts';
 import { nextQuantity, readEntry } from './entry.ts';
 import type { Job } from './schema.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION } from './stations.ts';
@@ -22,7 +25,7 @@ const thread = (text: string) => {
 
 /** A job named, geared and settled throughout, on the inch lathe. */
 function workedJob(): Job {
-  const job = newJob('j', 'test', at);
+  let job = newJob('j', 'test', at);
   job.readings.push({
     id: 'a',
     quantity: 'crestCount',
@@ -45,8 +48,22 @@ function workedJob(): Job {
     overruled: false,
     reason: '',
   };
-  suitFit(job);
+  job = suitFit(job);
   job.gears = { lathe: 'lathe-bess', train: { drivers: [40], driven: [35], gearbox: '1' } };
+  for (const e of [
+    { do: 'mountGears' },
+    { do: 'mount' },
+    { do: 'measureBlank', diameterMm: 31.67 },
+    { do: 'touchOff' },
+    ...Array.from({ length: 60 }, () => ({ do: 'passDone' }) as const),
+    { do: 'springDone' },
+    { do: 'springDone' },
+    { do: 'overWires', mm: 32.5 },
+  ] as const) {
+    const done = applyEdit(job, shop, e, { id: 'w', at: at.toISOString() });
+    if (done.ok) job = done.value.job;
+    else if (e.do !== 'passDone') throw new Error(done.problem.message);
+  }
   for (const s of ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove'] as const) {
     job.settled[s] = { basis: { ...basisOf(s, job, shop, thread('1 1/4-7 BSW')) }, at: at.toISOString() };
   }
@@ -101,7 +118,10 @@ describe('staleness', () => {
     expect(states.gears.kind).toBe('stale');
     expect(states.cut.kind).toBe('stale');
     job.fit.pitchClearanceMm += 0.1;
-    expect(stationStates(job, shop, thread('1 1/4-7 BSW')).prove.kind).toBe('stale');
+    const deeper = stationStates(job, shop, thread('1 1/4-7 BSW'));
+    expect(deeper.prove.kind).toBe('stale');
+    // there is more to cut now: Cut is open again
+    expect(deeper.cut.kind).toBe('open');
   });
 
   test('what is missing blocks, with the reason', () => {
@@ -129,12 +149,15 @@ describe('what follows from a job', () => {
     expect((wirePlan(job, shop)?.targetMm ?? 0) / 25.4).toBeCloseTo(1.2778, 4);
   });
   test('the schedule ends at the depth', () => {
-    const s = scheduleOf(workedJob());
-    expect(s?.ok && s.value.at(-1)?.depthMm).toBeGreaterThan(2.2);
+    const job = workedJob();
+    const first = { ...job, events: job.events.filter((e) => e.kind !== 'cut' && e.kind !== 'sprung') };
+    const s = cutPlan(first, shop, metalOf(first));
+    expect(s?.ok && s.value.passes.at(-1)?.depthMm).toBeGreaterThan(2.2);
+    expect(s?.ok && s.value.passes.at(-1)?.depthMm).toBe(s?.ok && s.value.depthMm);
   });
   test('no thread, no consequences', () => {
     const job = newJob('x', 'x', at);
-    expect([threadOfJob(job), scheduleOf(job), wirePlan(job, shop), gearState(job, shop)]).toEqual([
+    expect([threadOfJob(job), cutPlan(job, shop, metalOf(job)), wirePlan(job, shop), gearState(job, shop)]).toEqual([
       null,
       null,
       null,
@@ -223,8 +246,22 @@ describe('documents', () => {
     const back = readDocument(text);
     if (!back.ok || back.kind !== 'backup') throw new Error(JSON.stringify(back));
     const old = JSON.parse(text) as { shop: Record<string, unknown>; jobs: Record<string, unknown>[] };
-    expect(back.backup.shop).toMatchObject({ ...old.shop, version: SHOP_VERSION });
-    expect(back.backup.jobs).toEqual(old.jobs.map((j) => ({ ...j, version: JOB_VERSION })));
+    const lathes = (old.shop['lathes'] as Record<string, unknown>[]).map(({ drive: _, ...lathe }) => lathe);
+    expect(back.backup.shop).toMatchObject({ ...old.shop, lathes, version: SHOP_VERSION });
+    expect(back.backup.shop.lathes.map((l) => l.kind)).toEqual(['change-gears', 'gearbox', 'electronic']);
+    // what the older shape kept is all still there; what was done is a ledger now
+    for (const [i, was] of old.jobs.entries()) {
+      const is = back.backup.jobs[i];
+      expect(is).toMatchObject({
+        version: JOB_VERSION,
+        id: was['id'],
+        title: was['title'],
+        intake: was['intake'],
+        readings: was['readings'],
+        name: was['name'],
+        record: was['record'],
+      });
+    }
     expect(back.backup.shop.lathes[0]).toMatchObject({ pressureAngleDeg: 20, arm: { studs: 2, pivot: null } });
   });
 

@@ -1,4 +1,6 @@
-import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { Type, type Static } from '@sinclair/typebox';
+import { angle, finite, id, object, oneOf, positive, text, time, TipSchema } from './parts.ts';
+import { EventSchema } from './events.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
 import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
 
@@ -6,15 +8,6 @@ import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
  * The job document and the shop document: the only shapes that are stored, exported and imported. Types and JSON Schema
  * come from this one description; the interface uses the validators generated from it.
  */
-const object = <T extends Record<string, TSchema>>(properties: T) =>
-  Type.Object(properties, { additionalProperties: false });
-const oneOf = <T extends string>(...values: T[]) => Type.Unsafe<T>({ type: 'string', enum: values });
-const text = (max = 4000) => Type.String({ maxLength: max });
-const id = Type.String({ minLength: 1, maxLength: 80 });
-const time = Type.String({ pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?Z$' });
-const angle = Type.Number({ minimum: 0, maximum: 80 });
-const finite = Type.Number({ minimum: -1e6, maximum: 1e6 });
-const positive = Type.Number({ exclusiveMinimum: 0, maximum: 1e5 });
 const weight = Type.Number({ minimum: 0, maximum: 10 });
 
 export type { StationId };
@@ -101,6 +94,8 @@ const Settlement = object({
   /** What the station rested on when it was settled: name of the fact -> its text. */
   basis: Type.Record(Type.String({ maxLength: 120 }), text(400)),
   at: time,
+  /** Settled under an older version, which kept other facts: only those that both know are compared. */
+  older: Type.Optional(Type.Literal(true)),
 });
 
 export const JobSchema = Type.Object(
@@ -146,44 +141,57 @@ export const JobSchema = Type.Object(
       /** How far the blank is turned under (or the bore opened over) the nominal, on diameter, mm. */
       crestReliefMm: Type.Number({ minimum: 0, maximum: 10 }),
       engagementMm: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
-      /** Tip flat of the tool to be used, mm; null: as the form's root. */
-      tipFlatMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 50 })]),
-      /** Bore or blank found ready, mm; checked against the right one. */
-      readyMm: Type.Union([Type.Null(), positive]),
+      /** End of the tool in the holder; null: ground to the form's root. */
+      tip: Type.Union([Type.Null(), TipSchema]),
     }),
     gears: object({ lathe: Type.Union([Type.Null(), id]), train: Type.Union([Type.Null(), TrainSchema]) }),
     setup: object({
-      infeed: oneOf('angled', 'plunge'),
+      infeed: oneOf('plunge', 'flank', 'alternate', 'modified'),
       /** From the cross-slide line, degrees. */
       slideAngleDeg: Type.Number({ minimum: 0, maximum: 60 }),
       rpm: Type.Union([Type.Null(), positive]),
       /** Width of the relief groove or clear run past the work, mm. */
       reliefMm: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
       checks: Type.Array(text(60), { maxItems: 40 }),
+      /** Length of thread to cut, from the face, mm; null: not said. */
+      lengthMm: Type.Union([Type.Null(), positive]),
+      /** In a bore: from the tip to the back of the bar, mm; null: not measured. */
+      barMm: Type.Union([Type.Null(), positive]),
+      /** How a taper is followed. */
+      taperBy: Type.Union([Type.Null(), oneOf('attachment', 'set-over', 'control', 'by-hand')]),
     }),
     pickup: object({
-      /** Offset of the tool from the groove, as typed; null: not looked yet. */
-      offset: Type.Union([Type.Null(), object({ text: text(80), mm: finite })]),
-      method: oneOf('parallel-slide', 'angled-slide', 'turn-work', 'slip-gear'),
+      way: oneOf('parallel', 'angled', 'turn', 'slip', 'start'),
+      /** Which gear of the train is slipped, counted from the first driver; null: the last one. */
+      slipGear: Type.Union([Type.Null(), Type.Integer({ minimum: 0, maximum: 11 })]),
     }),
     cut: object({
-      rule: oneOf('constant-area', 'constant-depth'),
-      passes: Type.Union([Type.Null(), Type.Integer({ minimum: 1, maximum: 500 })]),
+      rule: oneOf('constant-area', 'constant-depth', 'constant-force', 'step'),
+      /** Rule "step": what every pass takes, mm radial. */
+      stepMm: Type.Union([Type.Null(), positive]),
+      /** Passes to come, as typed, after the event of this number; null: as many as are calm. */
+      passes: Type.Union([
+        Type.Null(),
+        object({
+          count: Type.Integer({ minimum: 1, maximum: 500 }),
+          after: Type.Integer({ minimum: 0, maximum: 100_000 }),
+        }),
+      ]),
       firstMaxMm: Type.Union([Type.Null(), positive]),
       lastMinMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 10 })]),
       springs: Type.Integer({ minimum: 0, maximum: 10 }),
       /** How the tool comes back: half-nuts stay shut and the spindle reverses, or they open and close on the dial. */
       returnBy: oneOf('reverse', 'dial'),
-      /** Passes and spring passes done so far: the place in the routine. */
-      done: Type.Integer({ minimum: 0, maximum: 1000 }),
-      trials: Type.Array(object({ afterPass: Type.Integer({ minimum: 0, maximum: 1000 }), note: text(), at: time }), {
-        maxItems: 200,
-      }),
     }),
     prove: object({
       /** Wire used, as typed. */
       wire: Type.Union([Type.Null(), object({ text: text(80), mm: positive })]),
-      readings: Type.Array(object({ id, text: text(80), mm: positive, place: text(120), at: time }), { maxItems: 200 }),
+    }),
+    quantity: object({ parts: Type.Integer({ minimum: 1, maximum: 10_000 }), testPiece: Type.Boolean() }),
+    /** What was done, in order; see events.ts. */
+    events: Type.Array(EventSchema, { maxItems: 20_000 }),
+    pictures: Type.Array(object({ id, name: text(200), type: text(80), at: time, place: text(120) }), {
+      maxItems: 500,
     }),
     record: object({ note: text(), verdict: Type.Union([Type.Null(), oneOf('fits', 'fits-with-note', 'scrapped')]) }),
     settled: Type.Unsafe<Partial<Record<StationId, Static<typeof Settlement>>>>({

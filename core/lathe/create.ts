@@ -6,7 +6,7 @@ export const newLathe = (id: string): Lathe => ({
   id,
   name: 'New lathe',
   note: '',
-  drive: 'gears',
+  kind: 'change-gears',
   leadscrew: '127/40',
   leadscrewSystem: 'in',
   gears: [],
@@ -25,6 +25,10 @@ export const newLathe = (id: string): Lathe => ({
   slideScaleZero: 'cross-slide',
   speeds: [],
   screwedChuck: true,
+  slack: { crossMm: null, topMm: null, carriageMm: null },
+  coast: null,
+  stepsOn: null,
+  control: null,
   mounted: null,
 });
 

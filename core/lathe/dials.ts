@@ -13,10 +13,12 @@ export interface SlideDial {
 }
 
 export interface DialReading {
-  /** Whole turns from zero. */
+  /** Whole turns from zero, counted in the way it is wound. */
   readonly turns: number;
-  /** What the dial shows within the turn, in its unit, to the nearest half division. */
+  /** What the collar shows, in its unit, to the nearest half division. */
   readonly reading: number;
+  /** The collar's figure alone: "0.847". */
+  readonly shown: string;
   /** As shown on the card: "1 turn + 0.847" or "0.847". */
   readonly text: string;
   /** Slide travel that this setting really gives, mm. */
@@ -29,20 +31,33 @@ const travelPerDivisionMm = (dial: SlideDial): number => {
   return dial.reads === 'diameter' ? shown / 2 : shown;
 };
 
-/** Where to set a dial for a travel from zero, rounded to half a division, which is what an eye can set. */
-export function dialReading(travelMm: number, dial: SlideDial): DialReading {
-  const halves = Math.round((travelMm / travelPerDivisionMm(dial)) * 2);
+/** Travel of the slide in one turn of its dial, mm. */
+export const turnTravelMm = (dial: SlideDial): number => travelPerDivisionMm(dial) * dial.perTurn;
+
+/**
+ * Where to set a dial for a travel from zero, rounded to half a division, which is what an eye can set. Wound back, as a nut
+ * is cut, the collar runs down from zero: 2.30 at 2 mm a turn is one turn, then 1.70. Rounded down where a cap must hold.
+ */
+export function dialReading(
+  travelMm: number,
+  dial: SlideDial,
+  wound: 'in' | 'back' = 'in',
+  round: 'nearest' | 'down' = 'nearest',
+): DialReading {
+  const exactly = (travelMm / travelPerDivisionMm(dial)) * 2;
+  const halves = round === 'nearest' ? Math.round(exactly) : Math.floor(exactly + 1e-9);
   const perTurn = dial.perTurn * 2;
   const turns = Math.floor(halves / perTurn);
   const inTurn = halves - turns * perTurn;
-  const reading = (inTurn / 2) * dial.division;
-  const digits = lengthText(dial.unit === 'mm' ? reading : inches(reading), dial.unit, {
+  const collar = wound === 'in' ? inTurn : (perTurn - inTurn) % perTurn;
+  const reading = (collar / 2) * dial.division;
+  const shown = lengthText(dial.unit === 'mm' ? reading : inches(reading), dial.unit, {
     bare: true,
     stepMm: dial.division / 2,
     stepIn: dial.division / 2,
   });
-  const text = turns === 0 ? digits : `${turns} turn${turns === 1 ? '' : 's'} + ${digits}`;
-  return { turns, reading, text, setMm: (halves / 2) * travelPerDivisionMm(dial) };
+  const text = turns === 0 ? shown : `${turns} turn${turns === 1 ? '' : 's'} + ${shown}`;
+  return { turns, reading, shown, text, setMm: (halves / 2) * travelPerDivisionMm(dial) };
 }
 
 /** What to set on the top slide's own scale for an angle measured from the cross-slide line. */

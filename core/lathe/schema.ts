@@ -88,14 +88,18 @@ export const ProvenSchema = Type.Object(
   { additionalProperties: false },
 );
 
+export const LATHE_KINDS = ['change-gears', 'gearbox', 'electronic', 'control'] as const;
+export type LatheKind = (typeof LATHE_KINDS)[number];
+const slack = Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 20 })]);
+
 /** A lathe as its owner can measure it. */
 export const LatheSchema = Type.Object(
   {
     id: Type.String({ minLength: 1, maxLength: 80 }),
     name: Type.String({ minLength: 1, maxLength: 120 }),
     note: Type.String({ maxLength: 4000 }),
-    /** Change gears, or an electronic leadscrew that is told the pitch. */
-    drive: Type.Unsafe<'gears' | 'electronic'>({ type: 'string', enum: ['gears', 'electronic'] }),
+    /** How the lead is made: loose change gears, a gearbox, an electronic leadscrew, or a control. */
+    kind: Type.Unsafe<LatheKind>({ type: 'string', enum: [...LATHE_KINDS] }),
     /** Leadscrew pitch, exact mm. */
     leadscrew: Exact,
     leadscrewSystem: Type.Unsafe<'mm' | 'in'>({ type: 'string', enum: ['mm', 'in'] }),
@@ -133,8 +137,39 @@ export const LatheSchema = Type.Object(
     slideScaleZero: Type.Unsafe<'cross-slide' | 'bed'>({ type: 'string', enum: ['cross-slide', 'bed'] }),
     speeds: Type.Array(Type.Number(positive), { maxItems: 60 }),
     screwedChuck: Type.Boolean(),
+    /** Slack of the slides and of the carriage against its drive, mm; null: not measured. */
+    slack: Type.Object({ crossMm: slack, topMm: slack, carriageMm: slack }, { additionalProperties: false }),
+    /** Turns the spindle coasts from a speed, with this chuck; null: not measured. */
+    coast: Type.Union([
+      Type.Null(),
+      Type.Object(
+        { rpm: Type.Number(positive), turns: Type.Number({ minimum: 0, maximum: 1000 }) },
+        { additionalProperties: false },
+      ),
+    ]),
+    /** What a step such as "three thou deeper" means at this lathe; null: not asked yet. */
+    stepsOn: Type.Union([
+      Type.Null(),
+      Type.Unsafe<'radius' | 'diameter'>({ type: 'string', enum: ['radius', 'diameter'] }),
+    ]),
+    /** A lathe with a control: its threading word and how it counts X; null: has none, or is not described. */
+    control: Type.Union([
+      Type.Null(),
+      Type.Object(
+        {
+          word: Type.Unsafe<'G33' | 'G32'>({ type: 'string', enum: ['G33', 'G32'] }),
+          diameterProgramming: Type.Boolean(),
+          unit: Type.Unsafe<'mm' | 'in'>({ type: 'string', enum: ['mm', 'in'] }),
+        },
+        { additionalProperties: false },
+      ),
+    ]),
     mounted: Type.Union([Type.Null(), TrainSchema]),
   },
   { additionalProperties: false },
 );
 export type Lathe = Static<typeof LatheSchema>;
+
+/** Gears make the lead; else it is told to an electronic leadscrew or a control. */
+export const isGeared = (lathe: Pick<Lathe, 'kind'>): boolean =>
+  lathe.kind === 'change-gears' || lathe.kind === 'gearbox';

@@ -2,7 +2,10 @@ import { auditOp, chartOp, diagnoseOp, dialOp, trainsOp } from './gears.ts';
 import { identifyOp } from './identify.ts';
 import { limitsOp, outlineOp } from './limits.ts';
 import type { Op } from './op.ts';
+import { editOp, jobOp } from './job.ts';
 import { passesOp } from './passes.ts';
+import { pickupOp } from './pickup.ts';
+import { planOp } from './plan.ts';
 import { threadOp } from './thread.ts';
 import { wiresOp } from './wires.ts';
 
@@ -19,5 +22,9 @@ export const OPS: readonly Op[] = [
   limitsOp,
   outlineOp,
   identifyOp,
+  planOp,
+  pickupOp,
+  editOp,
+  jobOp,
 ];
 export type { Op };

@@ -1,4 +1,4 @@
-import type { Static, TSchema } from '@sinclair/typebox';
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import type { Outcome } from '../quantity/outcome.ts';
 
 /** One operation of the headless door: schemas of request and reply, and the pure function between them. */
@@ -12,3 +12,10 @@ export interface Op<Q extends TSchema = TSchema, R extends TSchema = TSchema> {
 
 /** Ties the types of schema and function together, then forgets them so that ops can stand in one list. */
 export const op = <Q extends TSchema, R extends TSchema>(o: Op<Q, R>): Op => o as unknown as Op;
+
+/** An object that refuses fields it does not know. */
+export const strict = <T extends Record<string, TSchema>>(properties: T) =>
+  Type.Object(properties, { additionalProperties: false });
+export const oneOf = <T extends string>(...values: T[]) => Type.Unsafe<T>({ type: 'string', enum: values });
+/** Missing or null: not known. */
+export const orNull = <T extends TSchema>(schema: T) => Type.Optional(Type.Union([Type.Null(), schema]));

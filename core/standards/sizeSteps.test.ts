@@ -61,7 +61,7 @@ describe('workings add up', () => {
       make,
       pitchClearanceMm: 0.05,
       crestReliefMm: 0.08,
-      tipFlatMm: null,
+      tip: null,
       class: cls,
       engagementMm: null,
     });

@@ -1,42 +1,48 @@
-import { dialReading, type SlideDial } from '../../../core/lathe/dials.ts';
+import type { CardView } from '../../../core/job/card.ts';
+import { settingsFor, standFor } from '../../../core/job/slides.ts';
+import type { Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { useSystem } from '../../store/store.ts';
 
-interface TableProps {
-  readonly passes: readonly { readonly depthMm: number; readonly slideMm: number; readonly axialMm: number }[];
-  readonly dial: SlideDial;
-  readonly sections: readonly number[];
-  readonly done: number;
-}
-
-/** Every pass with its reading on this lathe's dial; the next one lit. */
-export function PassTable({ passes, dial, sections, done }: TableProps) {
-  const system = useSystem();
+/** Every pass still to come with its reading on this lathe's dial; the next one lit. */
+export function PassTable({
+  view,
+  lathe,
+  internal,
+}: {
+  readonly view: CardView;
+  readonly lathe: Lathe;
+  readonly internal: boolean;
+}) {
+  const { metal, feed, plan } = view;
+  const u = lathe.crossSlide.unit;
+  const len = (mm: number): string => lengthText(mm, u, FINE);
   return (
-    <div className="max-h-96 overflow-auto" role="region" aria-label="All passes" tabIndex={0}>
+    <div className="max-h-96 overflow-auto" role="region" aria-label="Passes to come" tabIndex={0}>
       <table className="num w-full text-right">
         <thead className="font-sans text-sm text-ink2">
           <tr>
             <th className="text-left font-normal">Pass</th>
-            <th className="font-normal">Dial, {dial.unit}</th>
+            <th className="font-normal">Dial</th>
             <th className="font-normal">Depth</th>
-            <th className="font-normal">Shift along</th>
+            <th className="font-normal">Along, + to headstock</th>
             <th className="font-normal">Chip, mm&sup2;</th>
           </tr>
         </thead>
         <tbody>
-          {passes.map((p, i) => (
-            <tr
-              key={p.depthMm}
-              className={`border-t border-line ${i === done ? 'bg-bluesoft font-bold' : i < done ? 'text-ink2' : ''}`}
-            >
-              <td className="py-1 text-left">{i + 1}</td>
-              <td>{dialReading(p.slideMm, dial).text}</td>
-              <td>{lengthText(p.depthMm, system, FINE)}</td>
-              <td>{lengthText(p.axialMm, system, FINE)}</td>
-              <td>{(sections[i] ?? 0).toFixed(3)}</td>
-            </tr>
-          ))}
+          {(plan?.passes ?? []).map((p, i) => {
+            const [s] = settingsFor(standFor(p, metal, feed), lathe, feed, internal).settings;
+            return (
+              <tr key={p.depthMm} className={`border-t border-line ${i === 0 ? 'bg-bluesoft font-bold' : ''}`}>
+                <td className="py-1 text-left">{metal.cuts + i + 1}</td>
+                <td>
+                  {s ? `${s.turns > 0 ? `${s.turns} turn${s.turns === 1 ? '' : 's'} + ` : ''}${s.shown} ${s.unit}` : ''}
+                </td>
+                <td>{len(p.depthMm)}</td>
+                <td>{len(p.axialMm)}</td>
+                <td>{p.chipMm2.toFixed(3)}</td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
     </div>

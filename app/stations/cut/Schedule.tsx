@@ -1,6 +1,8 @@
 import { wholeNumber } from '../../../core/lathe/typed.ts';
+import { passesWanted } from '../../../core/job/cutPlan.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useSystem } from '../../store/store.ts';
+import { act, useSystem } from '../../store/store.ts';
 import { Choice, Panel } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 
@@ -8,6 +10,7 @@ import { LengthField, TypedField } from '../../ui/fields.tsx';
 export function Schedule() {
   const { job } = useJobView();
   const system = useSystem();
+  const wanted = passesWanted(job);
   return (
     <Panel title="The schedule">
       <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
@@ -17,8 +20,10 @@ export function Schedule() {
           options={[
             { value: 'constant-area', label: 'the same chip' },
             { value: 'constant-depth', label: 'the same depth' },
+            { value: 'constant-force', label: 'the same force' },
+            { value: 'step', label: 'a step' },
           ]}
-          onChange={(v) => editJob('change the rule', (d) => void (d.cut.rule = v))}
+          onChange={(v) => act({ do: 'setSchedule', rule: v })}
         />
         <Choice
           label="Coming back"
@@ -27,37 +32,46 @@ export function Schedule() {
             { value: 'reverse', label: 'reverse' },
             { value: 'dial', label: 'chasing dial' },
           ]}
-          onChange={(v) => editJob('change the way back', (d) => void (d.cut.returnBy = v))}
+          onChange={(v) => act({ do: 'setSchedule', returnBy: v })}
         />
-        <TypedField
-          label="Passes (empty: suggested)"
-          shown={job.cut.passes === null ? '' : String(job.cut.passes)}
-          placeholder="suggested"
-          parse={wholeNumber('passes', 1, 500)}
-          onCommit={(v) => editJob('change the passes', (d) => void (d.cut.passes = v))}
-          onClear={() => editJob('take the suggested passes', (d) => void (d.cut.passes = null))}
-        />
+        {job.cut.rule === 'step' ? (
+          <LengthField
+            label="Every pass takes"
+            mm={job.cut.stepMm}
+            system={system}
+            onCommit={(mm) => act({ do: 'setSchedule', stepMm: mm })}
+          />
+        ) : (
+          <TypedField
+            label="Passes still to come (empty: suggested)"
+            shown={wanted === null ? '' : String(wanted)}
+            placeholder="suggested"
+            parse={wholeNumber('passes', 1, 500)}
+            onCommit={(v) => act({ do: 'setSchedule', passes: v })}
+            onClear={() => act({ do: 'setSchedule', passes: null })}
+          />
+        )}
         <TypedField
           label="Spring passes"
           shown={String(job.cut.springs)}
           parse={wholeNumber('springs', 0, 10)}
-          onCommit={(v) => editJob('change the spring passes', (d) => void (d.cut.springs = v))}
+          onCommit={(v) => act({ do: 'setSchedule', springs: v })}
         />
         <LengthField
           label="No pass deeper than"
           mm={job.cut.firstMaxMm}
           system={system}
-          onCommit={(mm) => editJob('change the largest cut', (d) => void (d.cut.firstMaxMm = mm))}
-          onClear={() => editJob('no largest cut', (d) => void (d.cut.firstMaxMm = null))}
+          onCommit={(mm) => act({ do: 'setSchedule', firstMaxMm: mm })}
+          onClear={() => act({ do: 'setSchedule', firstMaxMm: null })}
         />
         <LengthField
           label="Nor shallower than"
           mm={job.cut.lastMinMm}
           system={system}
           rule={{ allowZero: true }}
-          onCommit={(mm) => editJob('change the smallest cut', (d) => void (d.cut.lastMinMm = mm))}
-          onClear={() => editJob('no smallest cut', (d) => void (d.cut.lastMinMm = null))}
-          hint="under 0.02 mm a tool rubs"
+          onCommit={(mm) => act({ do: 'setSchedule', lastMinMm: mm })}
+          onClear={() => act({ do: 'setSchedule', lastMinMm: null })}
+          hint={`under ${lengthText(0.02, system, FINE)} a tool rubs (common practice)`}
         />
       </div>
     </Panel>

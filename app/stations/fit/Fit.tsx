@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { checkReady, fitPlan } from '../../../core/fit/fit.ts';
 import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
+import { metalOf, standing } from '../../../core/job/metal.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { leadAngleDeg } from '../../../core/form/sizes.ts';
 import { leadMmOf, threadSizes } from '../../../core/standards/thread.ts';
@@ -11,7 +12,7 @@ import { classesOf, type Limits } from '../../../core/standards/limits/index.ts'
 import { Engagement } from '../../drawing/Engagement.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useSystem } from '../../store/store.ts';
+import { act, useSystem } from '../../store/store.ts';
 import { Button, Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
@@ -35,10 +36,15 @@ export function Fit() {
   const external = plan.make === 'external';
   const sizes = threadSizes(thread);
   const classes = classesOf(thread)[plan.make];
-  const full = fitPlan(thread, { ...job.fit, make: job.intake.make, tipFlatMm: null });
+  const full = fitPlan(thread, { ...job.fit, make: job.intake.make, tip: null });
   const clearance = Math.abs(sizes.pitchDiameterMm - plan.pitchDiameterMm);
   const other = system === 'mm' ? 'in' : 'mm';
-  const ready = job.fit.readyMm === null ? null : checkReady(plan, thread, job.fit.readyMm);
+  const { part } = metalOf(job);
+  const measured = standing(job.events)
+    .filter((e) => e.kind === 'blankMeasured')
+    .findLast((e) => e.part === part);
+  const ready = measured ? checkReady(plan, thread, measured.diameterMm) : null;
+  const flatMm = job.fit.tip && 'flatMm' in job.fit.tip ? job.fit.tip.flatMm : null;
   const stepOf = (i: number): readonly Step[] => plan.working.slice(i, i + 1);
   const lead = leadMmOf(thread);
   const rootLead = leadAngleDeg(lead, Math.max(0.1, external ? plan.rootDiameterMm : sizes.minorInternalMm));
@@ -108,7 +114,7 @@ export function Fit() {
                 { value: 'external', label: 'External (screw)' },
                 { value: 'internal', label: 'Internal (nut)' },
               ]}
-              onChange={(v) => editJob('change what is cut', (d) => void (d.intake.make = v))}
+              onChange={(v) => act({ do: 'setIntake', make: v })}
             />
             {classes.length > 0 && (
               <Choice
@@ -118,7 +124,7 @@ export function Fit() {
                   { value: '', label: 'own clearance' },
                   ...classes.map((c) => ({ value: c, label: `class ${c}` })),
                 ]}
-                onChange={(v) => editJob('change the class', (d) => void (d.fit.class = v === '' ? null : v))}
+                onChange={(v) => act({ do: 'setFit', class: v === '' ? null : v })}
               />
             )}
             {plan.classProblem && (
@@ -140,7 +146,7 @@ export function Fit() {
                   mm={job.fit.pitchClearanceMm}
                   system={system}
                   rule={{ allowZero: true, maxMm: 5 }}
-                  onCommit={(mm) => editJob('change the clearance', (d) => void (d.fit.pitchClearanceMm = mm))}
+                  onCommit={(mm) => act({ do: 'setFit', pitchClearanceMm: mm })}
                   hint="a nose thread 0.03 to 0.05 mm; more for coarse screws (common practice)"
                 />
                 <LengthField
@@ -148,7 +154,7 @@ export function Fit() {
                   mm={job.fit.crestReliefMm}
                   system={system}
                   rule={{ allowZero: true, maxMm: 10 }}
-                  onCommit={(mm) => editJob('change the crest relief', (d) => void (d.fit.crestReliefMm = mm))}
+                  onCommit={(mm) => act({ do: 'setFit', crestReliefMm: mm })}
                 />
               </>
             )}
@@ -157,7 +163,7 @@ export function Fit() {
               mm={job.fit.engagementMm}
               system={system}
               rule={{ maxMm: 5000 }}
-              onCommit={(mm) => editJob('change the engagement', (d) => void (d.fit.engagementMm = mm))}
+              onCommit={(mm) => act({ do: 'setFit', engagementMm: mm })}
               hint="length of nut on screw: a pitch error adds up over it"
             />
           </div>
@@ -166,14 +172,14 @@ export function Fit() {
           <div className="grid gap-3">
             <LengthField
               label="Tip flat of the tool (empty: ground to the form)"
-              mm={job.fit.tipFlatMm}
+              mm={flatMm}
               system={system}
               rule={{ allowZero: true, maxMm: 50 }}
-              onClear={() => editJob('clear the tip flat', (d) => void (d.fit.tipFlatMm = null))}
-              onCommit={(mm) => editJob('change the tip flat', (d) => void (d.fit.tipFlatMm = mm))}
+              onClear={() => act({ do: 'setFit', tip: null })}
+              onCommit={(mm) => act({ do: 'setFit', tip: { flatMm: mm } })}
               hint={`widest that clears the root: ${lengthText(plan.widestTipMm, system, FINE)}`}
             />
-            {job.fit.tipFlatMm !== null &&
+            {job.fit.tip !== null &&
               (plan.tip.clearsRoot ? (
                 <Note tone="say">
                   With this tip the depth is {lengthText(plan.depthMm, system, FINE)}
@@ -189,11 +195,12 @@ export function Fit() {
                 </Note>
               ))}
             <LengthField
-              label={external ? 'Blank as it is (to check)' : 'Bore as it is (to check)'}
-              mm={job.fit.readyMm}
+              label={external ? 'Blank as measured' : 'Bore as measured'}
+              mm={measured?.diameterMm ?? null}
               system={system}
-              onClear={() => editJob('clear the blank', (d) => void (d.fit.readyMm = null))}
-              onCommit={(mm) => editJob('check the blank', (d) => void (d.fit.readyMm = mm))}
+              {...(measured ? { onClear: () => act({ do: 'void', of: measured.n }) } : {})}
+              onCommit={(mm, text) => act({ do: 'measureBlank', diameterMm: mm, text })}
+              hint="every depth is counted from it"
             />
             {ready && <Note tone={ready.ok ? 'right' : 'wrong'}>{ready.message}</Note>}
             <Figure

@@ -1,13 +1,13 @@
 import { gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
-import type { Lathe } from '../../../core/lathe/schema.ts';
+import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact, shortText, textOf } from '../../../core/quantity/rational.ts';
 import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../../../core/standards/thread.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { Audit } from './Audit.tsx';
@@ -36,8 +36,8 @@ export function Gears() {
       canSettle={gearState(job, shop)?.lead != null}
     >
       <WhichLathe />
-      {lathe?.drive === 'electronic' && <Electronic thread={thread} />}
-      {lathe?.drive === 'gears' && <ChangeGears thread={thread} lathe={lathe} />}
+      {lathe && !isGeared(lathe) && <Electronic thread={thread} />}
+      {lathe && isGeared(lathe) && <ChangeGears thread={thread} lathe={lathe} />}
       <p className="text-sm text-ink2">
         Pitch {lengthText(pitchMmOf(thread), system, FINE)},{' '}
         {thread.starts === 1 ? 'single start' : `${thread.starts} starts`}; lead {shortText(leadOf(thread))} mm.
@@ -57,19 +57,14 @@ function WhichLathe() {
           label="Which lathe"
           value={job.gears.lathe ?? ''}
           options={shop.lathes.map((l) => ({ value: l.id, label: l.name }))}
-          onChange={(v) =>
-            editJob('choose the lathe', (d) => {
-              d.gears.lathe = v;
-              d.gears.train = null;
-            })
-          }
+          onChange={(v) => act({ do: 'chooseLathe', lathe: v })}
         />
         <LengthField
           label="Engaged length"
           mm={job.fit.engagementMm}
           system={system}
           rule={{ maxMm: 5000 }}
-          onCommit={(mm) => editJob('change the engagement', (d) => void (d.fit.engagementMm = mm))}
+          onCommit={(mm) => act({ do: 'setFit', engagementMm: mm })}
         />
       </div>
     </Panel>

@@ -10,7 +10,7 @@ import { numberOf, textOf, type Rational } from '../../../core/quantity/rational
 import type { Step } from '../../../core/quantity/working.ts';
 import { leadOf, type ThreadSpec } from '../../../core/standards/thread.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editShop, useSystem } from '../../store/store.ts';
+import { act, useSystem } from '../../store/store.ts';
 import { Button, Figure, Panel } from '../../ui/controls.tsx';
 import { useWorking } from '../../ui/Working.tsx';
 import { EffectFigure } from './EffectFigure.tsx';
@@ -35,11 +35,6 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
   // an arm about a place of its own takes a while: not again at every edit of the job
   const mount = useMemo(() => mountOn(lathe, train, thread.leftHand), [lathe, train, thread.leftHand]);
   const kept = { drivers: [...train.drivers], driven: [...train.driven], gearbox: train.gearbox };
-  const onLathe = (label: string, change: (l: Lathe) => void): void =>
-    editShop(label, (d) => {
-      const l = d.lathes.find((x) => x.id === lathe.id);
-      if (l) change(l);
-    });
   return (
     <div className="print-card">
       <Panel
@@ -84,21 +79,10 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
           </p>
         )}
         <div className="no-print mt-3 flex flex-wrap gap-2">
-          <Button onClick={() => onLathe('note what is mounted', (l) => void (l.mounted = kept))}>
-            It is mounted now
-          </Button>
+          <Button onClick={() => act({ do: 'mountGears' })}>It is mounted now</Button>
           <Button
             onClick={() =>
-              onLathe(
-                'remember a proven train',
-                (l) =>
-                  void l.proven.unshift({
-                    leadMm: textOf(leadOf(thread)),
-                    train: kept,
-                    job: job.title,
-                    at: new Date().toISOString(),
-                  }),
-              )
+              act({ do: 'remember', proven: { leadMm: textOf(leadOf(thread)), train: kept, job: job.title } })
             }
           >
             It cut right: remember it

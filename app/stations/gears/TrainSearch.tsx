@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
-import { gearsToChange } from '../../../core/gearing/change.ts';
+import { gearsToChange, sameGears } from '../../../core/gearing/change.ts';
 import { meritOf } from '../../../core/gearing/merit.ts';
 import type { MountedTrain } from '../../../core/gearing/mountAll.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
@@ -12,9 +12,9 @@ import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
-import { useKeys } from '../../ui/keys.ts';
+import { useRows } from '../../ui/keys.ts';
 import { stopCalc, useCalc, type Answered } from '../../workers/client.ts';
-import { leverName, measuredPitchPpm, sameGears, takeTrain, trainsQuery } from './trainQuery.ts';
+import { leverName, measuredPitchPpm, takeTrain, trainsQuery } from './trainQuery.ts';
 import { Weigh } from './Weigh.tsx';
 
 const SHOWN = 9;
@@ -50,7 +50,7 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
     }))
     .sort((a, b) => a.merit.total - b.merit.total)
     .slice(0, SHOWN);
-  useKeys(Object.fromEntries(trains.map((t, i) => [String(i + 1), () => takeTrain(t)])));
+  useRows();
   const near = answered.value?.trains[0];
   return (
     <>
@@ -160,7 +160,7 @@ function TrainTable({
           </tr>
         </thead>
         <tbody>
-          {trains.map((t, i) => {
+          {trains.map((t) => {
             const isIt = job.gears.train !== null && sameGears(job.gears.train, t);
             const { mismatchMm } = pitchErrorEffect(t.errorPpm, engagementMm, flanks);
             return (
@@ -182,8 +182,8 @@ function TrainTable({
                   {isIt ? (
                     <span className="font-semibold text-go">chosen</span>
                   ) : (
-                    <Button onClick={() => takeTrain(t)}>
-                      Take <span className="num text-sm opacity-70">{i + 1}</span>
+                    <Button data-row aria-label={`Take ${trainText(t)}`} onClick={() => takeTrain(t)}>
+                      Take
                     </Button>
                   )}
                 </td>

@@ -3,13 +3,12 @@ import { TRIED_FOR_EACH } from '../../../core/gearing/mountAll.ts';
 import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
 import { pitchOfCount } from '../../../core/job/evidence.ts';
-import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Job } from '../../../core/job/schema.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { isMetricPitch, isTpiPitch } from '../../../core/quantity/pitch.ts';
 import { textOf } from '../../../core/quantity/rational.ts';
 import { leadOf, pitchOf, type ThreadSpec } from '../../../core/standards/thread.ts';
-import { editJob } from '../../store/store.ts';
+import { act } from '../../store/store.ts';
 import type { TrainsQuery } from '../../workers/protocol.ts';
 
 /** Leads searched, before they are weighed. */
@@ -38,16 +37,8 @@ export function trainsQuery(thread: ThreadSpec, lathe: Lathe, maxPairs: 1 | 2 | 
   };
 }
 
-export const takeTrain = (t: Geared): void =>
-  editJob(`choose ${trainText(t)}`, (d) => {
-    d.gears.train = { drivers: [...t.drivers], driven: [...t.driven], gearbox: t.gearbox };
-  });
-
-/** The same gears on the same side: the order of the pairs does not change what is cut. */
-export const sameGears = (a: Geared, b: Geared): boolean =>
-  a.gearbox === b.gearbox &&
-  String(a.drivers.toSorted()) === String(b.drivers.toSorted()) &&
-  String(a.driven.toSorted()) === String(b.driven.toSorted());
+export const takeTrain = (t: Geared) =>
+  act({ do: 'takeTrain', train: { drivers: [...t.drivers], driven: [...t.driven], gearbox: t.gearbox } });
 
 /** What a setting of the levers is called on this lathe. */
 export const leverName = (lathe: Lathe, ratio: string): string =>

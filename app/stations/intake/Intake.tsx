@@ -1,4 +1,4 @@
-import { editJob, useSystem } from '../../store/store.ts';
+import { act, useSystem } from '../../store/store.ts';
 import { TURNING_M_MIN } from '../../../core/cutting/speed.ts';
 import { Choice, Note, Panel } from '../../ui/controls.tsx';
 import { TextField } from '../../ui/fields.tsx';
@@ -28,18 +28,18 @@ export function Intake() {
             <TextField
               label="Title"
               value={job.title}
-              onCommit={(t) => t.trim() && editJob('change the title', (d) => void (d.title = t.trim()))}
+              onCommit={(t) => t.trim() && act({ do: 'setIntake', title: t.trim().slice(0, 200) })}
             />
             <TextField
               label="Customer"
               value={job.customer}
-              onCommit={(t) => editJob('change the customer', (d) => void (d.customer = t))}
+              onCommit={(t) => act({ do: 'setIntake', customer: t.slice(0, 200) })}
             />
             <TextField
               label="Note"
               lines={3}
               value={intake.note}
-              onCommit={(t) => editJob('change the note', (d) => void (d.intake.note = t))}
+              onCommit={(t) => act({ do: 'setIntake', note: t.slice(0, 4000) })}
             />
           </div>
         </Panel>
@@ -54,7 +54,7 @@ export function Intake() {
                 { value: 'both', label: 'Both' },
                 { value: 'broken-shaft', label: 'Broken shaft' },
               ]}
-              onChange={(v) => editJob('change what came in', (d) => void (d.intake.cameIn = v))}
+              onChange={(v) => act({ do: 'setIntake', cameIn: v })}
             />
             <Choice
               label="Wanted"
@@ -66,7 +66,7 @@ export function Intake() {
                 { value: 'recut', label: 'Recut' },
                 { value: 'gauge', label: 'Gauge' },
               ]}
-              onChange={(v) => editJob('change what is wanted', (d) => void (d.intake.wanted = v))}
+              onChange={(v) => act({ do: 'setIntake', wanted: v })}
             />
             <Choice
               label="To be cut"
@@ -75,13 +75,13 @@ export function Intake() {
                 { value: 'external', label: 'External thread (screw)' },
                 { value: 'internal', label: 'Internal thread (nut)' },
               ]}
-              onChange={(v) => editJob('change what is cut', (d) => void (d.intake.make = v))}
+              onChange={(v) => act({ do: 'setIntake', make: v })}
             />
             <Choice
               label="Material"
               value={intake.material}
               options={Object.keys(TURNING_M_MIN).map((m) => ({ value: m, label: m }))}
-              onChange={(v) => editJob('change the material', (d) => void (d.intake.material = v))}
+              onChange={(v) => act({ do: 'setIntake', material: v })}
             />
           </div>
         </Panel>
@@ -96,7 +96,7 @@ export function Intake() {
                 { value: 'american', label: 'America' },
                 { value: 'british', label: 'Britain' },
               ]}
-              onChange={(v) => editJob('change the origin', (d) => void (d.intake.origin = v === 'unknown' ? null : v))}
+              onChange={(v) => act({ do: 'setIntake', origin: v === 'unknown' ? null : v })}
             />
             <Choice
               label="Used as"
@@ -109,7 +109,7 @@ export function Intake() {
                 { value: 'power-screw', label: 'Power screw' },
                 { value: 'machine-part', label: 'Machine part' },
               ]}
-              onChange={(v) => editJob('change the use', (d) => void (d.intake.use = v === 'unknown' ? null : v))}
+              onChange={(v) => act({ do: 'setIntake', use: v === 'unknown' ? null : v })}
             />
             <p className="text-sm text-ink2">
               Both shift what is likely when the thread is named. Lengths without a unit are taken as{' '}
@@ -126,10 +126,9 @@ export function Intake() {
                   className="size-5 accent-(--blue)"
                   checked={intake.hazards.includes(h)}
                   onChange={(e) =>
-                    editJob('change the duties', (d) => {
-                      d.intake.hazards = e.target.checked
-                        ? [...d.intake.hazards, h]
-                        : d.intake.hazards.filter((x) => x !== h);
+                    act({
+                      do: 'setIntake',
+                      hazards: e.target.checked ? [...intake.hazards, h] : intake.hazards.filter((x) => x !== h),
                     })
                   }
                 />

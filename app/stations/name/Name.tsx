@@ -15,7 +15,7 @@ import { useJobView } from '../../shell/jobContext.tsx';
 import { acceptName } from '../../shell/settle.ts';
 import { useSystem } from '../../store/store.ts';
 import { Button, Note, Panel } from '../../ui/controls.tsx';
-import { useKeys } from '../../ui/keys.ts';
+import { useRows } from '../../ui/keys.ts';
 import { Overrule } from './Overrule.tsx';
 import { SpecialRow } from './SpecialRow.tsx';
 
@@ -34,11 +34,7 @@ export function Name() {
   );
   const special = ranking && ranking.special.majorMm > 0 ? specialOf(ranking, job) : null;
   const specialLeads = ranking !== null && ranking.special.probability > (list[0]?.probability ?? 0);
-  const keys = useMemo(
-    () => Object.fromEntries(list.map((c, i) => [String(i + 1), () => acceptName(c.thread, c.probability, i > 0, '')])),
-    [list],
-  );
-  useKeys(keys);
+  useRows();
   const accepted = job.name?.thread as ThreadSpec | undefined;
   return (
     <StationFrame station="name" lead="Which thread it is, how sure that is, and why." canSettle={false}>
@@ -99,10 +95,12 @@ export function Name() {
                     <span className="flex min-h-12 items-center font-semibold text-go">accepted</span>
                   ) : (
                     <Button
+                      data-row
+                      aria-label={`Accept ${c.thread.designation}`}
                       tone={i === 0 && !specialLeads ? 'main' : 'plain'}
                       onClick={() => acceptName(c.thread, c.probability, i > 0, '')}
                     >
-                      Accept <span className="num text-sm opacity-80">{i + 1}</span>
+                      Accept
                     </Button>
                   )}
                 </div>

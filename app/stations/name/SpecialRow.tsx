@@ -109,7 +109,11 @@ export function SpecialRow({ thread, leads }: { readonly thread: ThreadSpec; rea
       {accepted ? (
         <span className="flex min-h-12 items-center font-semibold text-go">accepted</span>
       ) : (
-        <Button tone={leads ? 'main' : 'plain'} onClick={() => acceptName(thread, special.probability, false, '')}>
+        <Button
+          data-row
+          tone={leads ? 'main' : 'plain'}
+          onClick={() => acceptName(thread, special.probability, false, '')}
+        >
           Accept as special
         </Button>
       )}

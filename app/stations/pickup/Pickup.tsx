@@ -1,164 +1,238 @@
-import { gearSlip, pickupMoves } from '../../../core/pickup/moves.ts';
-import { gearState, latheOf } from '../../../core/job/derive.ts';
-import { dialReading } from '../../../core/lathe/dials.ts';
+import { useNavigate } from 'react-router';
+import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { slipGears, type Move, type PickupAnswer } from '../../../core/job/pickupMove.ts';
 import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
-import { exact, numberOf } from '../../../core/quantity/rational.ts';
 import { plain, type Step } from '../../../core/quantity/working.ts';
+import { exact, numberOf } from '../../../core/quantity/rational.ts';
+import {
+  CAUTIONS,
+  CONFLICT,
+  LOST,
+  pickupSteps,
+  PICKUP_PROBLEM,
+  turnsText,
+  WAY_NAMES,
+} from '../../../core/words/machine.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useShop, useSystem } from '../../store/store.ts';
-import { Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
+import { act, useShop, useSystem } from '../../store/store.ts';
+import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
 
 export function Pickup() {
-  const { job } = useJobView();
+  const { job, machine } = useJobView();
   const shop = useShop();
   const system = useSystem();
-  const { show } = useWorking();
+  const navigate = useNavigate();
+  const { metal, pickup, card } = machine;
   const lathe = latheOf(job, shop);
-  const lead = gearState(job, shop)?.lead;
-  const offset = job.pickup.offset;
-  const leadMm = lead ? numberOf(lead) : null;
-  const moves = leadMm !== null && offset ? pickupMoves(offset.mm, leadMm, job.setup.slideAngleDeg) : null;
-  const driven = job.gears.train?.driven.at(-1);
-  const slip =
-    moves && driven !== undefined && lathe ? gearSlip(moves.axialMm, driven, numberOf(exact(lathe.leadscrew))) : null;
-  const { method } = job.pickup;
-  const towards = (mm: number): string => (mm >= 0 ? 'towards the headstock' : 'towards the tailstock');
-  const setting = (mm: number): string => {
-    if (!lathe) return lengthText(Math.abs(mm), system, FINE);
-    return `${dialReading(Math.abs(mm), lathe.topSlide).text} ${lathe.topSlide.unit}`;
+  const thread = threadOfJob(job);
+  const u = lathe?.crossSlide.unit ?? system;
+  const gears = slipGears(job, shop);
+  const found = metal.phase === 'kept';
+  const inGroove = (): void => {
+    if (act({ do: 'inGroove', after: card.after }) === null) void navigate(`/jobs/${job.id}/cut`);
   };
-  const steps: Step[] =
-    moves && leadMm !== null && offset
-      ? [
-          {
-            name: 'Smaller way round',
-            symbol: 'x',
-            formula: 'offset modulo the lead',
-            values: `${plain(offset.mm)} mod ${plain(leadMm)}`,
-            result: moves.axialMm,
-            unit: 'mm',
-            source: 'geometry',
-          },
-          {
-            name: 'Turn of the work',
-            symbol: '\u03b8',
-            formula: '360 x / L',
-            values: `360 \u00d7 ${plain(moves.axialMm)} / ${plain(leadMm)}`,
-            result: moves.turnDeg,
-            unit: 'deg',
-            source: 'geometry',
-          },
-        ]
-      : [];
   return (
     <StationFrame station="pickup" lead="Bringing the tool into a groove that is already there.">
+      {found ? (
+        <Note tone="right">The tool is in the groove. Whatever loses it says so, here and on Cut.</Note>
+      ) : (
+        metal.lostBy && <Note tone="caution">{LOST[metal.lostBy]}</Note>
+      )}
+      {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}
       <Note tone="say">
         Shut the half-nuts and run the spindle forward, by power or by hand; stop without letting it roll back. Only
-        then look: white paper and a lamp behind, a loupe. The backlash is taken up and the tool stands where it would
-        cut.
+        then look: white paper and a lamp behind, a loupe. The slack is taken up and the tool stands where it would cut.
       </Note>
       <Panel title="Where the tool stands">
         <div className="grid gap-3 md:grid-cols-2">
           <LengthField
+            armed
             label="Groove is this far from the tool (+ towards the headstock)"
-            mm={offset?.mm ?? null}
+            mm={metal.offset?.mm ?? null}
             system={system}
             rule={{ allowNegative: true, allowZero: true, maxMm: 500 }}
-            onClear={() => editJob('clear the offset', (d) => void (d.pickup.offset = null))}
-            onCommit={(mm, text) => editJob(`tool is ${text} off`, (d) => void (d.pickup.offset = { text, mm }))}
+            onCommit={(mm, text) => act({ do: 'offset', mm, text })}
             placeholder="0.6 mm"
           />
           <Choice
             label="Bring it in by"
-            value={method}
-            options={[
-              { value: 'parallel-slide', label: 'Top slide parallel' },
-              { value: 'angled-slide', label: 'Angled top slide' },
-              { value: 'turn-work', label: 'Turning the work' },
-              { value: 'slip-gear', label: 'Slipping a gear' },
-            ]}
-            onChange={(v) => editJob('change the way in', (d) => void (d.pickup.method = v))}
+            value={pickup.way}
+            options={pickup.ways.map((w) => ({ value: w, label: WAY_NAMES[w] }))}
+            onChange={(v) => act({ do: 'setPickup', way: v })}
           />
+          {pickup.way === 'slip' && gears.length > 1 && (
+            <Choice
+              label="Which gear is turned"
+              value={String(job.pickup.slipGear ?? gears.length - 1)}
+              options={gears.map((g) => ({ value: String(g.index), label: `the ${g.teeth} ${g.place}` }))}
+              onChange={(v) => act({ do: 'setPickup', slipGear: Number(v) })}
+            />
+          )}
         </div>
       </Panel>
-      {leadMm === null && (
-        <Note tone="say">Choose the gear train first: the lead really cut decides what is the smaller way round.</Note>
+      {pickup.problem && (
+        <Note tone={pickup.problem === 'slide-square' ? 'wrong' : 'say'}>{PICKUP_PROBLEM[pickup.problem]}</Note>
       )}
-      {moves && (
-        <Panel title="The move">
-          {method === 'parallel-slide' && (
-            <Figure
-              label={`Top slide ${towards(moves.axialMm)}`}
-              value={setting(moves.axialMm)}
-              other="then feed with the cross slide only"
-              onShow={() => show('Pick-up', steps)}
-            />
-          )}
-          {method === 'angled-slide' &&
-            (moves.slideMm === null || moves.crossBackMm === null ? (
-              <Note tone="wrong">
-                The top slide stands square across: it cannot move the tool along the work. Use another way in.
-              </Note>
-            ) : (
-              <div className="grid gap-3 md:grid-cols-2">
-                <Figure
-                  label={`Top slide ${towards(moves.axialMm)}`}
-                  value={setting(moves.slideMm)}
-                  other="x / sin b"
-                  onShow={() => show('Pick-up', steps)}
-                />
-                <Figure
-                  label="then take back on the cross slide"
-                  value={
-                    lathe
-                      ? `${dialReading(Math.abs(moves.crossBackMm), lathe.crossSlide).text} ${lathe.crossSlide.unit}`
-                      : lengthText(Math.abs(moves.crossBackMm), system, FINE)
-                  }
-                  other="s cos b"
-                />
-              </div>
-            ))}
-          {method === 'turn-work' && (
-            <Figure
-              label="Turn the work in the chuck"
-              value={`${roundText(moves.turnDeg, 0.5)}\u00b0`}
-              other="forward when positive, seen from the tailstock anticlockwise"
-              onShow={() => show('Pick-up', steps)}
-            />
-          )}
-          {method === 'slip-gear' &&
-            (slip ? (
-              <div className="grid gap-3 md:grid-cols-2">
-                <Figure
-                  label={`Lift the arm; turn the ${slip.teeth} on the leadscrew by`}
-                  value={`${Math.abs(slip.slipBy)} teeth`}
-                  other={`${towards(slip.shiftMm)}: ${lengthText(Math.abs(slip.shiftMm), system, FINE)}`}
-                  onShow={() =>
-                    show('Pick-up', [
-                      ...steps.slice(0, 1),
-                      {
-                        name: 'Shift by slipping the gear',
-                        symbol: 'x',
-                        formula: 'k / T \u00d7 leadscrew pitch, k whole teeth of T',
-                        values: `${slip.slipBy} / ${slip.teeth} \u00d7 ${plain(numberOf(exact(lathe?.leadscrew ?? '1')))}`,
-                        result: slip.shiftMm,
-                        unit: 'mm',
-                        source: 'kinematics of the train',
-                      },
-                    ])
-                  }
-                />
-                <Figure label="left to find with the slide" value={lengthText(slip.leftMm, system, FINE)} />
-                <Note tone="caution">Isolate at the plug before hands go near the gears.</Note>
-              </div>
-            ) : (
-              <Note tone="say">Slipping a gear needs a change-gear train.</Note>
-            ))}
-        </Panel>
-      )}
+      {pickup.move && <MovePanel move={pickup.move} answer={pickup} leftHand={thread?.leftHand ?? false} u={u} />}
+      {pickup.way === 'slip' && pickup.move && <Note tone="caution">{CAUTIONS.isolate}</Note>}
+      <div className="flex flex-wrap gap-3">
+        <Button big tone="main" className="min-h-20 text-2xl" onClick={inGroove} disabled={found}>
+          The tool is in the groove
+        </Button>
+      </div>
     </StationFrame>
   );
+}
+
+/** The move as one big number with its direction in words, then one act after another. */
+function MovePanel({
+  move,
+  answer,
+  leftHand,
+  u,
+}: {
+  readonly move: Move;
+  readonly answer: PickupAnswer;
+  readonly leftHand: boolean;
+  readonly u: 'mm' | 'in';
+}) {
+  const { show } = useWorking();
+  const head = headline(move, u);
+  return (
+    <Panel title="The move">
+      <button
+        type="button"
+        className="mb-3 block text-left"
+        aria-label={`${head.what} ${head.figure}; show the working`}
+        onClick={() => show('Pick-up', workingOf(move, answer))}
+      >
+        <span className="block text-[clamp(1.5rem,3vw,2.25rem)] font-bold">{head.what}</span>
+        <span className="num block text-[clamp(3rem,9vw,6rem)] font-bold leading-none tracking-tighter">
+          {head.figure}
+        </span>
+        <span className="text-xl text-ink2">{head.which}</span>
+      </button>
+      <ol className="grid gap-2 text-lg">
+        {pickupSteps(move, leftHand, u).map((s, i) => (
+          <li key={s} className="flex gap-3">
+            <span className="num font-bold text-blue">{i + 1}</span> {s}
+          </li>
+        ))}
+      </ol>
+    </Panel>
+  );
+}
+
+interface Headline {
+  readonly what: string;
+  readonly figure: string;
+  readonly which: string;
+}
+function headline(move: Move, u: 'mm' | 'in'): Headline {
+  const dial = (
+    t: { readonly turns: number; readonly shown: string; readonly unit: string } | null,
+    mm: number,
+  ): string =>
+    t ? `${t.turns > 0 ? `${turnsText(t.turns)} + ` : ''}${t.shown} ${t.unit}` : lengthText(Math.abs(mm), u, FINE);
+  switch (move.way) {
+    case 'parallel':
+      return {
+        what: `Top slide ${move.axialMm >= 0 ? 'towards the headstock' : 'towards the tailstock'}`,
+        figure: dial(move.travel, move.axialMm),
+        which: 'then feed straight in with the cross slide',
+      };
+    case 'angled':
+      return {
+        what: `Top slide ${move.slideMm >= 0 ? 'forward' : 'back'}`,
+        figure: dial(move.travel, move.slideMm),
+        which: `cross slide ${dial(move.crossTravel, move.crossOutMm)} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}`,
+      };
+    case 'turn':
+      return {
+        what: `Turn the work ${move.direction}`,
+        figure: `${roundText(move.deg, 0.5)}\u00b0`,
+        which: move.direction === 'back' ? 'top coming away from you' : 'top coming towards you',
+      };
+    case 'slip':
+      return {
+        what: `Slip the ${move.gear} ${move.place}`,
+        figure: `${move.teeth} ${move.teeth === 1 ? 'tooth' : 'teeth'}`,
+        which:
+          move.direction === 'forward'
+            ? 'the way it turns when cutting forward'
+            : 'against the way it turns when cutting',
+      };
+    case 'start':
+      return { what: 'Start further out by', figure: lengthText(move.outMm, u, FINE), which: 'then whole leads only' };
+  }
+}
+
+function workingOf(move: Move, answer: PickupAnswer): Step[] {
+  if (answer.axialMm === null || answer.offsetMm === null || answer.leadText === null) return [];
+  const lead = numberOf(exact(answer.leadText));
+  const first: Step = {
+    name: 'Smaller way round',
+    symbol: 'x',
+    formula: 'offset modulo the lead',
+    values: `${plain(answer.offsetMm)} mod ${plain(lead)}`,
+    result: answer.axialMm,
+    unit: 'mm',
+    source: 'geometry',
+  };
+  switch (move.way) {
+    case 'turn':
+      return [
+        first,
+        {
+          name: `Turn of the work, ${move.direction}`,
+          symbol: '\u03b8',
+          formula: '360 |x| / L',
+          values: `360 \u00d7 ${plain(Math.abs(answer.axialMm))} / ${plain(lead)}`,
+          result: move.deg,
+          unit: 'deg',
+          source: 'geometry; forward carries a right-hand groove towards the headstock',
+        },
+      ];
+    case 'angled':
+      return [
+        first,
+        {
+          name: 'Along the slide',
+          symbol: 's',
+          formula: 'x / sin b',
+          values: `${plain(answer.axialMm)} / sin b`,
+          result: move.slideMm,
+          unit: 'mm',
+          source: 'geometry',
+        },
+        {
+          name: 'Taken back on the cross slide',
+          symbol: 'c',
+          formula: 's cos b',
+          values: `${plain(move.slideMm)} \u00d7 cos b`,
+          result: move.crossOutMm,
+          unit: 'mm',
+          source: 'geometry',
+        },
+      ];
+    case 'slip':
+      return [
+        first,
+        {
+          name: 'Left over after the slip',
+          symbol: 'r',
+          formula:
+            'x \u2212 k / T \u00d7 leadscrew turns for one turn of that gear \u00d7 leadscrew pitch, modulo the lead',
+          values: `${plain(answer.axialMm)}, k = ${move.teeth}, T = ${move.gear}`,
+          result: move.leftMm,
+          unit: 'mm',
+          source: 'kinematics of the train, exact, gearbox too',
+        },
+      ];
+    default:
+      return [first];
+  }
 }

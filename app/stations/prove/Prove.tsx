@@ -1,4 +1,7 @@
 import { fitOfJob, threadOfJob, wirePlan } from '../../../core/job/derive.ts';
+import { standing } from '../../../core/job/metal.ts';
+import { eventText } from '../../../core/words/ledger.ts';
+import { TryMate } from '../cut/TryThread.tsx';
 import { leftText } from '../../../core/job/conclusions.ts';
 import { wireSteps } from '../../../core/gauging/wireSteps.ts';
 import { usableWireMm } from '../../../core/gauging/wires.ts';
@@ -6,7 +9,7 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { plain, type Step } from '../../../core/quantity/working.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Figure, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
@@ -48,6 +51,7 @@ export function Prove() {
             onShow={() => show('Root of the nut', plan.working.slice(3, 4))}
           />
         </div>
+        <Tried />
         <Note tone="caution">
           A heavy chuck hung on the thread makes a good fit feel tight: carry its weight while trying.
         </Note>
@@ -99,8 +103,8 @@ export function Prove() {
             mm={job.prove.wire?.mm ?? null}
             system={system}
             rule={{ maxMm: 60 }}
-            onClear={() => editJob('take the nearest wire', (d) => void (d.prove.wire = null))}
-            onCommit={(mm, text) => editJob(`use wires ${text}`, (d) => void (d.prove.wire = { text, mm }))}
+            onClear={() => act({ do: 'setWire', wire: null })}
+            onCommit={(mm, text) => act({ do: 'setWire', wire: { text, mm } })}
             hint={`best ${lengthText(wires.bestMm, system, FINE)}; usable ${lengthText(range.min, system, FINE)} to ${lengthText(range.max, system, FINE)}`}
           />
           {shop.wiresMm.length > 0 && (
@@ -117,41 +121,44 @@ export function Prove() {
         </Panel>
         <Panel title="Measured">
           <LengthField
+            armed
             label="Over wires, then Enter"
             mm={null}
             system={system}
-            onCommit={(mm, text) =>
-              editJob(`measure ${text} over wires`, (d) => {
-                d.prove.readings.push({
-                  id: crypto.randomUUID().slice(0, 8),
-                  text,
-                  mm,
-                  place: '',
-                  at: new Date().toISOString(),
-                });
-              })
-            }
+            onCommit={(mm, text) => act({ do: 'overWires', mm, text })}
           />
           <ul className="mt-2 grid gap-1">
-            {wires.measured.map((m, i) => (
-              <li
-                key={job.prove.readings[i]?.id}
-                className="flex items-center justify-between gap-3 border-t border-line"
-              >
-                <span className="num">{job.prove.readings[i]?.text}</span>
+            {wires.measured.map((m) => (
+              <li key={m.n} className="flex items-center justify-between gap-3 border-t border-line">
+                <span className="num">{m.text}</span>
                 <span>{leftText(m.leftMm, system)}</span>
-                <Button
-                  tone="quiet"
-                  aria-label={`Remove ${job.prove.readings[i]?.text}`}
-                  onClick={() => editJob('remove a measurement', (d) => void d.prove.readings.splice(i, 1))}
-                >
-                  Remove
+                <Button tone="quiet" aria-label={`Take back ${m.text}`} onClick={() => act({ do: 'void', of: m.n })}>
+                  Take back
                 </Button>
               </li>
             ))}
           </ul>
         </Panel>
       </div>
+      <Tried />
     </StationFrame>
+  );
+}
+
+/** The mate tried, here as at the machine. */
+function Tried() {
+  const { job } = useJobView();
+  const tried = standing(job.events).filter((e) => e.kind === 'tried' && e.result !== 'note');
+  return (
+    <Panel title="The mate, or a gauge">
+      <TryMate />
+      <ul className="mt-2 grid gap-1">
+        {tried.map((e) => (
+          <li key={e.n} className="border-t border-line">
+            {eventText(e, 'mm')}
+          </li>
+        ))}
+      </ul>
+    </Panel>
   );
 }

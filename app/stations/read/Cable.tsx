@@ -3,19 +3,16 @@ import { useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { useSystem } from '../../store/store.ts';
 import { Button, Note, Panel } from '../../ui/controls.tsx';
+import { intoArmed } from '../../ui/burst.ts';
 import { LengthField } from '../../ui/fields.tsx';
 
 /** Types a reading into the armed field and sends Enter, as a caliper with a keyboard cable does. */
 function typeIntoArmed(text: string): boolean {
-  const field = document.querySelector<HTMLInputElement>('input[data-armed="reading"]');
-  if (!field?.form) return false;
-  // through the element's own setter, past the one React puts on the node to watch for changes
+  let taken = false;
   flushSync(() => {
-    Reflect.set(HTMLInputElement.prototype, 'value', text, field);
-    field.dispatchEvent(new Event('input', { bubbles: true }));
+    taken = intoArmed(text);
   });
-  field.form.requestSubmit();
-  return true;
+  return taken;
 }
 
 interface SerialPortLike {

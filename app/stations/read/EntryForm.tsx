@@ -7,7 +7,7 @@ import type { Reading } from '../../../core/job/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { Problem } from '../../../core/quantity/outcome.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note } from '../../ui/controls.tsx';
 import { inputClass, Problems } from '../../ui/fields.tsx';
 import { ANGLES, LENGTHS, WORN } from './kinds.ts';
@@ -105,9 +105,9 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
     const used = suits.find((i) => i.id === instrument) ?? null;
     const meant = asMeant && slip?.instead != null ? slip.instead : null;
     const value = meant ?? read.value.value;
-    editJob(`take ${names[side].toLowerCase()} ${text.trim()}`, (d) => {
-      d.readings.push({
-        id: crypto.randomUUID().slice(0, 8),
+    act({
+      do: 'takeReading',
+      reading: {
         quantity,
         text: meant === null ? text.trim() : `${text.trim()} (meant ${Number(meant.toFixed(3))})`,
         value,
@@ -119,8 +119,7 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
         place: place.trim(),
         positionMm: WORN.includes(quantity) ? positionMm : null,
         wear,
-        at: new Date().toISOString(),
-      });
+      },
     });
     setText('');
     setProblem(null);
@@ -165,6 +164,7 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
           <input
             id={`${id}-v`}
             data-armed="reading"
+            data-numeric
             ref={inputRef}
             value={text}
             onChange={(e) => {
@@ -185,6 +185,7 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
             </label>
             <input
               id={`${id}-s`}
+              data-numeric
               value={span}
               placeholder={spanField.placeholder}
               onChange={(e) => setSpan(e.target.value)}

@@ -9,7 +9,7 @@ import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts'
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, jobUndone, useAppDispatch, useShop, useSystem } from '../../store/store.ts';
+import { act, jobUndone, useAppDispatch, useShop, useSystem } from '../../store/store.ts';
 import { Button, Panel } from '../../ui/controls.tsx';
 import { useKeys } from '../../ui/keys.ts';
 import { Cable } from './Cable.tsx';
@@ -124,9 +124,7 @@ function Readings({ side }: { readonly side: 'external' | 'internal' }) {
                   <Button
                     tone="quiet"
                     aria-label={`Remove ${QUANTITY_NAMES[r.quantity][side]} ${r.text}`}
-                    onClick={() =>
-                      editJob(`remove ${r.text}`, (d) => void (d.readings = d.readings.filter((x) => x.id !== r.id)))
-                    }
+                    onClick={() => act({ do: 'removeReading', reading: r.id })}
                   >
                     <Trash2 aria-hidden size={18} />
                   </Button>

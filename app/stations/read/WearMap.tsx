@@ -6,7 +6,7 @@ import { wearSeries } from '../../../core/job/known.ts';
 import { partOf } from '../../../core/job/evidence.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useSystem } from '../../store/store.ts';
+import { act, useSystem } from '../../store/store.ts';
 import { Button, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { PLOT, WearPlot } from './WearPlot.tsx';
@@ -109,8 +109,8 @@ export function WearMap({ positionMm, onPoint }: Props) {
           label="Length of the thread"
           mm={job.wearMap.lengthMm}
           system={system}
-          onCommit={(mm) => editJob('give the length', (d) => void (d.wearMap.lengthMm = mm))}
-          onClear={() => editJob('clear the length', (d) => void (d.wearMap.lengthMm = null))}
+          onCommit={(mm) => act({ do: 'setUnworn', lengthMm: mm })}
+          onClear={() => act({ do: 'setUnworn', lengthMm: null })}
         />
         {profile && (
           <>
@@ -120,10 +120,7 @@ export function WearMap({ positionMm, onPoint }: Props) {
               system={system}
               rule={{ allowZero: true }}
               onCommit={(mm) =>
-                editJob(
-                  'move the unworn stretch',
-                  (d) => void (d.wearMap.unworn = { fromMm: mm, toMm: Math.max(mm, profile.unworn.toMm) }),
-                )
+                act({ do: 'setUnworn', unworn: { fromMm: mm, toMm: Math.max(mm, profile.unworn.toMm) } })
               }
               hint={job.wearMap.unworn ? 'moved by hand' : 'as proposed'}
             />
@@ -133,12 +130,9 @@ export function WearMap({ positionMm, onPoint }: Props) {
               system={system}
               rule={{ allowZero: true }}
               onCommit={(mm) =>
-                editJob(
-                  'move the unworn stretch',
-                  (d) => void (d.wearMap.unworn = { fromMm: Math.min(mm, profile.unworn.fromMm), toMm: mm }),
-                )
+                act({ do: 'setUnworn', unworn: { fromMm: Math.min(mm, profile.unworn.fromMm), toMm: mm } })
               }
-              onClear={() => editJob('take the proposed stretch', (d) => void (d.wearMap.unworn = null))}
+              onClear={() => act({ do: 'setUnworn', unworn: null })}
             />
           </>
         )}

@@ -3,10 +3,11 @@ import { stationsOf, STATION_NAMES } from '../../../core/job/chain.ts';
 import { conclusion } from '../../../core/job/conclusions.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
 import { TextField } from '../../ui/fields.tsx';
 import { exportJob } from '../../storage/files.ts';
+import { Ledger } from '../cut/Ledger.tsx';
 
 export function Record() {
   const { job, states } = useJobView();
@@ -50,29 +51,17 @@ export function Record() {
               { value: 'fits-with-note', label: 'It fits, see note' },
               { value: 'scrapped', label: 'Scrapped' },
             ]}
-            onChange={(v) =>
-              editJob('record the outcome', (d) => void (d.record.verdict = v as NonNullable<typeof d.record.verdict>))
-            }
+            onChange={(v) => act({ do: 'setRecord', verdict: v as NonNullable<typeof job.record.verdict> })}
           />
           <TextField
             label="Note for the next time"
             lines={3}
             value={job.record.note}
-            onCommit={(t) => editJob('change the record note', (d) => void (d.record.note = t))}
+            onCommit={(t) => act({ do: 'setRecord', note: t.slice(0, 4000) })}
           />
         </div>
       </Panel>
-      {job.cut.trials.length > 0 && (
-        <Panel title="Trial fits">
-          <ul>
-            {job.cut.trials.map((t) => (
-              <li key={t.at}>
-                after pass {t.afterPass}: {t.note}
-              </li>
-            ))}
-          </ul>
-        </Panel>
-      )}
+      <Ledger readOnly />
       {job.intake.hazards.length > 0 && (
         <Note tone="caution">
           Duties with rules of their own: {job.intake.hazards.join(', ')}. Local codes and those licensed for it decide;

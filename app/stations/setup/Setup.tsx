@@ -1,4 +1,6 @@
 import { reactionTimeS, speedFrom, threadingRpm, carriageSpeedMmS } from '../../../core/cutting/speed.ts';
+import { flanksUnderTool } from '../../../core/cutting/flanks.ts';
+import { CONFLICT } from '../../../core/words/machine.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { slideScaleDeg } from '../../../core/lathe/dials.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
@@ -8,7 +10,7 @@ import { plain } from '../../../core/quantity/working.ts';
 import { threadFormOf } from '../../../core/standards/thread.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { editJob, useShop, useSystem } from '../../store/store.ts';
+import { act, useShop, useSystem } from '../../store/store.ts';
 import { Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
@@ -27,7 +29,7 @@ const CHECKS: readonly { readonly id: string; readonly text: string }[] = [
 
 /** Flank angles whose half is often taken wrongly; a slide set further than the half angle cuts steps in the flank. */
 export function Setup() {
-  const { job } = useJobView();
+  const { job, machine } = useJobView();
   const shop = useShop();
   const system = useSystem();
   const { show } = useWorking();
@@ -43,7 +45,9 @@ export function Setup() {
   const plan = fitOfJob(job);
   const lead = gearState(job, shop)?.lead;
   const leadMm = lead ? numberOf(lead) : null;
-  const half = Math.min(form.leadingFlankDeg, form.trailingFlankDeg);
+  // the slide follows the flank that is not cut
+  const half = flanksUnderTool(form, { leftHand: thread.leftHand }).trailingDeg;
+  const angled = job.setup.infeed === 'flank' || job.setup.infeed === 'modified';
   const angle = job.setup.slideAngleDeg;
   const scale = lathe ? slideScaleDeg(angle, lathe.slideScaleZero) : null;
   const wanted = plan ? threadingRpm(job.intake.material, plan.startDiameterMm) : null;
@@ -60,18 +64,21 @@ export function Setup() {
               label="How the cut is fed"
               value={job.setup.infeed}
               options={[
-                { value: 'angled', label: 'Top slide at an angle' },
+                { value: 'flank', label: 'Top slide at an angle' },
+                { value: 'modified', label: 'A little of both flanks' },
+                { value: 'alternate', label: 'Flanks in turn' },
                 { value: 'plunge', label: 'Straight in' },
               ]}
-              onChange={(v) => editJob('change the infeed', (d) => void (d.setup.infeed = v))}
+              onChange={(v) => act({ do: 'setUp', infeed: v })}
             />
-            {job.setup.infeed === 'angled' && (
+            {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}
+            {angled && (
               <>
                 <TypedField
                   label="Top slide from the cross-slide line"
                   shown={`${roundText(angle, 0.25)}\u00b0`}
                   parse={(t) => parseAngle(t, 'angle', 45)}
-                  onCommit={(a) => editJob('change the slide angle', (d) => void (d.setup.slideAngleDeg = a.deg))}
+                  onCommit={(a) => act({ do: 'setUp', slideAngleDeg: a.deg })}
                   hint={`half the form angle is ${half}\u00b0; half to one degree less is usual, never more`}
                 />
                 {angle > half + 0.01 && (
@@ -120,6 +127,24 @@ export function Setup() {
                 )}
               </>
             )}
+            {job.setup.infeed === 'alternate' && (
+              <Note tone="say">
+                The top slide lies along the bed and is moved to and fro, so that each pass cuts one flank only: coarse
+                trapezoidal threads.
+              </Note>
+            )}
+            {internal && (
+              <LengthField
+                label="Bar: from the tip to its back"
+                mm={job.setup.barMm}
+                system={system}
+                placeholder="not measured"
+                rule={{ maxMm: 500 }}
+                onClear={() => act({ do: 'setUp', barMm: null })}
+                onCommit={(mm) => act({ do: 'setUp', barMm: mm })}
+                hint="how far the tool can be drawn out in the bore follows from it"
+              />
+            )}
             {job.setup.infeed === 'plunge' && (
               <Note tone="say">
                 Both flanks cut: the force grows with depth. Right for recutting, fine threads and form inserts.
@@ -140,8 +165,8 @@ export function Setup() {
                   ? good(v)
                   : bad('speed', 'A threading speed is between 1 and 5000 rev/min.', '60');
               }}
-              onCommit={(v) => editJob('change the speed', (d) => void (d.setup.rpm = v))}
-              onClear={() => editJob('take the suggested speed', (d) => void (d.setup.rpm = null))}
+              onCommit={(v) => act({ do: 'setUp', rpm: v })}
+              onClear={() => act({ do: 'setUp', rpm: null })}
               hint={
                 wanted !== null
                   ? `about a third of turning speed for ${job.intake.material}: ${Math.round(wanted)} (common practice)`
@@ -153,7 +178,7 @@ export function Setup() {
               mm={job.setup.reliefMm}
               system={system}
               rule={{ maxMm: 1000 }}
-              onCommit={(mm) => editJob('change the relief', (d) => void (d.setup.reliefMm = mm))}
+              onCommit={(mm) => act({ do: 'setUp', reliefMm: mm })}
             />
             {seconds !== null && rpm !== null && leadMm !== null && (
               <>
@@ -203,10 +228,11 @@ export function Setup() {
                     className="size-6 accent-(--blue)"
                     checked={job.setup.checks.includes(c.id)}
                     onChange={(e) =>
-                      editJob('tick a check', (d) => {
-                        d.setup.checks = e.target.checked
-                          ? [...d.setup.checks, c.id]
-                          : d.setup.checks.filter((x) => x !== c.id);
+                      act({
+                        do: 'setUp',
+                        checks: e.target.checked
+                          ? [...job.setup.checks, c.id]
+                          : job.setup.checks.filter((x) => x !== c.id),
                       })
                     }
                   />

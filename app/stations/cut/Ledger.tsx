@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import { voidedOf } from '../../../core/job/metal.ts';
+import { eventText } from '../../../core/words/ledger.ts';
+import { latheOf } from '../../../core/job/derive.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { act, useShop } from '../../store/store.ts';
+import { Button, Panel } from '../../ui/controls.tsx';
+import { TextField } from '../../ui/fields.tsx';
+
+const SHOWN = 8;
+
+/** What was done, newest first. What was taken back stays, struck through. */
+export function Ledger({ readOnly = false }: { readonly readOnly?: boolean }) {
+  const { job } = useJobView();
+  const shop = useShop();
+  const [all, setAll] = useState(false);
+  const u = latheOf(job, shop)?.crossSlide.unit ?? shop.settings.system;
+  const gone = voidedOf(job.events);
+  const events = job.events.filter((e) => e.kind !== 'voided').toReversed();
+  const shown = all || readOnly ? events : events.slice(0, SHOWN);
+  return (
+    <Panel title="What was done">
+      {!readOnly && (
+        <TextField
+          label="Note of a trial fit (kept with its place)"
+          value=""
+          placeholder="nut starts two turns, then tight"
+          onCommit={(note) => note.trim() && act({ do: 'tryMate', result: 'note', note: note.trim().slice(0, 4000) })}
+        />
+      )}
+      {events.length === 0 ? (
+        <p className="mt-2 text-ink2">Nothing yet.</p>
+      ) : (
+        <ol className="mt-2 grid gap-1" aria-label="Events">
+          {shown.map((e) => (
+            <li key={e.n} className="flex items-center justify-between gap-3 border-t border-line pt-1">
+              <span className={gone.has(e.n) ? 'text-ink2 line-through' : ''}>
+                <span className="num mr-2 text-ink2">{e.n}</span>
+                {eventText(e, u)}
+                {gone.has(e.n) && <span className="sr-only"> (taken back)</span>}
+              </span>
+              {!readOnly && !gone.has(e.n) && (
+                <Button tone="quiet" aria-label={`Take back event ${e.n}`} onClick={() => act({ do: 'void', of: e.n })}>
+                  Take back
+                </Button>
+              )}
+            </li>
+          ))}
+        </ol>
+      )}
+      {!all && !readOnly && events.length > SHOWN && (
+        <Button tone="quiet" onClick={() => setAll(true)}>
+          All {events.length}
+        </Button>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,145 @@
+import { useState } from 'react';
+import { act, useShop } from '../../store/store.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { Button, Panel } from '../../ui/controls.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TryThread } from './TryThread.tsx';
+
+type Open = 'try' | 'deeper' | 'side' | 'happened' | null;
+
+/** What may be done at any moment besides the next pass: one touch each. */
+export function SideActs() {
+  const { machine } = useJobView();
+  const shop = useShop();
+  const { card, metal } = machine;
+  const [open, setOpen] = useState<Open>(null);
+  const cutting = metal.cuts > 0 && metal.finished === null;
+  if (metal.finished !== null || (!cutting && !metal.mounted)) return null;
+  const { after } = card;
+  const toggle = (what: Open) => () => setOpen(open === what ? null : what);
+  const trying = card.do === 'try' || (card.do === 'measure' && card.what === 'thread');
+  const field = { system: shop.settings.system, mm: null } as const;
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap gap-2" role="group" aria-label="Besides the next pass">
+        {cutting && !trying && (
+          <Button big aria-expanded={open === 'try'} onClick={toggle('try')}>
+            Try or measure now
+          </Button>
+        )}
+        {cutting && (
+          <>
+            <Button big onClick={() => act({ do: 'springDone', after })}>
+              Spring pass done now
+            </Button>
+            <Button big aria-expanded={open === 'deeper'} onClick={toggle('deeper')}>
+              Deeper by &hellip;
+            </Button>
+            <Button big aria-expanded={open === 'side'} onClick={toggle('side')}>
+              Side cut &hellip;
+            </Button>
+          </>
+        )}
+        <Button big aria-expanded={open === 'happened'} onClick={toggle('happened')}>
+          Something happened
+        </Button>
+      </div>
+      {open === 'try' && !trying && (
+        <Panel title="Try or measure">
+          <TryThread />
+        </Panel>
+      )}
+      {open === 'deeper' && (
+        <Panel title="Deeper than the fit asks for, on the radius">
+          <LengthField
+            {...field}
+            label="Deeper by, then Enter (minus: less deep)"
+            rule={{ allowNegative: true, maxMm: 50 }}
+            onCommit={(mm) => act({ do: 'deeper', byMm: mm, after }) === null && setOpen(null)}
+          />
+        </Panel>
+      )}
+      {open === 'side' && (
+        <Panel title="The groove widened sideways">
+          <div className="grid gap-3 md:grid-cols-2">
+            {(['leading', 'trailing'] as const).map((flank) => (
+              <LengthField
+                key={flank}
+                {...field}
+                label={flank === 'leading' ? 'Leading flank, in the direction of the cut, by' : 'Trailing flank by'}
+                rule={{ maxMm: 20 }}
+                onCommit={(mm) => act({ do: 'sideDone', flank, byMm: mm, after }) === null && setOpen(null)}
+              />
+            ))}
+          </div>
+        </Panel>
+      )}
+      {open === 'happened' && <Happened close={() => setOpen(null)} />}
+    </div>
+  );
+}
+
+/** What changes the state of metal or lathe without being a pass. */
+function Happened({ close }: { readonly close: () => void }) {
+  const { machine } = useJobView();
+  const shop = useShop();
+  const { after } = machine.card;
+  const done = (e: Parameters<typeof act>[0]) => () => {
+    if (act(e) === null) close();
+  };
+  const system = shop.settings.system;
+  return (
+    <Panel title="What happened">
+      <div className="flex flex-wrap gap-2">
+        <Button big onClick={done({ do: 'changeTool', after })}>
+          Tool changed
+        </Button>
+        <Button big onClick={done({ do: 'changeTool', how: 'reground', after })}>
+          Tool re-ground
+        </Button>
+        <Button big onClick={done({ do: 'reseat', after })}>
+          Work re-seated
+        </Button>
+        <Button big onClick={done({ do: 'takeOut', after })}>
+          Work taken out
+        </Button>
+        <Button big onClick={done({ do: 'slipped', after })}>
+          It slipped in the jaws
+        </Button>
+        <Button big onClick={done({ do: 'wrongMark', after })}>
+          Half-nuts shut on a wrong mark
+        </Button>
+        <Button big onClick={done({ do: 'stoppedShort', after })}>
+          Stopped short
+        </Button>
+        <Button big onClick={done({ do: 'rezero', after })}>
+          Dials set to zero where the tool stands
+        </Button>
+        <Button big onClick={done({ do: 'finishPart', verdict: 'scrapped', after })} tone="stop">
+          This part is scrap
+        </Button>
+      </div>
+      <div className="mt-3 grid gap-3 md:grid-cols-3">
+        <LengthField
+          label="Runs out, full reading"
+          mm={null}
+          system={system}
+          rule={{ allowZero: true, maxMm: 20 }}
+          onCommit={(mm, text) => act({ do: 'runOut', fullMm: mm, text, after }) === null && close()}
+        />
+        <LengthField
+          label="Crests topped, or bore opened, to"
+          mm={null}
+          system={system}
+          onCommit={(mm) => act({ do: 'topCrest', diameterMm: mm, after }) === null && close()}
+        />
+        <LengthField
+          label="Faced back by"
+          mm={null}
+          system={system}
+          onCommit={(mm) => act({ do: 'faceBack', byMm: mm, after }) === null && close()}
+        />
+      </div>
+    </Panel>
+  );
+}

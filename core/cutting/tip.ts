@@ -1,0 +1,95 @@
+import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
+
+/** The end of a threading tool: a flat, or a round nose tangent to both flanks; 0 is sharp. */
+export type Tip = { readonly flatMm: number } | { readonly radiusMm: number };
+
+/** The tool's outline: its two flanks by what they cut, and its tip. Leading: on the side towards which the tool travels. */
+export interface ToolOutline {
+  readonly leadingDeg: number;
+  readonly trailingDeg: number;
+  readonly tip: Tip;
+}
+
+const SQUARE_SLOPE = 1e-9;
+
+export const slopeOfTool = (t: ToolOutline): number => tanDeg(t.leadingDeg) + tanDeg(t.trailingDeg);
+/** Both flanks square to the axis: no depth follows from a pitch diameter. */
+export const isSquare = (t: ToolOutline): boolean => slopeOfTool(t) < SQUARE_SLOPE;
+
+/**
+ * How far the sharp point of the flanks lies beyond the tip, mm: f/(tan a1 + tan a2) for a flat, r cos((a1-a2)/2)/sin((a1+a2)/2) - r
+ * for a round nose. @throws RangeError for square flanks, which never meet.
+ */
+export function vertexBeyondTipMm(t: ToolOutline): number {
+  if (isSquare(t)) throw new RangeError('square flanks have no vertex');
+  if ('flatMm' in t.tip) return t.tip.flatMm / slopeOfTool(t);
+  const r = t.tip.radiusMm;
+  const half = (t.leadingDeg + t.trailingDeg) / 2;
+  return (r * cosDeg((t.leadingDeg - t.trailingDeg) / 2)) / sinDeg(half) - r;
+}
+
+/**
+ * How far the tip lies inside the pitch line when the groove is P/2 wide there, mm. The same for screw and nut.
+ * @see geometry: (P/2 - f)/(tan a1 + tan a2), and the round nose by its vertex
+ */
+export const tipBeyondPitchLineMm = (t: ToolOutline, pitchMm: number): number =>
+  pitchMm / 2 / slopeOfTool(t) - vertexBeyondTipMm(t);
+
+/** Height above the tip at which a round nose passes into each flank, mm; 0 for a flat. */
+export const tangencyMm = (t: ToolOutline): readonly [leading: number, trailing: number] =>
+  'flatMm' in t.tip
+    ? [0, 0]
+    : [t.tip.radiusMm * (1 - sinDeg(t.leadingDeg)), t.tip.radiusMm * (1 - sinDeg(t.trailingDeg))];
+
+/** Reach of one side of the outline from the tip's middle, at a height above the tip, mm. */
+function reachMm(t: ToolOutline, flankDeg: number, heightMm: number): number {
+  if ('flatMm' in t.tip) return t.tip.flatMm / 2 + heightMm * tanDeg(flankDeg);
+  const r = t.tip.radiusMm;
+  const tangent = r * (1 - sinDeg(flankDeg));
+  if (heightMm <= tangent) return Math.sqrt(Math.max(0, r * r - (r - heightMm) ** 2));
+  return r * cosDeg(flankDeg) + (heightMm - tangent) * tanDeg(flankDeg);
+}
+export const leadingReachMm = (t: ToolOutline, heightMm: number): number => reachMm(t, t.leadingDeg, heightMm);
+export const trailingReachMm = (t: ToolOutline, heightMm: number): number => reachMm(t, t.trailingDeg, heightMm);
+
+/** Width of the outline at a height above the tip, mm. */
+export const widthMm = (t: ToolOutline, heightMm: number): number =>
+  leadingReachMm(t, heightMm) + trailingReachMm(t, heightMm);
+
+/** Area under one side of the outline up to a height, mm^2: the nose's circular segment, then the straight flank. */
+function sideAreaMm2(t: ToolOutline, flankDeg: number, heightMm: number): number {
+  const tan = tanDeg(flankDeg);
+  if ('flatMm' in t.tip) return (t.tip.flatMm / 2) * heightMm + (tan * heightMm * heightMm) / 2;
+  const r = t.tip.radiusMm;
+  if (r === 0) return (tan * heightMm * heightMm) / 2;
+  const tangent = r * (1 - sinDeg(flankDeg));
+  const y = Math.min(heightMm, tangent);
+  const angle = Math.acos(Math.max(-1, Math.min(1, (r - y) / r)));
+  const nose = ((r * r) / 2) * (angle - Math.sin(angle) * Math.cos(angle));
+  const above = Math.max(0, heightMm - tangent);
+  return nose + r * cosDeg(flankDeg) * above + (tan * above * above) / 2;
+}
+
+/** Section of the outline up to a height above its tip, mm^2: f D + (tan a1 + tan a2) D^2 / 2 for a flat. */
+export const sectionMm2 = (t: ToolOutline, heightMm: number): number =>
+  sideAreaMm2(t, t.leadingDeg, heightMm) + sideAreaMm2(t, t.trailingDeg, heightMm);
+
+const NEWTON_ROUNDS = 60;
+
+/** Height at which the section reaches an area, mm: the reverse of sectionMm2. */
+export function heightAtSectionMm(t: ToolOutline, areaMm2: number): number {
+  const slope = slopeOfTool(t);
+  if ('flatMm' in t.tip) {
+    const f = t.tip.flatMm;
+    if (slope < SQUARE_SLOPE) return f > 0 ? areaMm2 / f : 0;
+    return (-f + Math.sqrt(f * f + 2 * slope * areaMm2)) / slope;
+  }
+  // the section grows by the width, which only grows: Newton's steps from above never overshoot
+  let height = Math.sqrt((2 * areaMm2) / Math.max(slope, SQUARE_SLOPE));
+  for (let i = 0; i < NEWTON_ROUNDS; i += 1) {
+    const step = (sectionMm2(t, height) - areaMm2) / widthMm(t, height);
+    height -= step;
+    if (!(Math.abs(step) > 1e-13)) break;
+  }
+  return height;
+}

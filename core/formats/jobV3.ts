@@ -1,0 +1,198 @@
+import { calmPasses } from '../cutting/depths.ts';
+import { passSchedule } from '../cutting/passes.ts';
+import { fitPlan } from '../fit/fit.ts';
+import { rootFlatMm } from '../form/sizes.ts';
+import { pitchMmOf, type ThreadSpec } from '../standards/thread.ts';
+
+/**
+ * From version 2, which counted passes, to version 3, which keeps what was done. The pass count becomes one cut event marked
+ * as assumed, at the depth that so many passes have in the plan as stored; trials and readings over wires become events in
+ * order of time. Nothing is agreed: Cut opens stopped, until the slide has been read.
+ */
+type Loose = Record<string, unknown>;
+const isLoose = (x: unknown): x is Loose => typeof x === 'object' && x !== null && !Array.isArray(x);
+const part = (doc: Loose, key: string): Loose => (isLoose(doc[key]) ? doc[key] : {});
+const list = (x: unknown): Loose[] => (Array.isArray(x) ? x.filter(isLoose) : []);
+const num = (x: unknown): number | null => (typeof x === 'number' && Number.isFinite(x) ? x : null);
+const str = (x: unknown, otherwise: string): string => (typeof x === 'string' ? x : otherwise);
+const without = (o: Loose, ...keys: string[]): Loose =>
+  Object.fromEntries(Object.entries(o).filter(([k]) => !keys.includes(k)));
+
+const WAYS: Readonly<Record<string, string>> = {
+  'parallel-slide': 'parallel',
+  'angled-slide': 'angled',
+  'turn-work': 'turn',
+  'slip-gear': 'slip',
+};
+/** Stations whose facts have other names now: their settlement is compared by what both know. */
+const RENAMED = ['setup', 'pickup', 'cut', 'prove', 'record'];
+
+/** Depths of the passes as version 2 planned them; null where its plan cannot be made. */
+function oldPasses(doc: Loose): { readonly depths: readonly number[]; readonly slideDeg: number | null } | null {
+  const name = part(doc, 'name');
+  const [fit, setup, cut, intake] = [part(doc, 'fit'), part(doc, 'setup'), part(doc, 'cut'), part(doc, 'intake')];
+  if (!isLoose(name['thread'])) return null;
+  try {
+    const thread = name['thread'] as unknown as ThreadSpec;
+    const flatMm = num(fit['tipFlatMm']);
+    const plan = fitPlan(thread, {
+      make: intake['make'] === 'internal' ? 'internal' : 'external',
+      pitchClearanceMm: num(fit['pitchClearanceMm']) ?? 0,
+      crestReliefMm: num(fit['crestReliefMm']) ?? 0,
+      tip: flatMm === null ? null : { flatMm },
+      class: typeof fit['class'] === 'string' ? fit['class'] : null,
+      engagementMm: num(fit['engagementMm']),
+    });
+    const flanks = [plan.form.leadingFlankDeg, plan.form.trailingFlankDeg] as const;
+    const flat = flatMm ?? rootFlatMm(plan.form, pitchMmOf(thread));
+    const slideDeg = setup['infeed'] === 'angled' ? num(setup['slideAngleDeg']) : null;
+    const tool = { leadingDeg: flanks[0], trailingDeg: flanks[1], tip: { flatMm: flat } };
+    const schedule = passSchedule({
+      depthMm: plan.depthMm,
+      passes: num(cut['passes']) ?? calmPasses(0, plan.depthMm, tool),
+      rule: cut['rule'] === 'constant-depth' ? 'constant-depth' : 'constant-area',
+      slideAngleDeg: slideDeg,
+      firstMaxMm: num(cut['firstMaxMm']),
+      lastMinMm: num(cut['lastMinMm']),
+      tipFlatMm: flat,
+      flanksDeg: flanks,
+    });
+    return schedule.ok ? { depths: schedule.value.map((p) => p.depthMm), slideDeg } : null;
+  } catch {
+    // a thread that cannot be worked out has no plan: the depth is then asked for from nothing
+    return null;
+  }
+}
+
+const PARTS = ['intake', 'fit', 'setup', 'cut', 'pickup', 'prove', 'record', 'settled'];
+
+interface Timed {
+  readonly at: string;
+  readonly body: Loose;
+}
+
+function eventsOf(doc: Loose): Loose[] {
+  const [fit, cut, pickup, prove] = [part(doc, 'fit'), part(doc, 'cut'), part(doc, 'pickup'), part(doc, 'prove')];
+  const changed = str(doc['changed'], '1970-01-01T00:00:00.000Z');
+  const created = str(doc['created'], changed);
+  const timed: Timed[] = [];
+  const ready = num(fit['readyMm']);
+  if (ready !== null && ready > 0)
+    timed.push({ at: created, body: { kind: 'blankMeasured', diameterMm: ready, text: `${ready} mm` } });
+  if (isLoose(pickup['offset']))
+    timed.push({
+      at: created,
+      body: { kind: 'offsetRead', mm: num(pickup['offset']['mm']) ?? 0, text: str(pickup['offset']['text'], '') },
+    });
+  const done = num(cut['done']) ?? 0;
+  if (done > 0) {
+    const old = oldPasses(doc);
+    const passes = Math.min(done, old?.depths.length ?? done);
+    const depthMm = old?.depths[passes - 1] ?? 0;
+    const feed = part(doc, 'setup')['infeed'] === 'angled' ? 'flank' : 'plunge';
+    const radians = ((old?.slideDeg ?? 0) * Math.PI) / 180;
+    const at = list(cut['trials']).reduce(
+      (earliest, t) => (str(t['at'], changed) < earliest ? str(t['at'], changed) : earliest),
+      changed,
+    );
+    timed.push({
+      at,
+      body: {
+        kind: 'cut',
+        depthMm,
+        axialMm: feed === 'flank' ? depthMm * Math.tan(radians) : 0,
+        crossMm: feed === 'flank' ? 0 : depthMm,
+        topMm: feed === 'flank' ? depthMm / Math.cos(radians) : 0,
+        slideDeg: old?.slideDeg ?? null,
+        infeed: feed,
+        assumedPasses: passes,
+      },
+    });
+    for (let i = passes; i < done; i += 1) timed.push({ at: changed, body: { kind: 'sprung', depthMm } });
+  }
+  for (const t of list(cut['trials']))
+    timed.push({
+      at: str(t['at'], changed),
+      body: {
+        kind: 'tried',
+        mate: '',
+        result: 'note',
+        turns: null,
+        shakeMm: null,
+        note: str(t['note'], ''),
+        place: '',
+      },
+    });
+  const wire = isLoose(prove['wire']) ? prove['wire'] : null;
+  for (const r of list(prove['readings']))
+    timed.push({
+      at: str(r['at'], changed),
+      body: { kind: 'overWires', mm: num(r['mm']) ?? 0, text: str(r['text'], ''), wire, place: str(r['place'], '') },
+    });
+  const record = part(doc, 'record');
+  if (typeof record['verdict'] === 'string')
+    timed.push({
+      at: changed,
+      body: record['verdict'] === 'scrapped' ? { kind: 'partScrapped', why: '' } : { kind: 'partFinished' },
+    });
+  // a stable sort: what has the same time stays in the order of the work
+  return timed
+    .toSorted((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
+    .map(({ at, body }, i) => ({ ...body, n: i + 1, id: `v2-${i + 1}`, at, part: 1, start: 1 }));
+}
+
+export function jobToV3(doc: Loose): Loose {
+  // a part that is missing is not made up here: the check names it
+  if (!PARTS.every((key) => isLoose(doc[key]))) return doc;
+  const [fit, setup, cut, pickup, prove] = [
+    part(doc, 'fit'),
+    part(doc, 'setup'),
+    part(doc, 'cut'),
+    part(doc, 'pickup'),
+    part(doc, 'prove'),
+  ];
+  const events = eventsOf(doc);
+  const done = num(cut['done']) ?? 0;
+  const passes = num(cut['passes']);
+  const settled = part(doc, 'settled');
+  const flat = num(fit['tipFlatMm']);
+  return {
+    ...doc,
+    fit: { ...without(fit, 'tipFlatMm', 'readyMm'), tip: flat === null ? null : { flatMm: flat } },
+    setup: {
+      lengthMm: null,
+      barMm: null,
+      taperBy: null,
+      ...setup,
+      infeed: setup['infeed'] === 'angled' ? 'flank' : setup['infeed'],
+    },
+    pickup: { way: WAYS[str(pickup['method'], '')] ?? 'parallel', slipGear: null },
+    cut: {
+      stepMm: null,
+      ...without(cut, 'done', 'trials', 'passes'),
+      // the number was of all passes; those still to come are what is left of it
+      passes: passes === null || passes <= done ? null : { count: passes - done, after: events.length },
+    },
+    prove: { wire: prove['wire'] ?? null },
+    quantity: { parts: 1, testPiece: false },
+    events,
+    pictures: [],
+    settled: Object.fromEntries(
+      Object.entries(settled).map(([s, v]) => [s, RENAMED.includes(s) && isLoose(v) ? { ...v, older: true } : v]),
+    ),
+  };
+}
+
+/** Lathes say what kind they are, and what is not measured yet is not known. */
+export function latheToV3(lathe: Loose): Loose {
+  const geared = lathe['drive'] !== 'electronic';
+  const levers = isLoose(lathe['levers']) && Object.keys(lathe['levers']).length > 0;
+  return {
+    slack: { crossMm: null, topMm: null, carriageMm: null },
+    coast: null,
+    stepsOn: null,
+    control: null,
+    ...without(lathe, 'drive'),
+    kind: geared ? (levers ? 'gearbox' : 'change-gears') : 'electronic',
+  };
+}

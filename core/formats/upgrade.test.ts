@@ -1,0 +1,111 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from '@jest/globals';
+import { answersOf } from '../job/answers.ts';
+import { cardOf } from '../job/card.ts';
+import { stationStates } from '../job/chain.ts';
+import { threadOfJob } from '../job/derive.ts';
+import { applyEdit, type Edit } from '../job/edits/index.ts';
+import { metalOf } from '../job/metal.ts';
+import type { Job, Shop } from '../job/schema.ts';
+import { stoppedText } from '../words/machine.ts';
+import { readDocument } from './documents.ts';
+
+interface Opened {
+  readonly shop: Shop;
+  readonly jobs: readonly Job[];
+}
+const open = (version: 1 | 2): Opened => {
+  const back = readDocument(readFileSync(new URL(`./backup-v${version}.json`, import.meta.url), 'utf8'));
+  if (!back.ok || back.kind !== 'backup') throw new Error(JSON.stringify(back));
+  return back.backup;
+};
+const jobOf = ({ jobs }: Opened, id: string): Job => {
+  const job = jobs.find((j) => j.id === id);
+  if (!job) throw new Error(id);
+  return job;
+};
+const act = (job: Job, shop: Shop, e: Edit): Job => {
+  const done = applyEdit(job, shop, e, { id: 'u', at: '2026-11-26T08:00:00Z' });
+  if (!done.ok) throw new Error(`${e.do}: ${done.problem.message}`);
+  return done.value.job;
+};
+
+describe.each([1, 2] as const)('a job of version %s, closed in mid-cut', (version) => {
+  const opened = open(version);
+  const job = jobOf(opened, 'demo-sluice');
+
+  test('the pass count becomes one cut, marked as assumed, and Cut opens stopped', () => {
+    const cut = job.events.find((e) => e.kind === 'cut');
+    expect(cut).toMatchObject({ assumedPasses: version === 1 ? 6 : 7 });
+    // version 2's own plan: seven of 22 passes were 1.4857 mm deep, read off the application as it was
+    if (version === 2) expect(cut?.kind === 'cut' && cut.depthMm).toBeCloseTo(1.485699, 6);
+    const { card } = cardOf(job, opened.shop, null);
+    expect(card).toMatchObject({ do: 'check', settings: [], writes: null, stopped: { code: 'assumed' } });
+    expect(card.stopped && stoppedText(card.stopped, 'mm').what).toMatch(
+      /^An older record: \d\.\d+ mm from [67] passes\.$/,
+    );
+  });
+
+  test('it goes on only from the depth that the person confirms or types', () => {
+    const refused = applyEdit(job, opened.shop, { do: 'passDone' }, { id: 'u', at: '2026-11-26T08:00:00Z' });
+    expect(refused.ok).toBe(false);
+    let now = act(job, opened.shop, { do: 'confirmDepth', depthMm: 1.4, text: '1.40' });
+    expect(metalOf(now)).toMatchObject({ depthMm: 1.4, assumed: null });
+    // what it was cut from was never kept: it is asked for, not made up
+    if (metalOf(now).surfaceMm === null) {
+      expect(cardOf(now, opened.shop, null).card).toMatchObject({ do: 'measure', what: 'blank' });
+      now = act(now, opened.shop, { do: 'measureBlank', diameterMm: 37.77 });
+    }
+    const { card } = cardOf(now, opened.shop, null);
+    expect(card.do).toBe('set');
+    expect(card.depthMm).toBeGreaterThan(1.4);
+    expect(card.takesMm).toBeLessThanOrEqual(0.25 + 0.007);
+  });
+
+  test('the desk stations stay as they were settled', () => {
+    const states = stationStates(job, opened.shop, threadOfJob(job));
+    for (const s of ['intake', 'read', 'name', 'fit', 'gears'] as const)
+      expect([s, states[s].kind]).toEqual([s, 'settled']);
+  });
+});
+
+test('trials and readings over wires become events in order of time; the blank that was checked is the surface', () => {
+  const { jobs } = open(2);
+  const job = jobs.find((j) => j.id === 'demo-sluice');
+  expect(job?.events.map((e) => e.kind)).toEqual(['blankMeasured', 'cut', 'tried', 'overWires']);
+  expect(job?.events.map((e) => e.n)).toEqual([1, 2, 3, 4]);
+  expect(job?.events.at(-1)).toMatchObject({ text: '1.560 in', mm: 39.624 });
+  // 22 passes typed with seven cut: fifteen still to come
+  expect(job?.cut.passes).toEqual({ count: 15, after: 4 });
+});
+
+test('a job that was finished stays finished, and is not stopped', () => {
+  const opened = open(2);
+  const job = jobOf(opened, 'demo-brass');
+  const a = answersOf(job, opened.shop, null);
+  expect(a.card).toMatchObject({ do: 'finished', stopped: null });
+  expect(a.stations.record?.state).toBe('settled');
+});
+
+test('a pick-up that was under way is still under way', () => {
+  const opened = open(2);
+  const job = jobOf(opened, 'demo-pump');
+  expect(job.pickup).toEqual({ way: 'parallel', slipGear: null });
+  expect(metalOf(job)).toMatchObject({ phase: 'lost', lostBy: 'existing', offset: { mm: 0.7 } });
+});
+
+test('a damaged older document is named by its check, never thrown at', () => {
+  const text = readFileSync(new URL('./backup-v2.json', import.meta.url), 'utf8');
+  const data = JSON.parse(text) as { jobs: Record<string, unknown>[] };
+  for (const spoil of [
+    (j: Record<string, unknown>) => void (j['cut'] = 7),
+    (j: Record<string, unknown>) => void (j['name'] = { thread: { form: 'no such form', pitch: '0/0' } }),
+    (j: Record<string, unknown>) => void delete j['prove'],
+    (j: Record<string, unknown>) => void (j['settled'] = 'all'),
+  ]) {
+    const copy = structuredClone(data);
+    const [first] = copy.jobs;
+    if (first) spoil(first);
+    expect(readDocument(JSON.stringify(copy))).toMatchObject({ ok: false });
+  }
+});

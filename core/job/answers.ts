@@ -1,0 +1,142 @@
+import type { Ranking } from '../identify/rank.ts';
+import type { UnitSystem } from '../quantity/units.ts';
+import { likeliest } from './special.ts';
+import { cardText } from '../words/machine.ts';
+import { cardOf, testsSinceCut, type Card, type CardView, type StaleStation } from './card.ts';
+import { stationStates, stationsOf, type StationState } from './chain.ts';
+import { conclusion } from './conclusions.ts';
+import { pitchDiameterNow } from './cutPlan.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
+import { standing, type Metal } from './metal.ts';
+import { pickupMove, type PickupAnswer } from './pickupMove.ts';
+import type { Job, Shop } from './schema.ts';
+import type { StationId } from './stations.ts';
+import type { ThreadSpec } from '../standards/thread.ts';
+
+/** Stations whose staleness stops the machine: what they decide is in the next reading. */
+const ABOVE_CUT: readonly StationId[] = ['name', 'fit', 'gears', 'setup'];
+
+/** The first station above Cut that has to be looked at again. */
+export const staleAbove = (states: Readonly<Record<StationId, StationState>>): StaleStation | null => {
+  for (const station of ABOVE_CUT) {
+    const s = states[station];
+    if (s.kind === 'stale') return { station, because: s.because };
+  }
+  return null;
+};
+
+export interface Machine extends CardView {
+  readonly pickup: PickupAnswer;
+  readonly tests: ReturnType<typeof testsSinceCut>;
+}
+
+/** What the machine stations show: card, metal, pick-up; one computation for all of them. */
+export function machineOf(job: Job, shop: Shop, states: Readonly<Record<StationId, StationState>>): Machine {
+  const view = cardOf(job, shop, staleAbove(states));
+  return { ...view, pickup: pickupMove(job, shop, view.metal), tests: testsSinceCut(job, view.metal) };
+}
+
+export interface Answers {
+  readonly stations: Readonly<
+    Partial<Record<StationId, { state: StationState['kind']; conclusion: string | null; because: string | null }>>
+  >;
+  readonly name: unknown;
+  readonly fit: unknown;
+  readonly gears: unknown;
+  readonly setup: unknown;
+  readonly pickup: unknown;
+  readonly metal: unknown;
+  readonly card: Card & { readonly text: string };
+  readonly prove: unknown;
+  readonly record: unknown;
+}
+
+const metalReply = (view: CardView) => {
+  const m: Metal = view.metal;
+  const { tipDiameterMm } = view.plan ?? { tipDiameterMm: null };
+  const external = view.request?.member !== 'internal';
+  return {
+    part: m.part,
+    start: m.start,
+    surfaceMm: m.surfaceMm,
+    touched: m.touched,
+    depthMm: m.depthMm,
+    axialMm: m.axialMm,
+    sideMm: m.sideMm,
+    grooveMm: m.grooveMm,
+    tipDiameterMm: m.surfaceMm === null || m.cuts === 0 ? null : m.surfaceMm + (external ? -2 : 2) * m.depthMm,
+    targetTipDiameterMm: tipDiameterMm,
+    pitchDiameterMm: view.request ? pitchDiameterNow(view.request, m) : null,
+    phase: m.phase,
+    lostBy: m.lostBy,
+    assumed: m.assumed !== null,
+    cuts: m.cuts,
+    springs: m.springs,
+    events: m.events,
+  };
+};
+
+/** All that the stations conclude and show, in SI, from one job and its shop. @param ranking of the evidence, null where there is none */
+export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answers {
+  const top: ThreadSpec | null = ranking ? likeliest(ranking, job) : null;
+  const states = stationStates(job, shop, top ?? threadOfJob(job));
+  const system: UnitSystem = shop.settings.system;
+  const machine = machineOf(job, shop, states);
+  const fit = fitOfJob(job);
+  const gears = gearState(job, shop);
+  const wires = wirePlan(job, shop);
+  const lathe = latheOf(job, shop);
+  return {
+    stations: Object.fromEntries(
+      stationsOf(job).map((s) => {
+        const state = states[s];
+        return [
+          s,
+          {
+            state: state.kind,
+            conclusion: conclusion(s, job, shop, system),
+            because: 'because' in state ? state.because : null,
+          },
+        ];
+      }),
+    ),
+    name: {
+      accepted: job.name?.thread ?? null,
+      candidates: ranking?.candidates.slice(0, 8).map((c) => ({ thread: c.thread, probability: c.probability })) ?? [],
+      special: ranking ? { probability: ranking.special.probability } : null,
+    },
+    fit: fit && {
+      make: fit.make,
+      startDiameterMm: fit.startDiameterMm,
+      pitchDiameterMm: fit.pitchDiameterMm,
+      rootDiameterMm: fit.rootDiameterMm,
+      depthMm: fit.depthMm,
+      limits: fit.limits,
+      problem: fit.classProblem,
+      working: fit.working,
+    },
+    gears: {
+      lathe: job.gears.lathe,
+      train: job.gears.train,
+      targetMm: gears?.target.toFraction() ?? null,
+      leadMm: gears?.lead?.toFraction() ?? null,
+      errorPpm: gears?.errorPpm ?? null,
+    },
+    setup: { ...job.setup, feed: machine.feed },
+    pickup: machine.pickup,
+    metal: metalReply(machine),
+    card: { ...machine.card, text: cardText(machine, job.intake.make, lathe?.crossSlide.unit ?? system) },
+    prove: {
+      targetPitchDiameterMm: fit?.pitchDiameterMm ?? null,
+      wires: wires && {
+        wireMm: wires.wireMm,
+        bestMm: wires.bestMm,
+        targetMm: wires.targetMm,
+        exact: wires.exact,
+        measured: wires.measured,
+      },
+      tests: standing(job.events).filter((e) => e.kind === 'tried' || e.kind === 'overWires' || e.kind === 'gauged'),
+    },
+    record: { ...job.record, events: job.events.length },
+  };
+}

@@ -1,0 +1,228 @@
+import { sectionMm2 } from '../cutting/tip.ts';
+import { toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
+import { sameGears } from '../gearing/change.ts';
+import { dialRule } from '../gearing/dial.ts';
+import { trainText } from '../gearing/trainText.ts';
+import { isGeared, type Lathe } from '../lathe/schema.ts';
+import type { Problem } from '../quantity/outcome.ts';
+import { exact } from '../quantity/rational.ts';
+import { changedFacts, cutFacts, cutPlan, planRequest, type Changed } from './cutPlan.ts';
+import { gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
+import type { EventBody } from './events.ts';
+import { feedOf, type Feed } from './feed.ts';
+import { metalOf, standing, threadExists, type LostBy, type Metal } from './metal.ts';
+import type { Job, Shop } from './schema.ts';
+import { nextPass, setTo } from './nextPass.ts';
+import type { Setting } from './slides.ts';
+import type { StationId } from './stations.ts';
+
+/** What the machinist is to do now; the whole interface at the machine is made of this. */
+export type Act =
+  'mount' | 'touch' | 'air' | 'set' | 'try' | 'measure' | 'pickup' | 'check' | 'next-start' | 'next-part' | 'finished';
+
+/** Why nothing may be cut until somebody has looked. */
+export type Stopped =
+  | { readonly code: 'no-thread' | 'no-lathe' | 'no-train' }
+  | { readonly code: 'plan'; readonly problem: Problem }
+  | { readonly code: 'changed'; readonly changes: readonly Changed[] }
+  | { readonly code: 'stale'; readonly station: StationId; readonly because: string }
+  | { readonly code: 'assumed'; readonly passes: number; readonly depthMm: number };
+
+export type CautionCode =
+  'screwed-chuck' | 'inside-out' | 'bar-unknown' | 'keep-nuts-shut' | 'slack-unmeasured' | 'standstill' | 'isolate';
+
+export interface Card {
+  readonly do: Act;
+  /** Of what: the work or the gears; the blank or the thread; surface or groove. */
+  readonly what: 'work' | 'gears' | 'blank' | 'thread' | 'surface' | 'groove' | null;
+  readonly settings: readonly Setting[];
+  readonly outMm: number | null;
+  readonly outTurns: number | null;
+  readonly pass: {
+    readonly n: number;
+    readonly of: number;
+    readonly spring: boolean;
+    readonly stage: number;
+    readonly start: number;
+    readonly part: number;
+  } | null;
+  /** Depth after this pass, what it takes, what is to go before it, and its chip. */
+  readonly depthMm: number | null;
+  readonly takesMm: number | null;
+  readonly leftMm: number | null;
+  readonly chipMm2: number | null;
+  readonly expectsMetal: boolean;
+  readonly closeOn: readonly number[] | null;
+  readonly conflict: Feed['conflict'];
+  readonly lostBy: LostBy | null;
+  readonly stopped: Stopped | null;
+  readonly cautions: readonly CautionCode[];
+  /** The event on which an act of this card rests, and what "done" would write down. */
+  readonly after: number;
+  readonly writes: EventBody | null;
+}
+
+export interface CardView {
+  readonly metal: Metal;
+  readonly feed: Feed;
+  readonly request: PlanRequest | null;
+  readonly plan: Plan | null;
+  readonly card: Card;
+}
+
+/** A station upstream that has to be looked at again. */
+export interface StaleStation {
+  readonly station: StationId;
+  readonly because: string;
+}
+
+/** The gears that the job wants are on the lathe, as far as anybody has said. */
+export function gearsUp(job: Job, lathe: Lathe, metal: Metal): boolean {
+  const { train } = job.gears;
+  if (!isGeared(lathe) || !train) return true;
+  // passes agreed under this train were cut with it
+  if (metal.cuts > 0 && !metal.gears && metal.facts?.['Gears'] === trainText(train)) return true;
+  if (metal.gears) return metal.gears.lathe === lathe.id && sameGears(metal.gears.train, train);
+  return lathe.mounted !== null && sameGears(lathe.mounted, train);
+}
+
+/** Parts to make in all, the test piece among them. */
+export const partsOf = (job: Job): number => job.quantity.parts + (job.quantity.testPiece ? 1 : 0);
+
+/** What was tried or measured since metal was last cut. */
+export const testsSinceCut = (job: Job, metal: Metal) =>
+  standing(job.events).filter(
+    (e) =>
+      e.n > metal.lastCutN &&
+      metal.cuts > 0 &&
+      ((e.kind === 'tried' && e.result !== 'note') || e.kind === 'overWires' || e.kind === 'gauged'),
+  );
+
+/** Everything that Cut shows, decided from the ledger and the plan. @param stale what upstream has to be looked at again */
+export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardView {
+  const metal = metalOf(job);
+  const feed = feedOf(job, metal);
+  const lathe = latheOf(job, shop);
+  const request = planRequest(job, shop, metal);
+  const planned = cutPlan(job, shop, metal);
+  const plan = planned?.ok ? planned.value : null;
+  const internal = job.intake.make === 'internal';
+  const base: Card = {
+    do: 'check',
+    what: null,
+    settings: [],
+    outMm: plan?.toolOutMm ?? null,
+    outTurns: plan?.toolOutTurns ?? null,
+    pass: null,
+    depthMm: null,
+    takesMm: null,
+    leftMm: plan?.leftMm ?? null,
+    chipMm2: null,
+    expectsMetal: false,
+    closeOn: closeOn(job, shop, lathe),
+    conflict: feed.conflict,
+    lostBy: metal.lostBy,
+    stopped: null,
+    cautions: cautionsOf(job, shop, lathe, internal),
+    after: metal.events,
+    writes: null,
+  };
+  const answer = (over: Partial<Card>): CardView => ({ metal, feed, request, plan, card: { ...base, ...over } });
+  const stop = (stopped: Stopped): CardView => answer({ do: 'check', stopped });
+
+  if (!threadOfJob(job)) return stop({ code: 'no-thread' });
+  if (metal.finished !== null) {
+    const more = metal.part < partsOf(job);
+    return answer({ do: more ? 'next-part' : 'finished' });
+  }
+  if (!lathe) return stop({ code: 'no-lathe' });
+  if (!gearState(job, shop)?.lead) return stop({ code: 'no-train' });
+  if (metal.assumed) return stop({ code: 'assumed', passes: metal.assumed.passes, depthMm: metal.depthMm });
+  if (stale) return stop({ code: 'stale', ...stale });
+  const changes = metal.facts ? changedFacts(metal.facts, cutFacts(job, shop)) : [];
+  if (changes.length > 0) return stop({ code: 'changed', changes });
+  if (!metal.mounted) return answer({ do: 'mount', what: 'work' });
+  if (!gearsUp(job, lathe, metal)) return answer({ do: 'mount', what: 'gears' });
+  if (metal.phase === 'lost') return answer({ do: 'pickup' });
+  if (metal.touched === null || metal.zeroLost) {
+    const groove = metal.cuts > 0 || (threadExists(job) && job.intake.wanted === 'recut');
+    if (!groove && metal.measuredMm === null) return answer({ do: 'measure', what: 'blank' });
+    return answer({ do: 'touch', what: groove ? 'groove' : 'surface' });
+  }
+  if (metal.touched === 'surface' && metal.surfaceMm === null) return answer({ do: 'measure', what: 'blank' });
+  if (planned && !planned.ok) return stop({ code: 'plan', problem: planned.problem });
+  if (!plan || !request) return answer({ do: 'measure', what: 'blank' });
+
+  const at = { metal, feed, request, lathe };
+  const here = { depthMm: Math.max(metal.depthMm, 0), axialMm: metal.axialMm };
+  if (metal.airDue) return answer({ do: 'air', settings: metal.cuts > 0 ? setTo(here, at).settings : [] });
+
+  const next = nextPass(plan, at);
+  const place = { start: metal.start, part: metal.part };
+  if (next) {
+    const { pass, made } = next;
+    const tool = toolOf(request);
+    const from = Math.max(metal.depthMm, request.grooveMm);
+    return answer({
+      do: 'set',
+      settings: made.settings,
+      pass: { n: metal.cuts + 1, of: metal.cuts + plan.passes.length, spring: false, stage: pass.stage, ...place },
+      depthMm: made.depthMm,
+      takesMm: made.depthMm - from,
+      chipMm2: sectionMm2(tool, made.depthMm) - sectionMm2(tool, from),
+      expectsMetal: true,
+      writes: {
+        kind: 'cut',
+        depthMm: made.depthMm,
+        axialMm: pass.axialMm,
+        crossMm: made.set.crossMm,
+        topMm: made.set.topMm,
+        slideDeg: feed.liesDeg,
+        infeed: feed.infeed,
+        assumedPasses: null,
+      },
+    });
+  }
+  if (metal.cuts > 0 && metal.springs < job.cut.springs)
+    return answer({
+      do: 'set',
+      settings: setTo(here, at).settings,
+      pass: { n: metal.springs + 1, of: job.cut.springs, spring: true, stage: 0, ...place },
+      depthMm: metal.depthMm,
+      takesMm: 0,
+      chipMm2: 0,
+      expectsMetal: true,
+      writes: { kind: 'sprung', depthMm: metal.depthMm },
+    });
+  const starts = threadOfJob(job)?.starts ?? 1;
+  if (metal.cuts > 0 && metal.start < starts) return answer({ do: 'next-start' });
+  return answer({
+    do: testsSinceCut(job, metal).length > 0 ? 'try' : wirePlan(job, shop) ? 'measure' : 'try',
+    what: 'thread',
+  });
+}
+
+function closeOn(job: Job, shop: Shop, lathe: Lathe | null): readonly number[] | null {
+  const lead = gearState(job, shop)?.lead;
+  if (!lathe?.dial || !lead || !isGeared(lathe) || job.cut.returnBy !== 'dial') return null;
+  const { safeMarks } = dialRule({
+    leadscrew: exact(lathe.leadscrew),
+    lead,
+    dialTeeth: lathe.dial.teeth,
+    marks: lathe.dial.marks,
+  });
+  return safeMarks.length > 0 ? safeMarks : null;
+}
+
+function cautionsOf(job: Job, shop: Shop, lathe: Lathe | null, internal: boolean): CautionCode[] {
+  const marks = closeOn(job, shop, lathe);
+  const geared = lathe !== null && isGeared(lathe);
+  return [
+    ...(internal ? (['inside-out'] as const) : []),
+    ...(internal && job.setup.barMm === null ? (['bar-unknown'] as const) : []),
+    ...(geared && job.cut.returnBy === 'dial' && marks === null ? (['keep-nuts-shut'] as const) : []),
+    ...(lathe?.screwedChuck && geared && marks === null ? (['screwed-chuck'] as const) : []),
+    ...(lathe && lathe.kind !== 'control' && lathe.slack.crossMm === null ? (['slack-unmeasured'] as const) : []),
+    'standstill',
+  ];
+}

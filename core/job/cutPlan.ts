@@ -1,0 +1,165 @@
+import { flanksUnderTool } from '../cutting/flanks.ts';
+import { planOf, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
+import { isSquare, slopeOfTool, tipBeyondPitchLineMm, type Tip } from '../cutting/tip.ts';
+import { rootFlatMm, nutRootFlatMm } from '../form/sizes.ts';
+import { turnTravelMm } from '../lathe/dials.ts';
+import type { Outcome } from '../quantity/outcome.ts';
+import { pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
+import { trainText } from '../gearing/trainText.ts';
+import { isGeared } from '../lathe/schema.ts';
+import { roundText } from '../quantity/format.ts';
+import { feedOf, plannedSlideDeg } from './feed.ts';
+import { standing, type Facts, type Metal } from './metal.ts';
+import { nextPass } from './nextPass.ts';
+import type { Job, Shop } from './schema.ts';
+
+/** How far the tip is drawn clear of the surface on the way back, mm. Common practice, no source. */
+export const CLEARANCE_MM = 0.5;
+/** Slack allowed for on a cross slide that nobody has measured, mm. Common practice, no source. */
+export const UNMEASURED_SLACK_MM = 0.3;
+
+/** The end of the tool that cuts: the one in the holder, or one ground to the form's root. */
+export function tipOf(job: Job, thread: ThreadSpec): Tip {
+  if (job.fit.tip) return job.fit.tip;
+  const form = threadFormOf(thread);
+  const pitchMm = pitchMmOf(thread);
+  return { flatMm: job.intake.make === 'external' ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm) };
+}
+
+/** Passes typed, less those cut since: what is left of the wish. Null: none typed, or it is used up. */
+export function passesWanted(job: Job): number | null {
+  const { passes } = job.cut;
+  if (!passes) return null;
+  const since = standing(job.events).filter((e) => e.kind === 'cut' && e.n > passes.after).length;
+  return passes.count > since ? passes.count - since : null;
+}
+
+/** The plan's question for a job: target, metal, tool and lathe as they are. Null: no thread is named, or no surface touched or measured. */
+export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | null {
+  const thread = threadOfJob(job);
+  const fit = fitOfJob(job);
+  if (!thread || !fit) return null;
+  const lathe = latheOf(job, shop);
+  const feed = feedOf(job, metal);
+  const form = threadFormOf(thread);
+  const flanks = flanksUnderTool(form, { leftHand: thread.leftHand });
+  const tip = tipOf(job, thread);
+  const external = fit.make === 'external';
+  const inGroove = metal.touched === 'groove';
+  const surfaceMm = inGroove ? null : (metal.surfaceMm ?? metal.measuredMm);
+  if (surfaceMm === null && !inGroove) return null;
+  const sign = external ? -1 : 1;
+  const outward = 2 * sign * metal.deeperMm;
+  const target =
+    surfaceMm === null
+      ? { depthMm: Math.max(metal.deeperMm, metal.depthMm, NOTHING_MM) }
+      : isSquare({ ...flanks, tip })
+        ? { depthMm: (sign * (fit.rootDiameterMm - surfaceMm)) / 2 + metal.deeperMm }
+        : { pitchDiameterMm: fit.pitchDiameterMm + outward };
+  const angled = feed.infeed === 'flank' || feed.infeed === 'modified';
+  return {
+    member: fit.make,
+    surfaceMm,
+    target,
+    pitchMm: pitchMmOf(thread),
+    leftHand: thread.leftHand,
+    ...flanks,
+    tip,
+    infeed: angled ? 'flank' : feed.infeed,
+    slideAngleDeg: feed.slideDeg,
+    rule: job.cut.rule,
+    stepMm: job.cut.stepMm,
+    passes: passesWanted(job),
+    firstMaxMm: job.cut.firstMaxMm,
+    lastMinMm: job.cut.lastMinMm,
+    springs: 0,
+    stages: null,
+    straightLastMm: 0,
+    doneMm: Math.max(0, metal.depthMm),
+    axialDoneMm: metal.cuts > 0 ? metal.axialMm : null,
+    sideMm: metal.sideMm,
+    grooveMm: Math.max(0, metal.grooveMm ?? 0),
+    clearanceMm: CLEARANCE_MM,
+    slackMm: lathe?.slack.crossMm ?? UNMEASURED_SLACK_MM,
+    runOutMm: metal.runOutMm,
+    taper: form.taper,
+    lengthMm: form.taper === 0 ? job.setup.lengthMm : (job.setup.lengthMm ?? job.fit.engagementMm),
+    boreClearMm: external || job.setup.barMm === null || surfaceMm === null ? null : surfaceMm - job.setup.barMm,
+    dial: lathe && lathe.kind !== 'control' ? { turnMm: turnTravelMm(lathe.crossSlide) } : null,
+  };
+}
+/** A depth that schedules nothing: touched off in the groove, and nobody has asked for more. */
+const NOTHING_MM = 1e-9;
+
+/** What is still to be cut on this job; null where nothing can be planned yet. */
+export function cutPlan(job: Job, shop: Shop, metal: Metal): Outcome<Plan> | null {
+  const q = planRequest(job, shop, metal);
+  return q && planOf(q);
+}
+
+/** Pitch diameter that the groove has now, by the depth reached and the tool; null where no depth was cut or the surface is not known. */
+export function pitchDiameterNow(
+  q: PlanRequest,
+  metal: Metal,
+): { readonly value: number; readonly uncertainty: number } | null {
+  const tool = toolOf(q);
+  if (metal.cuts === 0 || q.surfaceMm === null || isSquare(tool)) return null;
+  const beyond = tipBeyondPitchLineMm(tool, q.pitchMm);
+  const radial = metal.depthMm - beyond + metal.sideMm / slopeOfTool(tool);
+  return {
+    value: q.surfaceMm + (q.member === 'external' ? -2 : 2) * radial,
+    uncertainty: 2 * Math.hypot(DIAL_UNCERTAINTY_MM, TIP_UNCERTAINTY_MM / slopeOfTool(tool)),
+  };
+}
+/** How well touching off and dial say the depth, and how well a ground tip's width is known, mm. Common practice, no source. */
+const DIAL_UNCERTAINTY_MM = 0.02;
+const TIP_UNCERTAINTY_MM = 0.02;
+
+/** The facts under which metal is cut: a change of any of them in mid-cut stops the card. */
+export function cutFacts(job: Job, shop: Shop): Facts {
+  const thread = threadOfJob(job);
+  const fit = fitOfJob(job);
+  const lathe = latheOf(job, shop);
+  const gears = gearState(job, shop);
+  const slide = plannedSlideDeg(job);
+  const tip = thread && tipOf(job, thread);
+  return {
+    ...(thread ? { Thread: thread.designation } : {}),
+    Made: job.intake.make,
+    ...(fit ? { 'Pitch diameter': roundText(fit.pitchDiameterMm, 0.001) } : {}),
+    Lathe: lathe?.name ?? 'none',
+    ...(lathe && isGeared(lathe) ? { Gears: job.gears.train ? trainText(job.gears.train) : 'none' } : {}),
+    Lead: gears?.lead?.toFraction() ?? 'none',
+    Feed: slide === null ? 'straight in' : `${job.setup.infeed} ${slide}`,
+    ...(tip
+      ? { Tool: 'flatMm' in tip ? `flat ${roundText(tip.flatMm, 0.001)}` : `radius ${roundText(tip.radiusMm, 0.001)}` }
+      : {}),
+    ...(lathe ? { Dials: JSON.stringify([lathe.crossSlide, lathe.topSlide]) } : {}),
+  };
+}
+
+export interface Changed {
+  readonly fact: string;
+  readonly was: string;
+  readonly now: string;
+}
+/** What is no longer as it was when metal was last agreed to be cut. */
+export const changedFacts = (was: Facts, now: Facts): Changed[] =>
+  [...new Set([...Object.keys(was), ...Object.keys(now)])]
+    .filter((fact) => was[fact] !== now[fact])
+    .map((fact) => ({ fact, was: was[fact] ?? 'none', now: now[fact] ?? 'none' }));
+
+/** Something is still to be cut on this part: depth that a dial can be set to, a spring pass, or another start. */
+export function workLeft(job: Job, shop: Shop, metal: Metal): boolean {
+  const request = planRequest(job, shop, metal);
+  if (!request) return true;
+  const plan = planOf(request);
+  if (!plan.ok) return true;
+  const at = { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) };
+  return (
+    nextPass(plan.value, at) !== null ||
+    metal.springs < job.cut.springs ||
+    metal.start < (threadOfJob(job)?.starts ?? 1)
+  );
+}

@@ -1,0 +1,65 @@
+import { slopeOfTool } from '../cutting/tip.ts';
+import { toolOf } from '../cutting/plan.ts';
+import { testsSinceCut } from './card.ts';
+import { planRequest } from './cutPlan.ts';
+import { wirePlan } from './derive.ts';
+import type { Metal } from './metal.ts';
+import type { Job, Shop } from './schema.ts';
+
+export interface DeeperAnswer {
+  readonly code: 'fits' | 'deeper' | 'past' | 'lead';
+  /** On the radius, mm. */
+  readonly byMm: number;
+}
+
+/** Seven tenths of what wires say is left, then measure again. Common practice, no source. */
+const SHARE = 0.7;
+/** Within this on the pitch diameter a screw is at size over wires, mm. */
+const AT_SIZE_MM = 0.01;
+/** Below this on the pitch diameter the whole of what is left is cut. */
+const SMALL_REST_MM = 0.03;
+/** A nut says no number, only yes or no: a step small against any window it may have, mm radial. Common practice, no source. */
+const STEP_BY_MATE_MM = 0.02;
+
+/** What the last trial or measurement since the last cut says of the next one; null where there was none. */
+export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer | null {
+  const last = testsSinceCut(job, metal).at(-1);
+  if (!last) return null;
+  if (last.kind === 'overWires') {
+    const found = wirePlan(job, shop)?.measured.find((m) => m.n === last.n);
+    if (!found) return null;
+    if (found.leftMm > AT_SIZE_MM) {
+      const share = found.leftMm > SMALL_REST_MM ? SHARE : 1;
+      return { code: 'deeper', byMm: (found.leftMm / 2) * share };
+    }
+    return found.leftMm < -AT_SIZE_MM ? { code: 'past', byMm: -found.leftMm / 2 } : { code: 'fits', byMm: 0 };
+  }
+  if (last.kind === 'gauged') {
+    const go = last.which === 'go';
+    return go === last.passes
+      ? { code: 'fits', byMm: 0 }
+      : go
+        ? { code: 'deeper', byMm: STEP_BY_MATE_MM }
+        : { code: 'past', byMm: 0 };
+  }
+  if (last.kind !== 'tried') return null;
+  switch (last.result) {
+    case 'runs':
+      return { code: 'fits', byMm: 0 };
+    case 'shakes': {
+      const q = planRequest(job, shop, metal);
+      const slope = q ? slopeOfTool(toolOf(q)) : 0;
+      return last.shakeMm !== null && slope > 0
+        ? { code: 'past', byMm: last.shakeMm / slope }
+        : { code: 'past', byMm: 0 };
+    }
+    case 'binds':
+      return { code: 'lead', byMm: 0 };
+    case 'no-start':
+    case 'starts':
+    case 'tight':
+      return { code: 'deeper', byMm: STEP_BY_MATE_MM };
+    case 'note':
+      return null;
+  }
+}

@@ -1,0 +1,284 @@
+import { Type, type TSchema } from '@sinclair/typebox';
+import { flanksUnderTool } from '../../cutting/flanks.ts';
+import { bad, good } from '../../quantity/outcome.ts';
+import { threadFormOf, type ThreadSpec } from '../../standards/thread.ts';
+import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
+import { basisOf, notYet, STATION_NAMES } from '../chain.ts';
+import { slideAngleFor, suitFit } from '../defaults.ts';
+import { threadOfJob } from '../derive.ts';
+import { lastN } from '../metal.ts';
+import { id, text } from '../parts.ts';
+import { JobSchema, ReadingSchema, ThreadSchema, type Job, type Reading } from '../schema.ts';
+import { STATIONS, type StationId } from '../stations.ts';
+import { edit, type Before } from './edit.ts';
+import { trainText } from '../../gearing/trainText.ts';
+
+const { intake, fit, setup, cut, wearMap, prove, quantity, record } = JobSchema.properties;
+const some = <T extends TSchema>(schema: T) => Type.Optional(schema);
+const station = Type.Unsafe<StationId>({ type: 'string', enum: [...STATIONS] });
+
+/** Those of the given values that are there. */
+const given = <T extends object>(patch: T): Partial<T> =>
+  Object.fromEntries(Object.entries(patch).filter(([, v]) => v !== undefined)) as Partial<T>;
+
+const settledNow = (job: Job, shop: Before['shop'], s: StationId, at: string, believed: ThreadSpec | null): Job => ({
+  ...job,
+  settled: { ...job.settled, [s]: { basis: { ...basisOf(s, job, shop, believed) }, at } },
+});
+
+const INTAKE_WORDS: Readonly<Record<string, string>> = {
+  title: 'title',
+  customer: 'customer',
+  note: 'note',
+  cameIn: 'what came in',
+  wanted: 'what is wanted',
+  make: 'what is cut',
+  material: 'material',
+  origin: 'origin',
+  use: 'use',
+  hazards: 'duties',
+};
+const firstOf = (patch: object, words: Readonly<Record<string, string>>): string =>
+  `change the ${
+    Object.keys(patch)
+      .map((k) => words[k])
+      .find((w) => w !== undefined) ?? 'job'
+  }`;
+
+const TakenReading = Type.Omit(ReadingSchema, ['id', 'at']);
+
+/** What is decided at the desk. */
+export const DESK = {
+  setIntake: edit(
+    {
+      title: some(Type.String({ minLength: 1, maxLength: 200 })),
+      customer: some(text(200)),
+      note: some(intake.properties.note),
+      cameIn: some(intake.properties.cameIn),
+      wanted: some(intake.properties.wanted),
+      make: some(intake.properties.make),
+      material: some(intake.properties.material),
+      origin: some(intake.properties.origin),
+      use: some(intake.properties.use),
+      hazards: some(intake.properties.hazards),
+    },
+    (f) => firstOf(f, INTAKE_WORDS),
+    ({ job }, { title, customer, ...rest }) => ({
+      job: { ...job, ...given({ title, customer }), intake: { ...job.intake, ...given(rest) } },
+    }),
+  ),
+
+  takeReading: edit(
+    { reading: TakenReading },
+    (f) => `take ${f.reading.text}`,
+    ({ job, id, at }, { reading }) => ({
+      job: { ...job, readings: [...job.readings, { ...(reading as Omit<Reading, 'id' | 'at'>), id, at }] },
+    }),
+  ),
+  editReading: edit(
+    { reading: id, changes: Type.Partial(TakenReading) },
+    'change a reading',
+    ({ job }, { reading, changes }) =>
+      job.readings.some((r) => r.id === reading)
+        ? good({
+            job: { ...job, readings: job.readings.map((r) => (r.id === reading ? { ...r, ...given(changes) } : r)) },
+          })
+        : bad('reading', 'There is no such reading.', 'the id of one that is there'),
+  ),
+  removeReading: edit({ reading: id }, 'remove a reading', ({ job }, { reading }) =>
+    job.readings.some((r) => r.id === reading)
+      ? good({ job: { ...job, readings: job.readings.filter((r) => r.id !== reading) } })
+      : bad('reading', 'There is no such reading.', 'the id of one that is there'),
+  ),
+  setUnworn: edit(
+    { lengthMm: some(wearMap.properties.lengthMm), unworn: some(wearMap.properties.unworn) },
+    'change the wear map',
+    ({ job }, f) => ({ job: { ...job, wearMap: { ...job.wearMap, ...given(f) } } }),
+  ),
+
+  acceptName: edit(
+    {
+      thread: ThreadSchema,
+      probability: Type.Number({ minimum: 0, maximum: 1 }),
+      overruled: Type.Boolean(),
+      reason: text(),
+    },
+    (f) => `name it ${f.thread.designation}`,
+    ({ job, shop, at }, { thread, probability, overruled, reason }) => {
+      const spec = thread as ThreadSpec;
+      const first = job.name === null || job.name.thread.form !== spec.form || job.name.thread.pitch !== spec.pitch;
+      let next: Job = { ...job, name: { thread, probability, overruled, reason } };
+      if (first) next = suitFit(next);
+      next = settledNow(next, shop, 'name', at, spec);
+      if (!next.settled.read && next.readings.length > 0) next = settledNow(next, shop, 'read', at, spec);
+      if (!next.settled.intake) next = settledNow(next, shop, 'intake', at, spec);
+      return { job: next };
+    },
+  ),
+  sayWhy: edit({ reason: text() }, 'say why', ({ job }, { reason }) =>
+    job.name ? { job: { ...job, name: { ...job.name, reason } } } : bad('name', 'The thread has no name yet.'),
+  ),
+
+  setFit: edit(
+    {
+      class: some(fit.properties.class),
+      pitchClearanceMm: some(fit.properties.pitchClearanceMm),
+      crestReliefMm: some(fit.properties.crestReliefMm),
+      engagementMm: some(fit.properties.engagementMm),
+      tip: some(fit.properties.tip),
+    },
+    (f) =>
+      firstOf(f, {
+        class: 'class',
+        pitchClearanceMm: 'clearance',
+        crestReliefMm: 'crest relief',
+        engagementMm: 'engagement',
+        tip: 'tool\u2019s tip',
+      }),
+    ({ job }, f) => ({ job: { ...job, fit: { ...job.fit, ...given(f) } } }),
+  ),
+
+  chooseLathe: edit({ lathe: Type.Union([Type.Null(), id]) }, 'choose the lathe', ({ job, shop }, { lathe }) =>
+    lathe === null || shop.lathes.some((l) => l.id === lathe)
+      ? good({ job: { ...job, gears: { lathe, train: job.gears.lathe === lathe ? job.gears.train : null } } })
+      : bad(
+          'lathe',
+          'There is no such lathe in the shop.',
+          shop.lathes.map((l) => l.id).join(', ') || 'describe one first',
+        ),
+  ),
+  takeTrain: edit(
+    { train: Type.Union([Type.Null(), TrainSchema]) },
+    (f) => (f.train ? `choose ${trainText(f.train)}` : 'choose no train'),
+    ({ job }, { train }) => ({ job: { ...job, gears: { ...job.gears, train } } }),
+  ),
+  remember: edit(
+    { proven: Type.Omit(ProvenSchema, ['at']) },
+    'remember a proven train',
+    ({ job, shop, at }, { proven }) => {
+      const lathe = job.gears.lathe;
+      return {
+        shop: {
+          ...shop,
+          lathes: shop.lathes.map((l) =>
+            l.id === lathe
+              ? {
+                  ...l,
+                  proven: [
+                    { ...proven, at },
+                    ...l.proven.filter((p) => JSON.stringify(p.train) !== JSON.stringify(proven.train)),
+                  ].slice(0, 200),
+                }
+              : l,
+          ),
+        },
+      };
+    },
+  ),
+
+  setUp: edit(
+    {
+      infeed: some(setup.properties.infeed),
+      slideAngleDeg: some(setup.properties.slideAngleDeg),
+      rpm: some(setup.properties.rpm),
+      reliefMm: some(setup.properties.reliefMm),
+      checks: some(setup.properties.checks),
+      lengthMm: some(setup.properties.lengthMm),
+      barMm: some(setup.properties.barMm),
+      taperBy: some(setup.properties.taperBy),
+    },
+    (f) =>
+      firstOf(f, {
+        infeed: 'infeed',
+        slideAngleDeg: 'slide angle',
+        rpm: 'speed',
+        reliefMm: 'relief',
+        checks: 'checks',
+        lengthMm: 'length',
+        barMm: 'bar',
+        taperBy: 'way of following the taper',
+      }),
+    ({ job }, f) => {
+      const thread = threadOfJob(job);
+      // a way of feeding brings its usual angle along; the person changes it from there
+      const usual =
+        thread && (f.infeed === 'flank' || f.infeed === 'modified') && f.slideAngleDeg === undefined
+          ? {
+              slideAngleDeg: slideAngleFor(
+                f.infeed,
+                flanksUnderTool(threadFormOf(thread), { leftHand: thread.leftHand }).trailingDeg,
+              ),
+            }
+          : {};
+      return { job: { ...job, setup: { ...job.setup, ...given(f), ...usual } } };
+    },
+  ),
+  setPickup: edit(
+    {
+      way: some(JobSchema.properties.pickup.properties.way),
+      slipGear: some(JobSchema.properties.pickup.properties.slipGear),
+    },
+    'change the way in',
+    ({ job }, f) => ({ job: { ...job, pickup: { ...job.pickup, ...given(f) } } }),
+  ),
+  setSchedule: edit(
+    {
+      rule: some(cut.properties.rule),
+      stepMm: some(cut.properties.stepMm),
+      /** Passes still to come; null: as many as are calm. */
+      passes: some(Type.Union([Type.Null(), Type.Integer({ minimum: 1, maximum: 500 })])),
+      firstMaxMm: some(cut.properties.firstMaxMm),
+      lastMinMm: some(cut.properties.lastMinMm),
+      springs: some(cut.properties.springs),
+      returnBy: some(cut.properties.returnBy),
+    },
+    (f) =>
+      firstOf(f, {
+        rule: 'rule',
+        stepMm: 'step',
+        passes: 'passes to come',
+        firstMaxMm: 'largest cut',
+        lastMinMm: 'smallest cut',
+        springs: 'spring passes',
+        returnBy: 'way back',
+      }),
+    ({ job }, { passes, ...rest }) => ({
+      job: {
+        ...job,
+        cut: {
+          ...job.cut,
+          ...given(rest),
+          ...(passes === undefined ? {} : { passes: passes === null ? null : { count: passes, after: lastN(job) } }),
+        },
+      },
+    }),
+  ),
+  setWire: edit({ wire: prove.properties.wire }, 'change the wire', ({ job }, { wire }) => ({
+    job: { ...job, prove: { ...job.prove, wire } },
+  })),
+  setQuantity: edit(
+    { parts: some(quantity.properties.parts), testPiece: some(quantity.properties.testPiece) },
+    'change the quantity',
+    ({ job }, f) => ({ job: { ...job, quantity: { ...job.quantity, ...given(f) } } }),
+  ),
+  setRecord: edit(
+    { note: some(record.properties.note), verdict: some(record.properties.verdict) },
+    (f) => (f.verdict === undefined ? 'change the record note' : 'record the outcome'),
+    ({ job }, f) => ({ job: { ...job, record: { ...job.record, ...given(f) } } }),
+  ),
+
+  settle: edit(
+    {
+      station,
+      /** The thread as the evidence now has it; missing: the one accepted. */
+      thread: some(Type.Union([Type.Null(), ThreadSchema])),
+    },
+    (f) => `settle ${STATION_NAMES[f.station]}`,
+    ({ job, shop, at }, f) => {
+      const why = notYet(f.station, job, shop);
+      if (why !== null) return bad('station', why, `something in ${STATION_NAMES[f.station]}`);
+      const believed = f.thread === undefined ? threadOfJob(job) : (f.thread as ThreadSpec | null);
+      return good({ job: settledNow(job, shop, f.station, at, believed) });
+    },
+  ),
+} as const;

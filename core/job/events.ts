@@ -1,0 +1,141 @@
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { TrainSchema } from '../lathe/schema.ts';
+import { finite, id, object, oneOf, positive, text, time, TipSchema } from './parts.ts';
+
+/**
+ * The ledger: what was really done at the lathe, in order. Events are only ever added. One that was wrong is voided by a
+ * later one, and a void can be voided; nothing is rewritten. Order is by number, not by the clock, which may be set back.
+ */
+const common = {
+  n: Type.Integer({ minimum: 1, maximum: 100_000 }),
+  id,
+  at: time,
+  part: Type.Integer({ minimum: 1, maximum: 10_000 }),
+  /** Which start of a thread of several, from 1. */
+  start: Type.Integer({ minimum: 1, maximum: 24 }),
+};
+
+/** The facts under which metal was last agreed to be cut: name of the fact -> its text. */
+export const FactsSchema = Type.Record(Type.String({ maxLength: 120 }), text(400));
+const orNull = <T extends TSchema>(schema: T) => Type.Union([Type.Null(), schema]);
+const depth = Type.Number({ minimum: -1000, maximum: 1000 });
+
+/** What each kind of event tells besides who, when and where. */
+export const EVENT_FIELDS = {
+  partBegun: {},
+  partFinished: {},
+  partScrapped: { why: text(400) },
+  mounted: {
+    lathe: orNull(id),
+    holding: oneOf('chuck', 'chuck-centre', 'centres', 'collet', 'faceplate'),
+    steady: oneOf('none', 'steady', 'follow'),
+  },
+  takenOut: {},
+  reseated: {},
+  slipped: {},
+  /** Full reading of the indicator. */
+  runOutRead: { fullMm: Type.Number({ minimum: 0, maximum: 100 }), text: text(80) },
+  blankMeasured: { diameterMm: positive, text: text(80) },
+  touchedOff: {
+    on: oneOf('surface', 'groove'),
+    /** Diameter of the surface touched; null where the tool was touched off in the groove. */
+    diameterMm: orNull(positive),
+    /** Depth of an old groove below that surface; 0 where there is none, null where it is not known. */
+    grooveMm: orNull(Type.Number({ minimum: 0, maximum: 1000 })),
+    /** How the top slide lies, from the cross-slide line; null where nobody said. */
+    slideDeg: orNull(Type.Number({ minimum: 0, maximum: 90 })),
+    facts: FactsSchema,
+  },
+  gearsMounted: { lathe: id, train: TrainSchema },
+  leversSet: { lathe: id, ratio: text(80) },
+  scratchRead: { crests: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }), spanMm: positive, text: text(120) },
+  slideSwung: { deg: Type.Number({ minimum: 0, maximum: 90 }) },
+  offsetRead: { mm: finite, text: text(80) },
+  inGroove: {
+    way: oneOf('parallel', 'angled', 'turn', 'slip', 'start', 'by-eye'),
+    /** How far the slides were moved for it, + forward on the top slide and into the work on the cross slide. */
+    topMm: finite,
+    crossMm: finite,
+  },
+  airPassed: { result: oneOf('in', 'off', 'cut-air') },
+  cut: {
+    /** Below the surface. */
+    depthMm: depth,
+    /** Where the tool stood along the axis, + towards the headstock. */
+    axialMm: finite,
+    /** Travel of the two slides from their zeros. */
+    crossMm: finite,
+    topMm: finite,
+    slideDeg: orNull(Type.Number({ minimum: 0, maximum: 90 })),
+    infeed: oneOf('plunge', 'flank', 'alternate', 'modified'),
+    /** From an older record that counted passes: the depth that so many passes have in the plan, not one that was read. */
+    assumedPasses: orNull(Type.Integer({ minimum: 1, maximum: 1000 })),
+  },
+  depthRead: { depthMm: depth, crossMm: finite, topMm: finite, text: text(80) },
+  sprung: { depthMm: depth },
+  sideCut: {
+    flank: oneOf('leading', 'trailing'),
+    byMm: Type.Number({ exclusiveMinimum: 0, maximum: 100 }),
+    /** Where the tool stands along the axis afterwards, + towards the headstock. */
+    axialMm: finite,
+    crossMm: finite,
+    topMm: finite,
+  },
+  stoppedShort: { note: text(400) },
+  wrongMark: {},
+  tried: {
+    mate: text(120),
+    result: oneOf('no-start', 'starts', 'binds', 'tight', 'runs', 'shakes', 'note'),
+    turns: orNull(Type.Number({ minimum: 0, maximum: 10_000 })),
+    shakeMm: orNull(Type.Number({ minimum: 0, maximum: 100 })),
+    note: text(),
+    place: text(120),
+  },
+  overWires: {
+    mm: positive,
+    text: text(80),
+    wire: orNull(object({ text: text(80), mm: positive })),
+    place: text(120),
+  },
+  gauged: {
+    which: oneOf('go', 'not-go'),
+    passes: Type.Boolean(),
+    turns: orNull(Type.Number({ minimum: 0, maximum: 10_000 })),
+    pitchDiameterMm: orNull(positive),
+  },
+  rezeroed: {},
+  toolChanged: { how: oneOf('changed', 'reground'), tip: orNull(TipSchema) },
+  crestTopped: { diameterMm: positive },
+  facedBack: { byMm: finite },
+  standOffRead: { mm: finite, text: text(80) },
+  controlOffset: { byMm: finite, on: oneOf('radius', 'diameter') },
+  /** Deeper than the fit asks for, by so much on the radius. */
+  deeper: { byMm: finite },
+  indexed: { to: Type.Integer({ minimum: 1, maximum: 24 }), topMm: finite },
+  /** The person has looked at what changed and says that it is right. */
+  checked: { facts: FactsSchema },
+  voided: { of: Type.Integer({ minimum: 1, maximum: 100_000 }) },
+} as const satisfies Record<string, Record<string, TSchema>>;
+
+export type EventKind = keyof typeof EVENT_FIELDS;
+type Fields<K extends EventKind> = {
+  [F in keyof (typeof EVENT_FIELDS)[K]]: Static<Extract<(typeof EVENT_FIELDS)[K][F], TSchema>>;
+};
+export type EventOf<K extends EventKind> = { n: number; id: string; at: string; part: number; start: number } & {
+  kind: K;
+} & Fields<K>;
+export type LedgerEvent = { [K in EventKind]: EventOf<K> }[EventKind];
+/** What an edit says of an event: number, time and part are put to it when it is written down. */
+export type EventBody = { [K in EventKind]: { kind: K } & Fields<K> }[EventKind];
+
+export const EVENT_KINDS = Object.keys(EVENT_FIELDS) as EventKind[];
+
+export const EventSchema = Type.Unsafe<LedgerEvent>({
+  type: 'object',
+  discriminator: { propertyName: 'kind' },
+  oneOf: EVENT_KINDS.map((kind) => ({
+    ...object({ ...common, ...EVENT_FIELDS[kind] }),
+    properties: { kind: { const: kind }, ...common, ...EVENT_FIELDS[kind] },
+    required: ['kind', ...Object.keys(common), ...Object.keys(EVENT_FIELDS[kind])],
+  })),
+});

@@ -1,0 +1,40 @@
+import type { Infeed } from '../cutting/plan.ts';
+import type { Metal } from './metal.ts';
+import type { Job } from './schema.ts';
+
+/** Along the bed: where a slide lies that was swung to pick a groove up, or to feed alternately. */
+export const ALONG_BED_DEG = 90;
+
+export interface Feed {
+  readonly infeed: Infeed;
+  /** Angle of the top slide's feed from the cross-slide line, where it is the slide that feeds; null: the cross slide does. */
+  readonly slideDeg: number | null;
+  /** Where the top slide lies now; null: nobody has said. */
+  readonly liesDeg: number | null;
+  /** Set up asks for a feed that the slide, as it lies, cannot give. */
+  readonly conflict: 'slide-along-bed' | 'slide-elsewhere' | null;
+}
+
+/**
+ * The one decision on how the cut is fed, for Set up, Pick up and Cut alike: what Set up asks for, as far as the slide lies
+ * so that it can. A slide left along the bed by picking up is fed straight in; the conflict is said wherever it shows.
+ */
+export function feedOf(job: Job, metal: Metal): Feed {
+  const wanted = job.setup.infeed;
+  const lies = metal.slideDeg;
+  const feeds = wanted === 'flank' || wanted === 'modified';
+  if (feeds && lies === ALONG_BED_DEG && metal.phase === 'kept')
+    return { infeed: 'plunge', slideDeg: null, liesDeg: lies, conflict: 'slide-along-bed' };
+  if (wanted === 'alternate' && lies !== null && lies !== ALONG_BED_DEG && metal.touched !== null)
+    return { infeed: 'plunge', slideDeg: null, liesDeg: lies, conflict: 'slide-elsewhere' };
+  return {
+    infeed: wanted,
+    slideDeg: feeds ? job.setup.slideAngleDeg : null,
+    liesDeg: lies ?? plannedSlideDeg(job),
+    conflict: null,
+  };
+}
+
+/** How the slide has to lie for what Set up asks for; null: straight in, it may lie as it likes. */
+export const plannedSlideDeg = (job: Job): number | null =>
+  job.setup.infeed === 'plunge' ? null : job.setup.infeed === 'alternate' ? ALONG_BED_DEG : job.setup.slideAngleDeg;

@@ -1,0 +1,305 @@
+import type { Infeed } from '../cutting/plan.ts';
+import { cosDeg } from '../quantity/units.ts';
+import type { EventKind, EventOf, LedgerEvent } from './events.ts';
+import type { Job } from './schema.ts';
+
+/** Facts by name, as short texts. */
+export type Facts = Readonly<Record<string, string>>;
+
+/** What made the tool lose its place against the groove. */
+export type LostBy =
+  'existing' | 'gears' | 'levers' | 'lead' | 'slide' | 'tool' | 'reseated' | 'slipped' | 'mark' | 'off';
+
+export interface Offset {
+  readonly mm: number;
+  readonly text: string;
+  readonly n: number;
+}
+
+/**
+ * The metal and the lathe as they are, derived from the ledger alone. Depths are radial below the surface touched, mm. The
+ * tip lies at depth = cross + top cos(slide) + zero, with the travels of the two slides from where their dials were zeroed.
+ */
+export interface Metal {
+  readonly part: number;
+  readonly start: number;
+  readonly events: number;
+  readonly mounted: boolean;
+  /** The blank or bore as measured, mm on diameter; null: nobody has measured it. */
+  readonly measuredMm: number | null;
+  readonly surfaceMm: number | null;
+  readonly touched: 'surface' | 'groove' | null;
+  readonly depthMm: number;
+  readonly axialMm: number;
+  readonly sideMm: number;
+  /** Depth of an old groove below the surface; null: not known. */
+  readonly grooveMm: number | null;
+  readonly crossMm: number;
+  readonly topMm: number;
+  readonly zeroMm: number;
+  readonly slideDeg: number | null;
+  /** How the last pass was fed. */
+  readonly infeed: Infeed | null;
+  readonly phase: 'kept' | 'lost';
+  readonly lostBy: LostBy | null;
+  /** The dials no longer say where the tool is. */
+  readonly zeroLost: boolean;
+  /** An older record that counted passes: not to be cut from until the slide is read. */
+  readonly assumed: { readonly passes: number } | null;
+  readonly hasGroove: boolean;
+  readonly airDue: boolean;
+  /** Passes cut on this start of this part, springs not counted, and springs since the last one. */
+  readonly cuts: number;
+  readonly springs: number;
+  readonly lastCutN: number;
+  readonly deeperMm: number;
+  readonly runOutMm: number;
+  readonly offset: Offset | null;
+  /** Gears seen going on for this job. */
+  readonly gears: EventOf<'gearsMounted'> | null;
+  readonly facts: Facts | null;
+  readonly finished: 'finished' | 'scrapped' | null;
+  readonly scratch: EventOf<'scratchRead'> | null;
+}
+
+/** The ledger without what was voided. Voids that were voided themselves count for nothing. */
+export function standing(events: readonly LedgerEvent[]): LedgerEvent[] {
+  const gone = voidedOf(events);
+  return events.filter((e) => e.kind !== 'voided' && !gone.has(e.n));
+}
+
+/** Numbers of the events that are struck through. */
+export function voidedOf(events: readonly LedgerEvent[]): ReadonlySet<number> {
+  const gone = new Set<number>();
+  for (const e of [...events].sort((a, b) => b.n - a.n)) if (e.kind === 'voided' && !gone.has(e.n)) gone.add(e.of);
+  return gone;
+}
+
+export const lastN = (job: Job): number => job.events.at(-1)?.n ?? 0;
+
+/** A thread is there before anything is cut: it must be found before the first pass. */
+export const threadExists = (job: Job): boolean =>
+  job.intake.wanted === 'recut' || job.intake.wanted === 'extend' || job.intake.cameIn === 'broken-shaft';
+
+type State = { -readonly [K in keyof Metal]: Metal[K] } & { starts: Map<number, StartState> };
+interface StartState {
+  depthMm: number;
+  axialMm: number;
+  sideMm: number;
+  cuts: number;
+  springs: number;
+  lastCutN: number;
+}
+
+const newPart = (job: Job, part: number): Omit<State, 'events' | 'slideDeg' | 'gears'> => ({
+  part,
+  start: 1,
+  starts: new Map(),
+  mounted: false,
+  measuredMm: null,
+  surfaceMm: null,
+  touched: null,
+  depthMm: 0,
+  axialMm: 0,
+  sideMm: 0,
+  grooveMm: null,
+  crossMm: 0,
+  topMm: 0,
+  zeroMm: 0,
+  infeed: null,
+  phase: threadExists(job) ? 'lost' : 'kept',
+  lostBy: threadExists(job) ? 'existing' : null,
+  zeroLost: false,
+  assumed: null,
+  hasGroove: threadExists(job),
+  airDue: false,
+  cuts: 0,
+  springs: 0,
+  lastCutN: 0,
+  deeperMm: 0,
+  runOutMm: 0,
+  offset: null,
+  facts: null,
+  finished: null,
+  scratch: null,
+});
+
+const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, job: Job) => void } = {
+  partBegun: (s, e, job) => void Object.assign(s, newPart(job, e.part)),
+  partFinished: (s) => void (s.finished = 'finished'),
+  partScrapped: (s) => void (s.finished = 'scrapped'),
+  mounted: (s) => {
+    s.mounted = true;
+    if (s.cuts > 0) lose(s, 'reseated');
+  },
+  takenOut: (s) => {
+    s.mounted = false;
+    loseZero(s, 'reseated');
+  },
+  reseated: (s) => loseZero(s, 'reseated'),
+  slipped: (s) => lose(s, 'slipped'),
+  wrongMark: (s) => lose(s, 'mark'),
+  runOutRead: (s, e) => void (s.runOutMm = e.fullMm / 2),
+  blankMeasured: (s, e) => {
+    s.measuredMm = e.diameterMm;
+    if (s.touched === 'surface') s.surfaceMm = e.diameterMm;
+  },
+  touchedOff: (s, e) => {
+    s.mounted = true;
+    s.zeroLost = false;
+    s.assumed = null;
+    s.facts = e.facts;
+    s.crossMm = 0;
+    s.topMm = 0;
+    if (e.slideDeg !== null) s.slideDeg = e.slideDeg;
+    if (e.on === 'surface') {
+      // depths already cut are kept where they are, whatever the new surface measures
+      if (s.surfaceMm !== null && e.diameterMm !== null) shiftDepths(s, s.surfaceMm, e.diameterMm);
+      s.touched = 'surface';
+      s.surfaceMm = e.diameterMm ?? s.measuredMm;
+      s.grooveMm = e.grooveMm;
+      s.zeroMm = 0;
+    } else if (s.cuts > 0) s.zeroMm = s.depthMm;
+    else {
+      s.touched = 'groove';
+      s.surfaceMm = null;
+      s.grooveMm = 0;
+      s.depthMm = 0;
+      s.zeroMm = 0;
+    }
+  },
+  gearsMounted: (s, e) => {
+    s.gears = e;
+    lose(s, 'gears');
+  },
+  leversSet: (s) => lose(s, 'levers'),
+  slideSwung: (s, e) => {
+    if (s.slideDeg === e.deg) return;
+    s.slideDeg = e.deg;
+    if (s.touched !== null) loseZero(s, 'slide');
+  },
+  scratchRead: (s, e) => void (s.scratch = e),
+  offsetRead: (s, e) => void (s.offset = { mm: e.mm, text: e.text, n: e.n }),
+  inGroove: (s, e) => {
+    s.phase = 'kept';
+    s.lostBy = null;
+    s.offset = null;
+    s.airDue = true;
+    if (e.way === 'parallel') {
+      // swung along the bed for it: the old zeros say nothing any more
+      if (s.slideDeg !== 90 && s.touched !== null) s.zeroLost = true;
+      s.slideDeg = 90;
+    }
+    s.topMm += e.topMm;
+    s.crossMm += e.crossMm;
+  },
+  airPassed: (s, e) => {
+    s.airDue = e.result === 'off';
+    if (e.result === 'off') lose(s, 'off');
+  },
+  cut: (s, e) => {
+    s.depthMm = e.depthMm;
+    s.axialMm = e.axialMm;
+    s.crossMm = e.crossMm;
+    s.topMm = e.topMm;
+    s.infeed = e.infeed;
+    if (e.slideDeg !== null) s.slideDeg = e.slideDeg;
+    s.hasGroove = true;
+    s.airDue = false;
+    s.cuts += e.assumedPasses ?? 1;
+    s.springs = 0;
+    s.lastCutN = e.n;
+    if (e.assumedPasses !== null) {
+      s.assumed = { passes: e.assumedPasses };
+      // passes were cut then, so the groove had been found
+      s.phase = 'kept';
+      s.lostBy = null;
+    }
+  },
+  depthRead: (s, e) => {
+    s.depthMm = e.depthMm;
+    s.crossMm = e.crossMm;
+    s.topMm = e.topMm;
+    s.zeroMm = e.depthMm - e.crossMm - e.topMm * cosDeg(s.slideDeg ?? 0);
+    s.assumed = null;
+    s.zeroLost = false;
+    s.mounted = true;
+    s.touched ??= 'surface';
+    s.surfaceMm ??= s.measuredMm;
+  },
+  sprung: (s) => void (s.springs += 1),
+  sideCut: (s, e) => {
+    s.sideMm += e.byMm;
+    s.axialMm = e.axialMm;
+    s.crossMm = e.crossMm;
+    s.topMm = e.topMm;
+  },
+  rezeroed: (s) => {
+    s.zeroMm = s.depthMm;
+    s.crossMm = 0;
+    s.topMm = 0;
+    s.zeroLost = false;
+  },
+  toolChanged: (s) => loseZero(s, 'tool'),
+  crestTopped: (s, e) => {
+    if (s.surfaceMm !== null) shiftDepths(s, s.surfaceMm, e.diameterMm);
+    s.surfaceMm = e.diameterMm;
+    s.measuredMm = e.diameterMm;
+  },
+  controlOffset: (s, e) => void (s.zeroMm += e.on === 'diameter' ? e.byMm / 2 : e.byMm),
+  deeper: (s, e) => void (s.deeperMm += e.byMm),
+  indexed: (s, e) => {
+    s.starts.set(s.start, pick(s));
+    s.start = e.to;
+    Object.assign(s, s.starts.get(e.to) ?? { depthMm: 0, axialMm: 0, sideMm: 0, cuts: 0, springs: 0, lastCutN: 0 });
+    s.topMm += e.topMm;
+  },
+  checked: (s, e) => {
+    // cutting goes on at another lead or on another lathe: the old groove has to be found again
+    for (const fact of ['Lead', 'Lathe', 'Gears', 'Thread', 'Made'])
+      if (s.facts && s.facts[fact] !== e.facts[fact] && s.cuts > 0) lose(s, 'lead');
+    s.facts = e.facts;
+  },
+};
+
+const pick = (s: State): StartState => ({
+  depthMm: s.depthMm,
+  axialMm: s.axialMm,
+  sideMm: s.sideMm,
+  cuts: s.cuts,
+  springs: s.springs,
+  lastCutN: s.lastCutN,
+});
+
+/** Nothing can be lost where nothing is cut yet. */
+function lose(s: State, by: LostBy): void {
+  if (!s.hasGroove) return;
+  // a thread that was never found stays so, whatever else happens to the lathe
+  if (s.phase === 'lost' && s.lostBy === 'existing' && s.cuts === 0) return;
+  s.phase = 'lost';
+  s.lostBy = by;
+}
+function loseZero(s: State, by: LostBy): void {
+  lose(s, by);
+  if (s.touched !== null) s.zeroLost = true;
+}
+
+/** The surface is now another: every depth counted from it moves by half the difference on diameter. */
+function shiftDepths(s: State, fromMm: number, toMm: number): void {
+  const by = Math.abs(fromMm - toMm) / 2;
+  if (s.cuts === 0 && s.starts.size === 0) return;
+  s.depthMm -= by;
+  s.zeroMm -= by;
+  if (s.grooveMm !== null) s.grooveMm = Math.max(0, s.grooveMm - by);
+  for (const start of s.starts.values()) start.depthMm -= by;
+}
+
+/** The metal and the lathe as the ledger leaves them. @param upTo leave out events after this number */
+export function metalOf(job: Job, upTo = Infinity): Metal {
+  const s: State = { ...newPart(job, 1), events: lastN(job), slideDeg: null, gears: null };
+  for (const e of standing(job.events)) {
+    if (e.n > upTo) break;
+    (REDUCE[e.kind] as ((s: State, e: LedgerEvent, job: Job) => void) | undefined)?.(s, e, job);
+  }
+  return s;
+}

@@ -1,0 +1,18 @@
+import { Type, type TSchema } from '@sinclair/typebox';
+
+/** The small pieces of which the documents' description is made. */
+export const object = <T extends Record<string, TSchema>>(properties: T) =>
+  Type.Object(properties, { additionalProperties: false });
+export const oneOf = <T extends string>(...values: T[]) => Type.Unsafe<T>({ type: 'string', enum: values });
+export const text = (max = 4000) => Type.String({ maxLength: max });
+export const id = Type.String({ minLength: 1, maxLength: 80 });
+export const time = Type.String({ pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?Z$' });
+export const angle = Type.Number({ minimum: 0, maximum: 80 });
+export const finite = Type.Number({ minimum: -1e6, maximum: 1e6 });
+export const positive = Type.Number({ exclusiveMinimum: 0, maximum: 1e5 });
+
+/** The end of the tool: a flat, or a round nose. */
+export const TipSchema = Type.Union([
+  object({ flatMm: Type.Number({ minimum: 0, maximum: 50 }) }),
+  object({ radiusMm: Type.Number({ minimum: 0, maximum: 50 }) }),
+]);

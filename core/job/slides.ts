@@ -1,0 +1,113 @@
+import type { PlannedPass } from '../cutting/plan.ts';
+import { dialReading } from '../lathe/dials.ts';
+import type { Lathe } from '../lathe/schema.ts';
+import { cosDeg, sinDeg, toInches } from '../quantity/units.ts';
+import type { Feed } from './feed.ts';
+import type { Metal } from './metal.ts';
+
+/** Where one slide is to stand, on its own dial. */
+export interface Setting {
+  readonly slide: 'cross' | 'top' | 'control';
+  /** Travel from the slide's zero, mm; of a control the diameter it is given. */
+  readonly toMm: number;
+  /** Whole turns from zero, then what the collar shows. */
+  readonly turns: number;
+  readonly value: number;
+  readonly shown: string;
+  readonly unit: 'mm' | 'in';
+  readonly reads: 'radius' | 'diameter';
+  /** In a nut the slides are wound back to feed, and the collar runs down. */
+  readonly wound: 'in' | 'back';
+  /** The one that is turned for this pass; the other is brought back to where it stood. */
+  readonly feeds: boolean;
+}
+
+export interface Stand {
+  readonly crossMm: number;
+  readonly topMm: number;
+}
+
+/** Depth at which the tip stands with the slides so. */
+export const depthAt = (stand: Stand, slideDeg: number | null, zeroMm: number): number =>
+  stand.crossMm + stand.topMm * (slideDeg === null ? 0 : cosDeg(slideDeg)) + zeroMm;
+
+/** The slides' travels for a pass, before they are rounded to what a dial can be set to. */
+export function standFor(pass: Pick<PlannedPass, 'depthMm' | 'axialMm'>, metal: Metal, feed: Feed): Stand {
+  const cos = feed.liesDeg === null ? 0 : cosDeg(feed.liesDeg);
+  if (feed.slideDeg !== null) {
+    const topMm = (pass.depthMm - metal.zeroMm - metal.crossMm) / cosDeg(feed.slideDeg);
+    return { crossMm: metal.crossMm, topMm };
+  }
+  const topMm = feed.infeed === 'alternate' ? metal.topMm + (pass.axialMm - metal.axialMm) : metal.topMm;
+  return { crossMm: pass.depthMm - metal.zeroMm - topMm * cos, topMm };
+}
+
+/** Side cut by s along the axis: along the slide as it lies, the cross slide taking back its depth. Null: it lies square across. */
+export function sideStand(metal: Metal, towardsHeadstockMm: number, leftHand: boolean): Stand | null {
+  const lies = metal.slideDeg;
+  if (lies === null || lies < LEAST_SIDE_DEG) return null;
+  const along = (towardsHeadstockMm * (leftHand && lies < 90 ? -1 : 1)) / sinDeg(lies);
+  return { topMm: metal.topMm + along, crossMm: metal.crossMm - along * cosDeg(lies) };
+}
+/** A slide nearer to square across than this is no use for moving along, degrees. */
+const LEAST_SIDE_DEG = 5;
+
+/** The dials' own settings for a stand, and where the slides then really are. */
+export function settingsFor(
+  stand: Stand,
+  lathe: Lathe | null,
+  feed: Feed,
+  internal: boolean,
+  round: 'nearest' | 'down' = 'nearest',
+): { readonly settings: Setting[]; readonly set: Stand } {
+  if (!lathe) return { settings: [], set: stand };
+  const wound = internal ? 'back' : 'in';
+  const of = (slide: 'cross' | 'top', travelMm: number): { setting: Setting; setMm: number } => {
+    const dial = slide === 'cross' ? lathe.crossSlide : lathe.topSlide;
+    // a top slide along the bed feeds nothing into the work: it counts up towards the headstock whatever is cut
+    const way = slide === 'top' && feed.liesDeg === 90 ? 'in' : wound;
+    const feeds = slide === 'top' ? feed.slideDeg !== null || feed.infeed === 'alternate' : feed.slideDeg === null;
+    const r = dialReading(travelMm, dial, way, feeds ? round : 'nearest');
+    return {
+      setMm: r.setMm,
+      setting: {
+        slide,
+        toMm: r.setMm,
+        turns: r.turns,
+        value: r.reading,
+        shown: r.shown,
+        unit: dial.unit,
+        reads: dial.reads,
+        wound: way,
+        feeds,
+      },
+    };
+  };
+  const cross = of('cross', stand.crossMm);
+  const top = of('top', stand.topMm);
+  const topMatters = feed.slideDeg !== null || feed.infeed === 'alternate' || Math.abs(top.setMm) > 1e-9;
+  const settings = [cross.setting, ...(topMatters ? [top.setting] : [])];
+  return {
+    settings: settings.toSorted((a, b) => Number(b.feeds) - Number(a.feeds)),
+    set: { crossMm: cross.setMm, topMm: topMatters ? top.setMm : stand.topMm },
+  };
+}
+
+/** A control is given the diameter at the tip. */
+export function controlSetting(diameterMm: number, lathe: Lathe): Setting {
+  const unit = lathe.control?.unit ?? 'mm';
+  const onDiameter = lathe.control?.diameterProgramming ?? true;
+  const mm = onDiameter ? diameterMm : diameterMm / 2;
+  const value = Number((unit === 'mm' ? mm : toInches(mm)).toFixed(unit === 'mm' ? 3 : 4));
+  return {
+    slide: 'control',
+    toMm: diameterMm,
+    turns: 0,
+    value,
+    shown: value.toFixed(unit === 'mm' ? 3 : 4),
+    unit,
+    reads: onDiameter ? 'diameter' : 'radius',
+    wound: 'in',
+    feeds: true,
+  };
+}

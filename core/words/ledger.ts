@@ -1,0 +1,104 @@
+import type { LedgerEvent } from '../job/events.ts';
+import { TRY_NAMES } from '../job/conclusions.ts';
+import { FINE, lengthText } from '../quantity/format.ts';
+import type { UnitSystem } from '../quantity/units.ts';
+import { trainText } from '../gearing/trainText.ts';
+import { WAY_NAMES } from './machine.ts';
+
+const HOLDING = {
+  chuck: 'in the chuck',
+  'chuck-centre': 'in the chuck, with a centre',
+  centres: 'between centres',
+  collet: 'in a collet',
+  faceplate: 'on the faceplate',
+} as const;
+export const HOLDING_NAMES = HOLDING;
+
+/** One line of the ledger, in the unit at hand. */
+export function eventText(e: LedgerEvent, u: UnitSystem): string {
+  const len = (mm: number): string => lengthText(mm, u, FINE);
+  switch (e.kind) {
+    case 'partBegun':
+      return `Part ${e.part} begun`;
+    case 'partFinished':
+      return `Part ${e.part} finished`;
+    case 'partScrapped':
+      return `Part ${e.part} scrapped${e.why ? `: ${e.why}` : ''}`;
+    case 'mounted':
+      return `Put up ${HOLDING[e.holding]}${e.steady === 'none' ? '' : e.steady === 'steady' ? ', with a steady' : ', with a follow rest'}`;
+    case 'takenOut':
+      return 'Taken out';
+    case 'reseated':
+      return 'Re-seated';
+    case 'slipped':
+      return 'Slipped in the jaws';
+    case 'runOutRead':
+      return `Runs out ${len(e.fullMm)}, full reading`;
+    case 'blankMeasured':
+      return `Surface measured: ${e.text}`;
+    case 'touchedOff':
+      return e.on === 'groove'
+        ? 'Touched off in the groove, dials at zero'
+        : `Touched off${e.diameterMm === null ? '' : ` at ${len(e.diameterMm)}`}, dials at zero`;
+    case 'gearsMounted':
+      return `Train put up: ${trainText(e.train)}`;
+    case 'leversSet':
+      return `A lever moved: ${e.ratio}`;
+    case 'scratchRead':
+      return `Scratch read: ${e.text}`;
+    case 'slideSwung':
+      return `Top slide swung to ${e.deg}\u00b0 from the cross slide`;
+    case 'offsetRead':
+      return `Groove ${len(Math.abs(e.mm))} from the tool, towards the ${e.mm >= 0 ? 'headstock' : 'tailstock'}`;
+    case 'inGroove':
+      return `In the groove${e.way === 'by-eye' ? '' : `: ${WAY_NAMES[e.way].toLowerCase()}`}`;
+    case 'airPassed':
+      return {
+        in: 'Air pass: in the groove all along',
+        off: 'Air pass: beside the groove',
+        'cut-air': 'Air pass: touches nothing',
+      }[e.result];
+    case 'cut':
+      return e.assumedPasses === null
+        ? `Cut to ${len(e.depthMm)}`
+        : `Older record: ${e.assumedPasses} passes, ${len(e.depthMm)} assumed`;
+    case 'depthRead':
+      return `Slide read: ${len(e.depthMm)} deep`;
+    case 'sprung':
+      return 'Spring pass';
+    case 'sideCut':
+      return `Side cut ${len(e.byMm)} on the ${e.flank} flank`;
+    case 'stoppedShort':
+      return `Stopped short${e.note ? `: ${e.note}` : ''}`;
+    case 'wrongMark':
+      return 'Half-nuts shut on a wrong mark';
+    case 'tried':
+      return e.result === 'note'
+        ? e.note
+        : `${e.mate || 'Mate'} tried: ${TRY_NAMES[e.result]}${e.turns === null ? '' : `, ${e.turns} turns`}${e.note ? `; ${e.note}` : ''}`;
+    case 'overWires':
+      return `Over wires ${e.text}${e.wire ? ` (wires ${e.wire.text})` : ''}`;
+    case 'gauged':
+      return `${e.which === 'go' ? 'Go' : 'Not-go'} gauge ${e.passes ? 'goes' : 'does not go'}`;
+    case 'rezeroed':
+      return 'Dials set to zero again';
+    case 'toolChanged':
+      return e.how === 'reground' ? 'Tool re-ground' : 'Tool changed';
+    case 'crestTopped':
+      return `Crests topped to ${len(e.diameterMm)}`;
+    case 'facedBack':
+      return `Faced back ${len(e.byMm)}`;
+    case 'standOffRead':
+      return `Stand-off ${e.text}`;
+    case 'controlOffset':
+      return `Offset at the control ${len(e.byMm)} on ${e.on}`;
+    case 'deeper':
+      return `Deeper by ${len(e.byMm)}`;
+    case 'indexed':
+      return `Indexed to start ${e.to}`;
+    case 'checked':
+      return 'Looked at: it is right';
+    case 'voided':
+      return `Event ${e.of} taken back`;
+  }
+}

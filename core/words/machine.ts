@@ -1,0 +1,294 @@
+import { routine, withdrawal } from '../cutting/routine.ts';
+import { FINE, lengthText, roundText } from '../quantity/format.ts';
+import type { UnitSystem } from '../quantity/units.ts';
+import type { Card, CardView, CautionCode, Stopped } from '../job/card.ts';
+import type { Feed } from '../job/feed.ts';
+import type { LostBy } from '../job/metal.ts';
+import type { Move, PickupAnswer, PickupProblem } from '../job/pickupMove.ts';
+import type { Setting } from '../job/slides.ts';
+import { STATION_NAMES } from '../job/chain.ts';
+import type { Lathe } from '../lathe/schema.ts';
+import { isGeared } from '../lathe/schema.ts';
+
+/** Everything that is said at the machine, in one place, in the unit at hand. */
+const fine = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u, FINE);
+const hand = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u);
+
+export const turnsText = (turns: number): string => `${turns} full turn${turns === 1 ? '' : 's'}`;
+
+/** "Top slide, in to": what the big number belongs to. */
+export function slideText(s: Setting): string {
+  if (s.slide === 'control') return `At the control, X${s.reads === 'radius' ? ' on radius' : ''}`;
+  const name = s.slide === 'top' ? 'Top slide' : 'Cross slide';
+  return `${name}, ${s.wound === 'back' ? 'back to' : 'in to'}`;
+}
+
+/** The slide that is only brought back to where it stood. */
+export const restText = (s: Setting): string =>
+  `${s.slide === 'top' ? 'Top slide' : 'Cross slide'} stays at ${s.turns === 0 ? '' : `${turnsText(s.turns)}, then `}${s.shown} ${s.unit}`;
+
+const FACTS: Readonly<Record<string, string>> = {
+  Thread: 'The thread',
+  Made: 'What is made',
+  'Pitch diameter': 'The pitch diameter to reach',
+  Lathe: 'The lathe',
+  Gears: 'The train',
+  Lead: 'The lead',
+  Feed: 'The way of feeding',
+  Tool: 'The tool\u2019s tip',
+  Dials: 'The dials',
+};
+const CHECK: Readonly<Record<string, string>> = {
+  Thread: 'Check the tool and the train before going on.',
+  Made: 'Check that it is the right member.',
+  'Pitch diameter': 'The rest of the depth follows it; check that this is meant.',
+  Lathe: 'The work has to be put up there and the groove picked up.',
+  Gears: 'Put the train up, then pick the groove up.',
+  Lead: 'Put the train up, then pick the groove up.',
+  Feed: 'See how the top slide lies before going on.',
+  Tool: 'Touch it off again and pick the groove up if the tool is another.',
+  Dials: 'See that the readings are those of this lathe.',
+};
+
+/** One sentence on what stopped the card, and what to check. */
+export function stoppedText(s: Stopped, u: UnitSystem): { readonly what: string; readonly check: string } {
+  switch (s.code) {
+    case 'no-thread':
+      return { what: 'The thread has no name yet.', check: 'Name it first.' };
+    case 'no-lathe':
+      return { what: 'No lathe is chosen.', check: 'Choose it under Gears.' };
+    case 'no-train':
+      return { what: 'No gear train is chosen.', check: 'Take one under Gears.' };
+    case 'plan':
+      return { what: s.problem.message, check: s.problem.right ? `Right would be: ${s.problem.right}.` : '' };
+    case 'stale':
+      return {
+        what: `${STATION_NAMES[s.station]} has to be looked at again.`,
+        check: s.because,
+      };
+    case 'assumed':
+      return {
+        what: `An older record: ${fine(s.depthMm, u)} from ${s.passes} pass${s.passes === 1 ? '' : 'es'}.`,
+        check: 'Read the slide, and give the depth that it says.',
+      };
+    case 'changed': {
+      const [first] = s.changes;
+      const more = s.changes.length > 1 ? `, and ${s.changes.length - 1} more` : '';
+      return {
+        what: first ? `${FACTS[first.fact] ?? first.fact} changed: ${first.was} is now ${first.now}${more}.` : '',
+        check: first ? (CHECK[first.fact] ?? '') : '',
+      };
+    }
+  }
+}
+
+export const LOST: Readonly<Record<LostBy, string>> = {
+  existing: 'A thread is there already: the tool has to be brought into it.',
+  gears: 'Gears were changed: the tool no longer stands over its groove.',
+  levers: 'A lever was moved: the tool no longer stands over its groove.',
+  lead: 'Lead or lathe changed: the tool no longer stands over its groove.',
+  slide: 'The top slide was swung: the tool no longer stands over its groove.',
+  tool: 'The tool was changed: it no longer stands over its groove.',
+  reseated: 'The work was taken out: the groove is somewhere else.',
+  slipped: 'The work slipped in the jaws: the groove is somewhere else.',
+  mark: 'The half-nuts were shut on a wrong mark.',
+  off: 'The air pass showed that the tool is beside the groove.',
+};
+
+export const CONFLICT: Readonly<Record<NonNullable<Feed['conflict']>, string>> = {
+  'slide-along-bed':
+    'The top slide lies along the bed, where it was swung to pick the groove up: feed straight in with the cross slide. To feed at an angle again, swing it back and pick the groove up anew.',
+  'slide-elsewhere':
+    'Alternate feeding needs the top slide along the bed. As it lies, feed straight in, or swing it and pick the groove up anew.',
+};
+
+export const CAUTIONS: Readonly<Record<CautionCode, string>> = {
+  'screwed-chuck': 'This chuck screws on: lock it before running the spindle in reverse.',
+  'inside-out': 'Inside, the tool comes out away from you, towards the axis.',
+  'bar-unknown': 'The bar is not measured: see that its back clears the far wall when the tool is drawn out.',
+  'keep-nuts-shut': 'No dial mark is right for this lead: keep the half-nuts shut.',
+  'slack-unmeasured':
+    'The cross slide\u2019s slack is not measured: 0.3 mm (0.012 in) is allowed for when drawing out.',
+  standstill:
+    'Stop the spindle to wipe, gauge or try a nut. Never a file without a handle; no gloves or rag near a turning thread; swarf with a hook.',
+  isolate: 'Isolate at the plug before hands go near the gears.',
+};
+
+/** The tool drawn out, in words; null where no depth is known. */
+export const outText = (card: Card, make: 'external' | 'internal', u: UnitSystem): string | null =>
+  card.outMm === null ? null : withdrawal({ make, outTurns: card.outTurns, outText: hand(roundUp(card.outMm, u), u) });
+/** A withdrawal is rounded away from the work, to what a dial shows. */
+const roundUp = (mm: number, u: UnitSystem): number => {
+  const step = u === 'mm' ? 0.05 : 0.0254;
+  return Math.ceil(mm / step - 1e-9) * step;
+};
+
+/** The motions of this pass on this lathe. */
+export function motionsOf(
+  view: CardView,
+  job: { readonly make: 'external' | 'internal'; readonly leftHand: boolean; readonly returnBy: 'reverse' | 'dial' },
+  lathe: Lathe | null,
+): string[] {
+  const { card } = view;
+  const u = lathe?.crossSlide.unit ?? 'mm';
+  return routine({
+    make: job.make,
+    leftHand: job.leftHand,
+    feeds: card.settings[0]?.slide ?? (view.feed.slideDeg === null ? 'cross' : 'top'),
+    outTurns: card.outTurns,
+    outText: card.outMm === null ? '' : hand(roundUp(card.outMm, u), u),
+    returnBy: job.returnBy,
+    safeMarks: card.closeOn?.length ?? 0,
+    marks: lathe?.dial?.marks ?? 0,
+    electronic: lathe !== null && !isGeared(lathe),
+  });
+}
+
+/** What the machinist does now, in one sentence. */
+export function cardText(view: CardView, make: 'external' | 'internal', u: UnitSystem): string {
+  const { card } = view;
+  const blank = make === 'external' ? 'blank' : 'bore';
+  switch (card.do) {
+    case 'check': {
+      if (!card.stopped) return '';
+      const s = stoppedText(card.stopped, u);
+      return `${s.what} ${s.check}`.trim();
+    }
+    case 'mount':
+      return card.what === 'gears'
+        ? 'Put the train up, then say so.'
+        : `Put the ${blank === 'bore' ? 'work' : 'blank'} up and indicate it, then say so.`;
+    case 'measure':
+      return card.what === 'blank'
+        ? `Measure the ${blank} where the tool will be touched off: every depth counts from there.`
+        : 'Every pass is cut. Measure over wires, or try the mate, before it leaves the chuck.';
+    case 'touch':
+      return card.what === 'groove'
+        ? 'Feed the tool into the groove until it touches both flanks; set the dials to zero.'
+        : `Touch the tool off on the ${blank}; set both dials to zero.`;
+    case 'pickup':
+      return `${card.lostBy ? LOST[card.lostBy] : ''} Pick it up before anything else is cut.`.trim();
+    case 'air':
+      return 'Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air.';
+    case 'set': {
+      const [s] = card.settings;
+      if (card.pass?.spring)
+        return `Spring pass ${card.pass.n} of ${card.pass.of}: the same setting again${s ? `, ${s.shown} ${s.unit}` : ''}.`;
+      const turns = s && s.turns > 0 ? `${turnsText(s.turns)}, then ` : '';
+      return s ? `${slideText(s)} ${turns}${s.shown} ${s.unit}. Pass ${card.pass?.n} of ${card.pass?.of}.` : '';
+    }
+    case 'try':
+      return 'Try the mate, or measure, before it leaves the chuck.';
+    case 'next-start':
+      return 'This start is cut. Index to the next one.';
+    case 'next-part':
+      return 'This part is done. Put up the next one.';
+    case 'finished':
+      return 'Every part is done.';
+  }
+}
+
+const towardsHead = (mm: number): string => (mm >= 0 ? 'towards the headstock' : 'towards the tailstock');
+const WITH_CUT = 'the way it turns when the spindle cuts forward';
+
+/** One act after another, for bringing the tool into the groove. */
+export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem): string[] {
+  const slack =
+    'Take the slack up again: half-nuts shut, run the spindle forward by power or by hand, and stop without letting it roll back. Then look.';
+  const comeBack = (away: string): string =>
+    `That way the slack is left open: go half a turn past ${away}, and come back to the reading ${leftHand ? 'towards the tailstock' : 'towards the headstock'}.`;
+  switch (move.way) {
+    case 'parallel': {
+      const t = move.travel;
+      const reading = t
+        ? `${t.turns > 0 ? `${turnsText(t.turns)} and ` : ''}${t.shown} ${t.unit}`
+        : fine(move.axialMm, u);
+      return [
+        'Swing the top slide along the bed and touch off again, if it does not lie so already.',
+        `Move the top slide ${reading} ${towardsHead(move.axialMm)}.`,
+        ...(move.comeBack ? [comeBack(towardsHead(move.axialMm))] : []),
+        ...(Math.abs(move.outMm) > 1e-4
+          ? [`On the taper the tool comes ${move.outMm > 0 ? 'out' : 'in'} by ${fine(move.outMm, u)}.`]
+          : []),
+        slack,
+        'From now on feed straight in with the cross slide.',
+      ];
+    }
+    case 'angled': {
+      const t = move.travel;
+      const c = move.crossTravel;
+      const along = t
+        ? `${t.turns > 0 ? `${turnsText(t.turns)} and ` : ''}${t.shown} ${t.unit}`
+        : fine(move.slideMm, u);
+      const cross = c
+        ? `${c.turns > 0 ? `${turnsText(c.turns)} and ` : ''}${c.shown} ${c.unit}`
+        : fine(move.crossOutMm, u);
+      return [
+        `Draw the tool clear, then move the top slide ${along} ${move.slideMm >= 0 ? 'forward, into the work' : 'back, out of the work'}.`,
+        ...(move.comeBack ? [comeBack(move.slideMm >= 0 ? 'forward' : 'back')] : []),
+        `The cross slide goes ${cross} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}: that is its reading for zero now.`,
+        slack,
+      ];
+    }
+    case 'turn':
+      return [
+        `Half-nuts shut, spindle and carriage still: turn the work in the jaws (or the chuck against the spindle) ${roundText(move.deg, 0.5)} degrees ${
+          move.direction === 'back' ? 'back, top coming away from you' : 'forward, top coming towards you'
+        }.`,
+        'Indicate it again before the jaws are tightened; chuck key out.',
+        slack,
+      ];
+    case 'slip': {
+      if (move.teeth === 0)
+        return [`Slipping the ${move.gear} brings it no nearer: take up the ${fine(move.leftMm, u)} another way.`];
+      return [
+        'Isolate at the plug. Chalk one tooth of each gear where they mesh.',
+        `Half-nuts shut, spindle still: open that mesh and turn the ${move.gear} ${move.place} by ${move.teeth} ${
+          move.teeth === 1 ? 'tooth' : 'teeth'
+        }, ${move.direction === 'forward' ? WITH_CUT : `against ${WITH_CUT}`}; mesh it again.`,
+        ...(Math.abs(move.leftMm) > 0.005
+          ? [`Left over: ${fine(move.leftMm, u)} ${towardsHead(move.leftMm)}, to be taken up with the slide.`]
+          : []),
+        slack,
+      ];
+    }
+    case 'start':
+      return [
+        `Start ${fine(move.outMm, u)} further ${leftHand ? 'towards the headstock' : 'from the headstock'} than now.`,
+        'Later starts only a whole number of leads from there.',
+        'Feed straight in.',
+      ];
+  }
+}
+
+export const PICKUP_PROBLEM: Readonly<Record<PickupProblem, string>> = {
+  'no-lead': 'Choose the gear train first: the lead really cut decides what is the smaller way round.',
+  'no-offset': 'Look where the groove lies from the tool, and give it above.',
+  'slide-square': 'The top slide stands square across: it cannot move the tool along the work. Use another way in.',
+  'no-train': 'Slipping a gear needs a change-gear train.',
+};
+
+export const WAY_NAMES: Readonly<Record<PickupAnswer['way'], string>> = {
+  parallel: 'Top slide parallel',
+  angled: 'Angled top slide',
+  turn: 'Turning the work',
+  slip: 'Slipping a gear',
+  start: 'Starting elsewhere',
+};
+
+/** What a change of the plan does to what is next: "next 0.0345 -> 0.0360, 5 passes left instead of 7". Null: nothing. */
+export function planDelta(before: CardView, after: CardView): string | null {
+  const [a, b] = [before.card, after.card];
+  if (before.metal.cuts !== after.metal.cuts || before.metal.part !== after.metal.part) return null;
+  const left = (v: CardView): number => v.plan?.passes.length ?? 0;
+  const reading = (c: Card): string | null => {
+    const [s] = c.settings;
+    return c.do === 'set' && !c.pass?.spring && s ? `${s.turns > 0 ? `${turnsText(s.turns)} + ` : ''}${s.shown}` : null;
+  };
+  const parts: string[] = [];
+  const [ra, rb] = [reading(a), reading(b)];
+  if (ra !== rb && rb !== null) parts.push(ra === null ? `next ${rb}` : `next ${ra} \u2192 ${rb}`);
+  if (left(before) !== left(after))
+    parts.push(`${left(after)} pass${left(after) === 1 ? '' : 'es'} left instead of ${left(before)}`);
+  return parts.length > 0 ? parts.join(', ') : null;
+}

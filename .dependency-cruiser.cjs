@@ -53,6 +53,13 @@ module.exports = {
       from: { path: '^app/workers/.*worker\\.ts$' },
       to: { path: '^app/', pathNot: '^app/workers/' },
     },
+    {
+      name: 'sim-apart',
+      comment: 'the simulated shop proves the computation, so it shares none of it: units and document types only',
+      severity: 'error',
+      from: { path: '^sim/', pathNot: '\\.test\\.ts$' },
+      to: { path: `${outer}|^core/|^demo/`, pathNot: '^core/quantity/units\\.ts$', dependencyTypesNot: ['type-only'] },
+    },
     { name: 'server-apart', severity: 'error', from: { path: '^server/' }, to: { path: '^(app|cli)/' } },
     { name: 'cli-apart', severity: 'error', from: { path: '^cli/' }, to: { path: '^(app|server)/' } },
     { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },

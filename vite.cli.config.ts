@@ -7,6 +7,6 @@ export default defineConfig({
     target: 'node20',
     emptyOutDir: true,
     copyPublicDir: false,
-    rolldownOptions: { input: { calc: 'cli/calc.ts', bench: 'cli/bench.ts' } },
+    rolldownOptions: { input: { calc: 'cli/calc.ts', bench: 'cli/bench.ts', shop: 'cli/shop/shop.ts' } },
   },
 });

@@ -209,7 +209,6 @@ export function demoJobs(): Job[] {
   pump.gears = { lathe: 'lathe-bess', train: { drivers: [63, 20], driven: [40, 50], gearbox: '1' } };
   settled(pump, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup']);
   acts(pump, shop, '2026-11-17T13:00:00.000Z', [
-    { do: 'mountGears' },
     { do: 'mount', holding: 'chuck-centre' },
     { do: 'offset', mm: 0.7, text: '0.7 mm' },
   ]);

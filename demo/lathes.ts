@@ -46,7 +46,7 @@ export const demoLathes = (): Lathe[] => [
     coast: null,
     stepsOn: 'radius',
     control: null,
-    mounted: { drivers: [63, 20], driven: [40, 50], gearbox: '1' },
+    mounted: { drivers: [60, 40], driven: [30, 35], gearbox: '1' },
   },
   {
     id: 'lathe-dreyl',

@@ -61,7 +61,8 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
   const first = page.getByRole('main').getByRole('listitem').filter({ hasText: '1 1/4-7 BSW' }).first();
   await expect(first).toContainText('off the crest at the worn place');
   await expect(first).toContainText('7 crests in 1.0000 in');
-  await page.keyboard.press('1');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
   await expect(first).toContainText('accepted');
   await page.keyboard.press(']');
   await expect(page.getByRole('heading', { name: 'Fit', exact: true })).toBeVisible();
@@ -75,7 +76,8 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
   await expect(page.getByRole('row', { name: /40\/35/ }).first()).toContainText('exact');
   await page.keyboard.press('Escape');
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-  await page.keyboard.press('1');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
   await expect(page.getByText('chosen', { exact: true })).toBeVisible();
   await expect(page.getByText(/Turns check/)).toBeVisible();
   await page.keyboard.press('s');
@@ -85,6 +87,16 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
   await page.keyboard.press(']');
 
   await expect(page.getByRole('heading', { name: 'Cut', exact: true })).toBeVisible();
+  // one act after another: put up, train up, measured, touched off
+  for (const act of [/^It is put up and runs true/, /^It is put up$/]) {
+    await tabTo(page, act);
+    await page.keyboard.press('Enter');
+  }
+  await tabTo(page, /^The blank measures/);
+  await type(page, '1.243');
+  await page.keyboard.press('Enter');
+  await tabTo(page, /^Touched off, dials at zero/);
+  await page.keyboard.press('Enter');
   await expect(page.getByText(/Pass 1 of/).first()).toBeVisible();
   const reading = page.getByRole('button', { name: /Next reading/ });
   const before = await reading.textContent();
@@ -93,7 +105,9 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
   expect(await reading.textContent()).not.toBe(before);
   await page.keyboard.press('b');
   await expect(page.getByText(/Pass 1 of/).first()).toBeVisible();
+  await expect(page.locator('[data-shut=no]')).toBeVisible();
   await page.keyboard.press('d');
+  await expect(page.getByText('Pass 1 done')).toBeVisible();
   await page.keyboard.press(']');
 
   await expect(page.getByRole('heading', { name: 'Prove', exact: true })).toBeVisible();

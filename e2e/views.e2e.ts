@@ -134,7 +134,7 @@ test('a nut to a class: the bore is the nut\u2019s own, and one bored to the scr
   await page.getByRole('link', { name: /^Fit/ }).click();
   await page.getByRole('radio', { name: 'class 6H' }).click();
   await expect(page.getByText('40.335\u201340.710 mm')).toBeVisible();
-  await page.getByLabel(/^Bore as it is/).fill('40.05');
+  await page.getByLabel(/^Bore as measured/).fill('40.05');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/root diameter of the screw/)).toBeVisible();
   await page.getByRole('button', { name: 'Draw screw and nut together' }).click();

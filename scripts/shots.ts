@@ -28,7 +28,7 @@ test.describe('tablet, dark', () => {
   test.use({ viewport: { width: 820, height: 1180 }, colorScheme: 'dark' });
   test('cut', async ({ page }) => {
     await page.goto('/jobs/demo-sluice/cut');
-    await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Done', exact: true })).toBeVisible();
     await page.screenshot({ path: 'docs/screenshots/cut.png' });
   });
 });

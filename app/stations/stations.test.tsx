@@ -250,6 +250,9 @@ describe('Pick up', () => {
       expect(screen.getByText(/./, { selector: '[role=alert]' }).textContent).toMatch(/square across/);
       act(() => void store.act({ do: 'swingSlide', deg: 29.5 }));
     }
+    if (way === 'Top slide parallel')
+      await user.click(screen.getByRole('button', { name: 'It lies along the bed now' }));
+    if (/slide/.test(way)) await type(/^Groove is this far/, '0.7 mm');
     const move = screen.getByRole('heading', { name: 'The move' }).closest('section');
     expect(move?.textContent).toMatch(words);
     const [figure] = within(move as HTMLElement).getAllByRole('button');
@@ -259,6 +262,7 @@ describe('Pick up', () => {
   test('more than half a lead is gone the smaller way round', async () => {
     await at('pickup', 'demo-pump');
     await pick('Bring it in by', 'Top slide parallel');
+    await user.click(screen.getByRole('button', { name: 'It lies along the bed now' }));
     await type(/^Groove is this far/, '1.7 mm');
     expect(screen.getByText('Top slide towards the tailstock')).toBeTruthy();
   });

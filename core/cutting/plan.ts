@@ -164,10 +164,18 @@ export function planOf(q: PlanRequest): Outcome<Plan> {
   });
 }
 
-function outTurns(q: PlanRequest, toolOutMm: number, deepestMm: number): number | null {
+/**
+ * Whole turns of the dial that draw the tool out from a depth: enough of them, and in a bore no more than there is room
+ * behind the bar. Null: no dial, or no whole number of turns does both.
+ */
+export function outTurns(
+  q: Pick<PlanRequest, 'dial' | 'slackMm' | 'boreClearMm'>,
+  toolOutMm: number,
+  fromMm: number,
+): number | null {
   if (!q.dial) return null;
   const turns = Math.max(1, Math.ceil((toolOutMm + q.slackMm) / q.dial.turnMm - EPS));
-  const drawnMm = turns * q.dial.turnMm - deepestMm;
+  const drawnMm = turns * q.dial.turnMm - fromMm;
   return q.boreClearMm !== null && drawnMm > q.boreClearMm + EPS ? null : turns;
 }
 

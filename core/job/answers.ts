@@ -6,6 +6,7 @@ import { cardOf, testsSinceCut, type Card, type CardView, type StaleStation } fr
 import { stationStates, stationsOf, type StationState } from './chain.ts';
 import { conclusion } from './conclusions.ts';
 import { pitchDiameterNow } from './cutPlan.ts';
+import { suggestDeeper } from './deeper.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import { standing, type Metal } from './metal.ts';
 import { pickupMove, type PickupAnswer } from './pickupMove.ts';
@@ -135,6 +136,8 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
         exact: wires.exact,
         measured: wires.measured,
       },
+      /** What the last trial or measurement says of the next cut. */
+      next: suggestDeeper(job, shop, machine.metal),
       tests: standing(job.events).filter((e) => e.kind === 'tried' || e.kind === 'overWires' || e.kind === 'gauged'),
     },
     record: { ...job.record, events: job.events.length },

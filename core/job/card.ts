@@ -1,12 +1,12 @@
 import { sectionMm2 } from '../cutting/tip.ts';
-import { toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
+import { outTurns, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
 import { sameGears } from '../gearing/change.ts';
 import { dialRule } from '../gearing/dial.ts';
 import { trainText } from '../gearing/trainText.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
 import type { Problem } from '../quantity/outcome.ts';
 import { exact } from '../quantity/rational.ts';
-import { changedFacts, cutFacts, cutPlan, planRequest, type Changed } from './cutPlan.ts';
+import { changedFacts, cutFacts, cutPlan, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
 import { gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import type { EventBody } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
@@ -26,7 +26,7 @@ export type Stopped =
   | { readonly code: 'plan'; readonly problem: Problem }
   | { readonly code: 'changed'; readonly changes: readonly Changed[] }
   | { readonly code: 'stale'; readonly station: StationId; readonly because: string }
-  | { readonly code: 'assumed'; readonly passes: number; readonly depthMm: number };
+  | { readonly code: 'assumed'; readonly passes: number; readonly depthMm: number; readonly train: string | null };
 
 export type CautionCode =
   'screwed-chuck' | 'inside-out' | 'bar-unknown' | 'keep-nuts-shut' | 'slack-unmeasured' | 'standstill' | 'isolate';
@@ -80,10 +80,11 @@ export interface StaleStation {
 export function gearsUp(job: Job, lathe: Lathe, metal: Metal): boolean {
   const { train } = job.gears;
   if (!isGeared(lathe) || !train) return true;
-  // passes agreed under this train were cut with it
-  if (metal.cuts > 0 && !metal.gears && metal.facts?.['Gears'] === trainText(train)) return true;
+  // another job may have put other gears on since
+  if (lathe.mounted !== null) return sameGears(lathe.mounted, train);
   if (metal.gears) return metal.gears.lathe === lathe.id && sameGears(metal.gears.train, train);
-  return lathe.mounted !== null && sameGears(lathe.mounted, train);
+  // passes agreed under this train were cut with it
+  return metal.cuts > 0 && metal.facts?.['Gears'] === trainText(train);
 }
 
 /** Parts to make in all, the test piece among them. */
@@ -94,7 +95,7 @@ export const testsSinceCut = (job: Job, metal: Metal) =>
   standing(job.events).filter(
     (e) =>
       e.n > metal.lastCutN &&
-      metal.cuts > 0 &&
+      (metal.cuts > 0 || metal.touched === 'groove') &&
       ((e.kind === 'tried' && e.result !== 'note') || e.kind === 'overWires' || e.kind === 'gauged'),
   );
 
@@ -127,7 +128,11 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
     after: metal.events,
     writes: null,
   };
-  const answer = (over: Partial<Card>): CardView => ({ metal, feed, request, plan, card: { ...base, ...over } });
+  const answer = (over: Partial<Card>): CardView => {
+    const card = { ...base, ...over };
+    const out = internal && plan && request ? outOfBore(job, request, plan, metal, card.depthMm) : {};
+    return { metal, feed, request, plan, card: { ...card, ...out } };
+  };
   const stop = (stopped: Stopped): CardView => answer({ do: 'check', stopped });
 
   if (!threadOfJob(job)) return stop({ code: 'no-thread' });
@@ -137,7 +142,13 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
   }
   if (!lathe) return stop({ code: 'no-lathe' });
   if (!gearState(job, shop)?.lead) return stop({ code: 'no-train' });
-  if (metal.assumed) return stop({ code: 'assumed', passes: metal.assumed.passes, depthMm: metal.depthMm });
+  if (metal.assumed)
+    return stop({
+      code: 'assumed',
+      passes: metal.assumed.passes,
+      depthMm: metal.depthMm,
+      train: job.gears.train && trainText(job.gears.train),
+    });
   if (stale) return stop({ code: 'stale', ...stale });
   const changes = metal.facts ? changedFacts(metal.facts, cutFacts(job, shop)) : [];
   if (changes.length > 0) return stop({ code: 'changed', changes });
@@ -163,13 +174,15 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
     const { pass, made } = next;
     const tool = toolOf(request);
     const from = Math.max(metal.depthMm, request.grooveMm);
+    // counted from the bottom of an old groove, the chip is still as high as its flanks
+    const above = metal.touched === 'groove' ? oldGrooveMm(job) : 0;
     return answer({
       do: 'set',
       settings: made.settings,
       pass: { n: metal.cuts + 1, of: metal.cuts + plan.passes.length, spring: false, stage: pass.stage, ...place },
       depthMm: made.depthMm,
       takesMm: made.depthMm - from,
-      chipMm2: sectionMm2(tool, made.depthMm) - sectionMm2(tool, from),
+      chipMm2: sectionMm2(tool, above + made.depthMm) - sectionMm2(tool, above + from),
       expectsMetal: true,
       writes: {
         kind: 'cut',
@@ -200,6 +213,23 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
     do: testsSinceCut(job, metal).length > 0 ? 'try' : wirePlan(job, shop) ? 'measure' : 'try',
     what: 'thread',
   });
+}
+
+/**
+ * In a bore the tool is drawn out from where it stands now, not from where it will end: the same turns from a shallow pass
+ * would bring the back of the bar against the far wall. Whole turns only where somebody has measured the bar.
+ */
+function outOfBore(
+  job: Job,
+  q: PlanRequest,
+  plan: Plan,
+  metal: Metal,
+  passMm: number | null,
+): { readonly outMm: number; readonly outTurns: number | null } {
+  const deepest = Math.max(plan.depthMm, q.doneMm);
+  const here = Math.max(passMm ?? metal.depthMm, 0);
+  const outMm = plan.toolOutMm - deepest + here;
+  return { outMm, outTurns: job.setup.barMm === null ? null : outTurns(q, outMm, here) };
 }
 
 function closeOn(job: Job, shop: Shop, lathe: Lathe | null): readonly number[] | null {

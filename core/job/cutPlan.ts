@@ -1,7 +1,7 @@
 import { flanksUnderTool } from '../cutting/flanks.ts';
 import { planOf, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
 import { isSquare, slopeOfTool, tipBeyondPitchLineMm, type Tip } from '../cutting/tip.ts';
-import { rootFlatMm, nutRootFlatMm } from '../form/sizes.ts';
+import { externalDepthMm, nutRootFlatMm, rootFlatMm } from '../form/sizes.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
 import type { Outcome } from '../quantity/outcome.ts';
 import { pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
@@ -13,6 +13,7 @@ import { feedOf, plannedSlideDeg } from './feed.ts';
 import { standing, type Facts, type Metal } from './metal.ts';
 import { nextPass } from './nextPass.ts';
 import type { Job, Shop } from './schema.ts';
+import { leastWorn } from './special.ts';
 
 /** How far the tip is drawn clear of the surface on the way back, mm. Common practice, no source. */
 export const CLEARANCE_MM = 0.5;
@@ -80,7 +81,8 @@ export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | n
     axialDoneMm: metal.cuts > 0 ? metal.axialMm : null,
     sideMm: metal.sideMm,
     grooveMm: Math.max(0, metal.grooveMm ?? 0),
-    clearanceMm: CLEARANCE_MM,
+    // from the bottom of an old groove the tool has its whole depth to come out of, besides the clearance
+    clearanceMm: CLEARANCE_MM + (inGroove ? oldGrooveMm(job) : 0),
     slackMm: lathe?.slack.crossMm ?? UNMEASURED_SLACK_MM,
     runOutMm: metal.runOutMm,
     taper: form.taper,
@@ -88,6 +90,23 @@ export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | n
     boreClearMm: external || job.setup.barMm === null || surfaceMm === null ? null : surfaceMm - job.setup.barMm,
     dial: lathe && lathe.kind !== 'control' ? { turnMm: turnTravelMm(lathe.crossSlide) } : null,
   };
+}
+/** An old root may lie deeper than form and tool say, by wear or an older tool: this share of the pitch. Common practice, no source. */
+const OLD_ROOT_SHARE = 0.05;
+
+/**
+ * Depth of the groove that is there, as far as withdrawing goes, mm: as read, and never less than the form's own or than
+ * this tool reaches when both its flanks touch at the pitch line.
+ */
+export function oldGrooveMm(job: Job): number {
+  const thread = threadOfJob(job);
+  if (!thread) return 0;
+  const form = threadFormOf(thread);
+  const pitchMm = pitchMmOf(thread);
+  const tool = { ...flanksUnderTool(form, { leftHand: thread.leftHand }), tip: tipOf(job, thread) };
+  const reached = isSquare(tool) ? 0 : form.external.outerMm + tipBeyondPitchLineMm(tool, pitchMm);
+  const read = leastWorn(job, 'depth')?.value ?? reached;
+  return Math.max(externalDepthMm(form), reached, read) + OLD_ROOT_SHARE * pitchMm;
 }
 /** A depth that schedules nothing: touched off in the groove, and nobody has asked for more. */
 const NOTHING_MM = 1e-9;

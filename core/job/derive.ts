@@ -76,16 +76,22 @@ export function wireToUse(groove: Groove, ownedMm: readonly number[]): number {
 
 /** Below this the lead angle is not worth the exact solution, mm. */
 const EXACT_WORTH_MM = 0.001;
-// The spine asks for the same M at every keystroke and the exact solution takes milliseconds: the last answer is kept.
-let lastExact: { readonly key: string; readonly mm: number } | null = null;
+// The spine asks for the same M at every keystroke and the exact solution takes milliseconds: the last answers are kept.
+const exactAnswers = new Map<string, number>();
+const ANSWERS_KEPT = 64;
 
 /** What the exact solution adds to the textbook term; 0 where the lead angle does not matter or the flanks are unlike. */
 function beyondTextbook(groove: Groove, d2: number, wireMm: number): number {
   const correction = overWiresMm(groove, d2, wireMm, 'textbook') - overWiresMm(groove, d2, wireMm, 'flat');
   if (!(correction > EXACT_WORTH_MM) || !checkWire(groove, wireMm).ok) return 0;
   const key = `${groove.leadingHalfAngleDeg} ${groove.trailingHalfAngleDeg} ${groove.pitchMm} ${groove.starts} ${d2} ${wireMm}`;
-  if (lastExact?.key !== key) lastExact = { key, mm: exactBeyondTextbookMm(groove, d2, wireMm) ?? 0 };
-  return lastExact.mm;
+  const known = exactAnswers.get(key);
+  if (known !== undefined) return known;
+  const mm = exactBeyondTextbookMm(groove, d2, wireMm) ?? 0;
+  const [oldest] = exactAnswers.keys();
+  if (exactAnswers.size >= ANSWERS_KEPT && oldest !== undefined) exactAnswers.delete(oldest);
+  exactAnswers.set(key, mm);
+  return mm;
 }
 
 /** Measuring over three wires: null where wires cannot go (a nut, a square thread). */

@@ -50,6 +50,7 @@ function workedJob(): Job {
   };
   job = suitFit(job);
   job.gears = { lathe: 'lathe-bess', train: { drivers: [40], driven: [35], gearbox: '1' } };
+  let now = shop;
   for (const e of [
     { do: 'mountGears' },
     { do: 'mount' },
@@ -60,8 +61,8 @@ function workedJob(): Job {
     { do: 'springDone' },
     { do: 'overWires', mm: 32.5 },
   ] as const) {
-    const done = applyEdit(job, shop, e, { id: 'w', at: at.toISOString() });
-    if (done.ok) job = done.value.job;
+    const done = applyEdit(job, now, e, { id: 'w', at: at.toISOString() });
+    if (done.ok) ({ job, shop: now } = done.value);
     else if (e.do !== 'passDone') throw new Error(done.problem.message);
   }
   for (const s of ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove'] as const) {

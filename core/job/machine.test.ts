@@ -104,7 +104,12 @@ describe('1. turning the work', () => {
     expect(text).toMatch(/Take the slack up again/);
   });
   test('a slide move towards the tailstock goes past and comes back', () => {
-    const b = demo('demo-pump').do({ do: 'offset', mm: -0.6 });
+    const b = demo('demo-pump');
+    // swung after looking, the tool would stand elsewhere: the offset is asked for again
+    expect(pickupMove(b.job, b.shop, b.metal)).toMatchObject({ move: null, problem: 'slide-not-along-bed' });
+    b.do({ do: 'swingSlide', deg: 90 });
+    expect(b.metal.offset).toBeNull();
+    b.do({ do: 'offset', mm: -0.6 });
     const { move } = pickupMove(b.job, b.shop, b.metal);
     expect(move && pickupSteps(move, false, 'mm').join(' ')).toMatch(
       /half a turn past towards the tailstock, and come back/,
@@ -153,7 +158,7 @@ describe('4. one decision on how the cut is fed', () => {
     const b = m30(29.93, { wanted: 'extend', cameIn: 'broken-shaft' });
     b.do({ do: 'setUp', infeed: 'flank' }, { do: 'check' });
     expect(b.card.do).toBe('pickup');
-    b.do({ do: 'offset', mm: 0.7 }, { do: 'inGroove' });
+    b.do({ do: 'swingSlide', deg: 90 }, { do: 'offset', mm: 0.7 }, { do: 'inGroove' });
     expect(feedOf(b.job, b.metal)).toMatchObject({ infeed: 'plunge', conflict: 'slide-along-bed' });
     // swung for it: the zeros of before say nothing
     expect(b.card).toMatchObject({ do: 'touch', conflict: 'slide-along-bed' });
@@ -345,6 +350,17 @@ describe('the phase between tool and groove', () => {
     // the dials count from the groove now
     expect(b.reading).toBeCloseTo(((b.card.depthMm ?? 0) - depthMm) / Math.cos((29.5 * Math.PI) / 180), 6);
   });
+});
+
+test('another job has put other gears on this lathe since: they go up again, and the groove is found again', () => {
+  const b = m30().passes(3);
+  b.shop = {
+    ...b.shop,
+    lathes: b.shop.lathes.map((l) => ({ ...l, mounted: { drivers: [20], driven: [40], gearbox: '1' } })),
+  };
+  expect(b.card).toMatchObject({ do: 'mount', what: 'gears' });
+  b.do({ do: 'mountGears' });
+  expect(b.card).toMatchObject({ do: 'pickup', lostBy: 'gears' });
 });
 
 describe('staleness reaches the machine', () => {

@@ -159,6 +159,8 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, job: Job) => void }
       s.surfaceMm = e.diameterMm ?? s.measuredMm;
       s.grooveMm = e.grooveMm;
       s.zeroMm = 0;
+      // in mid-cut the cross slide goes in to what is cut before the top slide feeds on: else the tool is thrown sideways
+      if (s.cuts > 0) s.crossMm = Math.max(0, s.depthMm);
     } else if (s.cuts > 0) s.zeroMm = s.depthMm;
     else {
       s.touched = 'groove';
@@ -176,6 +178,8 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, job: Job) => void }
   slideSwung: (s, e) => {
     if (s.slideDeg === e.deg) return;
     s.slideDeg = e.deg;
+    // swinging it moves the tool: where the groove lay from it is no longer known
+    s.offset = null;
     if (s.touched !== null) loseZero(s, 'slide');
   },
   scratchRead: (s, e) => void (s.scratch = e),

@@ -4,7 +4,7 @@ import { isGeared } from '../lathe/schema.ts';
 import { exact, numberOf, rationalFromNumber, textOf } from '../quantity/rational.ts';
 import { threadFormOf } from '../standards/thread.ts';
 import { gearState, latheOf, threadOfJob } from './derive.ts';
-import { plannedSlideDeg } from './feed.ts';
+import { ALONG_BED_DEG, plannedSlideDeg } from './feed.ts';
 import type { Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -47,7 +47,7 @@ export type Move =
     }
   | { readonly way: 'start'; readonly outMm: number; readonly wholeLeads: string };
 
-export type PickupProblem = 'no-lead' | 'no-offset' | 'slide-square' | 'no-train';
+export type PickupProblem = 'no-lead' | 'no-offset' | 'slide-square' | 'slide-not-along-bed' | 'no-train';
 
 export interface PickupAnswer {
   readonly way: PickupWay;
@@ -114,6 +114,8 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
     ways,
   });
   if (!thread || !lead) return none('no-lead');
+  // swinging the slide moves the tool: it has to lie along the bed before anybody looks
+  if (way === 'parallel' && metal.slideDeg !== ALONG_BED_DEG) return none('slide-not-along-bed');
   if (!metal.offset) return none('no-offset');
   const groove: Groove = {
     offset: rationalFromNumber(Number(metal.offset.mm.toFixed(6))),
@@ -186,7 +188,9 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
     }
     case 'start': {
       const zero = exact(0);
-      const move = startMove(groove, zero, zero);
+      // a left-hand thread is started from the headstock side: further out is towards it
+      const outwards = thread.leftHand ? { ...groove, offset: groove.offset.neg() } : groove;
+      const move = startMove(outwards, zero, zero);
       return found({ way, outMm: numberOf(move.startMm), wholeLeads: textOf(move.wholeLeads) });
     }
   }

@@ -69,7 +69,7 @@ export function stoppedText(s: Stopped, u: UnitSystem): { readonly what: string;
     case 'assumed':
       return {
         what: `An older record: ${fine(s.depthMm, u)} from ${s.passes} pass${s.passes === 1 ? '' : 'es'}.`,
-        check: 'Read the slide, and give the depth that it says.',
+        check: `${s.train ? `See that ${s.train} is on the lathe. ` : ''}Read the slide, and give the depth that it says.`,
       };
     case 'changed': {
       const [first] = s.changes;
@@ -204,7 +204,6 @@ export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem): strin
         ? `${t.turns > 0 ? `${turnsText(t.turns)} and ` : ''}${t.shown} ${t.unit}`
         : fine(move.axialMm, u);
       return [
-        'Swing the top slide along the bed and touch off again, if it does not lie so already.',
         `Move the top slide ${reading} ${towardsHead(move.axialMm)}.`,
         ...(move.comeBack ? [comeBack(towardsHead(move.axialMm))] : []),
         ...(Math.abs(move.outMm) > 1e-4
@@ -265,6 +264,8 @@ export const PICKUP_PROBLEM: Readonly<Record<PickupProblem, string>> = {
   'no-lead': 'Choose the gear train first: the lead really cut decides what is the smaller way round.',
   'no-offset': 'Look where the groove lies from the tool, and give it above.',
   'slide-square': 'The top slide stands square across: it cannot move the tool along the work. Use another way in.',
+  'slide-not-along-bed':
+    'The top slide has to lie along the bed before you look, for swinging it moves the tool. Swing it, say so, and then look where the groove lies.',
   'no-train': 'Slipping a gear needs a change-gear train.',
 };
 

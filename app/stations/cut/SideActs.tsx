@@ -17,6 +17,8 @@ export function SideActs() {
   if (metal.finished !== null || (!cutting && !metal.mounted)) return null;
   const { after } = card;
   const toggle = (what: Open) => () => setOpen(open === what ? null : what);
+  // while the card is stopped or the groove is lost nothing is cut
+  const able = card.do === 'set' || card.do === 'try' || (card.do === 'measure' && card.what === 'thread');
   const trying = card.do === 'try' || (card.do === 'measure' && card.what === 'thread');
   const field = { system: shop.settings.system, mm: null } as const;
   return (
@@ -27,7 +29,7 @@ export function SideActs() {
             Try or measure now
           </Button>
         )}
-        {cutting && (
+        {cutting && able && (
           <>
             <Button big onClick={() => act({ do: 'springDone', after })}>
               Spring pass done now

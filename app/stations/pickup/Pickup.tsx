@@ -74,7 +74,16 @@ export function Pickup() {
         </div>
       </Panel>
       {pickup.problem && (
-        <Note tone={pickup.problem === 'slide-square' ? 'wrong' : 'say'}>{PICKUP_PROBLEM[pickup.problem]}</Note>
+        <Note tone={pickup.problem === 'slide-square' ? 'wrong' : 'say'}>
+          {PICKUP_PROBLEM[pickup.problem]}
+          {pickup.problem === 'slide-not-along-bed' && (
+            <div className="mt-2">
+              <Button big onClick={() => act({ do: 'swingSlide', deg: 90 })}>
+                It lies along the bed now
+              </Button>
+            </div>
+          )}
+        </Note>
       )}
       {pickup.move && <MovePanel move={pickup.move} answer={pickup} leftHand={thread?.leftHand ?? false} u={u} />}
       {pickup.way === 'slip' && pickup.move && <Note tone="caution">{CAUTIONS.isolate}</Note>}

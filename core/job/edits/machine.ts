@@ -10,6 +10,7 @@ import { plannedSlideDeg } from '../feed.ts';
 import { lastN, metalOf, voidedOf } from '../metal.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { pickupMove, slidesMoved } from '../pickupMove.ts';
+import type { Job, Shop } from '../schema.ts';
 import { sideStand } from '../slides.ts';
 import { edit, event } from './edit.ts';
 
@@ -101,7 +102,7 @@ export const MACHINE = {
     if (!lathe) return bad('lathe', 'No lathe is chosen.', 'choose one under Gears');
     if (!train) return bad('train', 'No train is chosen.', 'take one under Gears');
     return good({
-      shop: { ...shop, lathes: shop.lathes.map((l) => (l.id === lathe.id ? { ...l, mounted: train } : l)) },
+      shop: withMounted(shop, lathe.id, train),
       events: [{ kind: 'gearsMounted', lathe: lathe.id, train }],
     });
   }),
@@ -186,8 +187,10 @@ export const MACHINE = {
       };
     },
   ),
-  springDone: event({}, 'spring pass done', (_, { job }) => {
-    const metal = metalOf(job);
+  springDone: event({}, 'spring pass done', (_, { job, shop }) => {
+    const { card, metal } = cardOf(job, shop, null);
+    if (card.do === 'check' || card.do === 'pickup')
+      return bad('spring', 'Nothing may be cut now.', 'what the card asks for');
     return metal.cuts === 0
       ? bad('spring', 'Nothing has been cut yet, so nothing can spring.', 'a pass first')
       : { kind: 'sprung', depthMm: metal.depthMm };
@@ -225,7 +228,10 @@ export const MACHINE = {
       const slideDeg = plannedSlideDeg(job);
       const angled = job.setup.infeed === 'flank' || job.setup.infeed === 'modified';
       const topMm = angled && slideDeg !== null ? depthMm / cosDeg(slideDeg) : 0;
+      const { train } = job.gears;
       return good({
+        // the card asks to see that this train is on the lathe: an older record did not keep what was put up
+        ...(train && latheOf(job, shop) ? { shop: withMounted(shop, job.gears.lathe, train) } : {}),
         events: [
           ...(slideDeg === null || metal.slideDeg !== null ? [] : [{ kind: 'slideSwung' as const, deg: slideDeg }]),
           { kind: 'depthRead', depthMm, crossMm: angled ? 0 : depthMm, topMm, text: f.text ?? shown(depthMm) },
@@ -350,6 +356,12 @@ export const MACHINE = {
         : { kind: 'voided', of: f.of },
   ),
 } as const;
+
+/** The shop with these gears on a lathe. */
+const withMounted = (shop: Shop, lathe: string | null, train: NonNullable<Job['gears']['train']>): Shop => ({
+  ...shop,
+  lathes: shop.lathes.map((l) => (l.id === lathe ? { ...l, mounted: train } : l)),
+});
 
 /** Depths nearer than this are the same setting, mm. */
 const SAME_DEPTH_MM = 1e-6;

@@ -1,0 +1,118 @@
+import { fitOfJob, latheOf } from '../../core/job/derive.ts';
+import { planRequest } from '../../core/job/cutPlan.ts';
+import { feedOf } from '../../core/job/feed.ts';
+import { metalOf } from '../../core/job/metal.ts';
+import { setTo } from '../../core/job/nextPass.ts';
+import { planOf } from '../../core/cutting/plan.ts';
+import { dialReading } from '../../core/lathe/dials.ts';
+import { cosDeg } from '../../core/quantity/units.ts';
+import type { Job, Shop } from '../../core/job/schema.ts';
+import type { Answers } from '../../sim/machinist.ts';
+import type { Fault } from '../../sim/run.ts';
+
+/**
+ * The mistakes that this program once made, each put back by itself on the way to the machinist. The simulated shop has to
+ * scrap jobs with every one of them: else it would prove nothing.
+ */
+const withSettings = (a: Answers, settings: Answers['card']['settings']): Answers => ({
+  ...a,
+  card: { ...a.card, settings },
+});
+const cutting = (a: Answers): boolean => a.card.do === 'set' && a.card.pass?.spring !== true;
+
+/** What the card would say for a depth if nothing were known of what is there. */
+function blind(
+  job: Job,
+  shop: Shop,
+  pass: { readonly depthMm: number; readonly axialMm: number },
+): Answers['card']['settings'] {
+  const metal = metalOf(job);
+  const request = planRequest(job, shop, metal);
+  if (!request) return [];
+  return setTo(pass, {
+    metal: { ...metal, crossMm: 0, topMm: 0 },
+    feed: feedOf(job, metal),
+    request,
+    lathe: latheOf(job, shop),
+  }).settings;
+}
+
+/** There was no air pass then: the move was believed. */
+const noAirPass: NonNullable<Fault['edits']> = (edits) =>
+  edits.map((e) => (e['do'] === 'airPass' ? { ...e, result: 'in' } : e));
+
+export const FAULTS: readonly Fault[] = [
+  {
+    name: '1. turning the work the wrong way',
+    edits: noAirPass,
+    answers: (a) => {
+      const { move } = a.pickup;
+      if (move?.way !== 'turn') return a;
+      const direction = move.direction === 'back' ? 'forward' : 'back';
+      return { ...a, pickup: { ...a.pickup, move: { ...move, direction } } };
+    },
+  },
+  {
+    name: '2. slipping a gear without the gearbox behind it',
+    concerns: (d) => d.latheKind === 'gearbox' && d.way === 'slip' && (d.wanted !== 'copy' || d.trouble),
+    edits: noAirPass,
+    answers: (a, job) => {
+      const { move } = a.pickup;
+      if (move?.way !== 'slip') return a;
+      const box = job.gears.train?.gearbox === '1/2' ? 0.5 : 1;
+      return { ...a, pickup: { ...a.pickup, move: { ...move, teeth: Math.round(move.teeth * box) } } };
+    },
+  },
+  {
+    name: '3. one turn out, whatever the depth',
+    answers: (a) => ({ ...a, card: { ...a.card, outTurns: a.card.outTurns === null ? null : 1 } }),
+  },
+  {
+    name: '4. the top slide to the reading, though it lies along the bed',
+    concerns: (d) => d.way === 'parallel' && d.trouble && d.infeed !== 'plunge' && d.wanted === 'copy',
+    answers: (a, job, shop) => {
+      const metal = metalOf(job);
+      const lathe = latheOf(job, shop);
+      if (!cutting(a) || feedOf(job, metal).conflict !== 'slide-along-bed' || !lathe) return a;
+      const depth = (a.card as unknown as { depthMm: number }).depthMm - metal.zeroMm;
+      const r = dialReading(depth / cosDeg(job.setup.slideAngleDeg), lathe.topSlide);
+      const common = { unit: lathe.topSlide.unit, reads: lathe.topSlide.reads, wound: 'in' } as const;
+      return withSettings(a, [
+        { slide: 'top', turns: r.turns, value: r.reading, ...common },
+        { slide: 'cross', turns: 0, value: 0, ...common },
+      ]);
+    },
+  },
+  {
+    name: '5. the card remembers a pass number, not a depth',
+    answers: (a, job, shop) => {
+      const metal = metalOf(job);
+      const request = planRequest(job, shop, metal);
+      if (!cutting(a) || !request || metal.touched !== 'surface' || metal.zeroMm !== 0) return a;
+      const plan = planOf({ ...request, doneMm: 0, axialDoneMm: null, passes: job.cut.passes?.count ?? null });
+      if (!plan.ok) return a;
+      const pass = plan.value.passes[Math.min(metal.cuts, plan.value.passes.length - 1)];
+      return pass ? withSettings(a, blind(job, shop, pass)) : a;
+    },
+  },
+  {
+    name: '7. the depth of the book, whatever the blank measures',
+    edits: (edits, job) =>
+      edits.map((e) =>
+        e['do'] === 'measureBlank' ? { ...e, diameterMm: fitOfJob(job)?.startDiameterMm ?? e['diameterMm'] } : e,
+      ),
+  },
+  {
+    name: 'a change of infeed in mid-cut throws the tool sideways',
+    answers: (a, job, shop) => {
+      const metal = metalOf(job);
+      if (!cutting(a) || metal.topMm === 0 || job.setup.infeed !== 'plunge') return a;
+      const depthMm = (a.card as unknown as { depthMm: number }).depthMm;
+      return withSettings(a, [
+        ...blind(job, shop, { depthMm, axialMm: 0 }),
+        // back to its zero, as if the cross slide had fed all along
+        ...a.card.settings.filter((s) => s.slide === 'top').map((s) => ({ ...s, turns: 0, value: 0 })),
+      ]);
+    },
+  },
+];

@@ -1,0 +1,55 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { demoJobs, demoShop } from '../demo/index.ts';
+import { newJob } from '../core/job/create.ts';
+import { applyEdit, type Edit } from '../core/job/edits/index.ts';
+import { parseDesignation } from '../core/standards/designation.ts';
+import type { Job } from '../core/job/schema.ts';
+import { expect } from './fixtures.ts';
+
+/** A job carried so far by named edits, as a file: what comes before the part that a test drives by hand. */
+export function jobOf(title: string, edits: readonly Edit[], from: Job | null = null): Job {
+  let job = from ?? newJob('bench', title, new Date('2026-11-26T08:00:00Z'));
+  let shop = demoShop();
+  for (const e of edits) {
+    const done = applyEdit(job, shop, e, { id: 'bench', at: '2026-11-26T08:00:00.000Z' });
+    if (!done.ok) throw new Error(`${e.do}: ${done.problem.message}`);
+    ({ job, shop } = done.value);
+  }
+  return { ...job, title };
+}
+export const times = (n: number, e: Edit): Edit[] => Array.from({ length: n }, () => e);
+
+export const named = (designation: string): Edit => {
+  const parsed = parseDesignation(designation);
+  if (!parsed.ok) throw new Error(designation);
+  const { special: _, ...thread } = parsed.value.thread;
+  return { do: 'acceptName', thread, probability: 1, overruled: true, reason: '' };
+};
+/** M30x2 on the lathe with an electronic leadscrew, up to the touch-off. */
+export const M30: readonly Edit[] = [named('M30x2'), { do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'mount' }];
+export const demo = (id: string): Job => {
+  const job = demoJobs().find((j) => j.id === id);
+  if (!job) throw new Error(id);
+  return job;
+};
+
+/** Brings a file in through Settings, and opens its job at a station. */
+export async function bringIn(page: Page, data: unknown, station: string, id = 'bench'): Promise<void> {
+  await page.goto('/settings');
+  await page.getByLabel('File to bring in').setInputFiles({
+    name: 'job.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(data)),
+  });
+  await page.getByRole('button', { name: 'Bring the job in' }).click();
+  await expect(page.getByText('Brought in the job')).toBeVisible();
+  await page.goto(`/jobs/${id}/${station}`);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+}
+
+/** A job out of a backup that an older version wrote. */
+export function oldJob(version: 1 | 2, id: string): unknown {
+  const text = readFileSync(new URL(`../core/formats/backup-v${version}.json`, import.meta.url), 'utf8');
+  return (JSON.parse(text) as { jobs: { id: string }[] }).jobs.find((j) => j.id === id);
+}

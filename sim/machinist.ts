@@ -1,0 +1,360 @@
+import type { Dial } from './lathe.ts';
+import { Slide, travelOf, turnMm } from './lathe.ts';
+import { Metal, type Tool } from './metal.ts';
+import type { Dice } from './random.ts';
+
+/** Gelvin as the machinist meets it: edits go in, answers come out. Nothing else of it is known here. */
+export interface Door {
+  edit(edits: readonly Record<string, unknown>[]): { readonly ok: boolean; readonly problem?: string };
+  job(): Answers;
+}
+interface SettingSaid {
+  readonly slide: 'cross' | 'top' | 'control';
+  readonly turns: number;
+  readonly value: number;
+  readonly unit: 'mm' | 'in';
+  readonly reads: 'radius' | 'diameter';
+  readonly wound: 'in' | 'back';
+}
+/** The part of the answers that is read out at the lathe. */
+export interface Answers {
+  readonly card: {
+    readonly do: string;
+    readonly what: string | null;
+    readonly settings: readonly SettingSaid[];
+    readonly outMm: number | null;
+    readonly outTurns: number | null;
+    readonly pass: { readonly spring: boolean; readonly n: number; readonly of: number } | null;
+    readonly chipMm2: number | null;
+    readonly after: number;
+    readonly stopped: unknown;
+  };
+  readonly fit: { readonly startDiameterMm: number; readonly pitchDiameterMm: number } | null;
+  readonly pickup: {
+    readonly problem: string | null;
+    readonly move:
+      | { readonly way: 'parallel'; readonly axialMm: number; readonly comeBack: boolean }
+      | { readonly way: 'angled'; readonly slideMm: number; readonly crossOutMm: number; readonly comeBack: boolean }
+      | { readonly way: 'turn'; readonly deg: number; readonly direction: 'forward' | 'back' }
+      | {
+          readonly way: 'slip';
+          readonly gear: number;
+          readonly teeth: number;
+          readonly direction: 'forward' | 'back';
+          readonly leftMm: number;
+        }
+      | { readonly way: 'start'; readonly outMm: number }
+      | null;
+  };
+  readonly prove: { readonly next: { readonly code: string; readonly byMm: number } | null };
+}
+
+/** The job as it really stands, of which Gelvin hears only what is measured and entered. */
+export interface Truth {
+  readonly member: 'external' | 'internal';
+  readonly leftHand: boolean;
+  readonly pitchMm: number;
+  readonly starts: number;
+  /** By what they face: the free end, and the head. */
+  readonly freeEndDeg: number;
+  readonly headEndDeg: number;
+  readonly flatMm: number;
+  readonly targetPitchDiameterMm: number;
+  readonly blankMm: number;
+  /** How far the work runs out, radial. */
+  readonly eccentricMm: number;
+  readonly wanted: 'copy' | 'extend' | 'recut';
+  /** Depth of the groove that is there already. */
+  readonly oldDepthMm: number;
+  readonly cross: Dial;
+  readonly top: Dial;
+  readonly crossSlackMm: number;
+  readonly topSlackMm: number;
+  readonly slideDeg: number;
+  readonly control: boolean;
+  /** Carriage travel for one turn of the gear that is slipped, and its teeth. */
+  readonly slip: { readonly travelMm: number; readonly teeth: number } | null;
+  /** How much of what stands before the tool a pass takes. */
+  readonly share: number;
+  readonly capMm: number;
+  /** In a bore: from the tip to the back of the bar. */
+  readonly barMm: number | null;
+  readonly wire: number | null;
+}
+
+export interface Outcome {
+  readonly scrapped: string | null;
+  /** Pitch diameter as cut, less the one wanted, + too much metal left; mm. */
+  readonly leftMm: number;
+  readonly steps: number;
+}
+
+class Scrapped extends Error {}
+/** A hand turns a handle wrongly by so much when it sets a dial, mm radial. */
+const HAND_MM = 0.002;
+const MOST_STEPS = 400;
+/** A tool so far beside a groove cuts its flank, which anybody sees, mm. */
+const BESIDE_MM = 0.06;
+
+/** Carries one job to its end, doing what the card says and nothing else. */
+export function carry(
+  door: Door,
+  t: Truth,
+  dice: Dice,
+  mischief: (n: number) => readonly Record<string, unknown>[],
+): Outcome {
+  const lead = t.pitchMm * t.starts;
+  const dir = t.leftHand ? -1 : 1;
+  const internal = t.member === 'internal';
+  // cutting away from the free end, that flank is on the side towards which the tool travels; a nut's likewise
+  const tool: Tool = { headDeg: t.freeEndDeg, tailDeg: t.headEndDeg, flatMm: t.flatMm };
+  const metal = new Metal(lead);
+  /** The length on which an old thread is still there. */
+  const old = new Metal(lead);
+  let phase = dice.between(0, lead);
+  if (t.wanted !== 'copy') {
+    const where = dice.between(0, lead);
+    for (let s = 0; s < t.starts; s += 1) old.cut(tool, t.oldDepthMm, where + s * t.pitchMm);
+    if (t.wanted === 'recut') metal.depth.set(old.depth);
+  }
+  const cross = new Slide(t.crossSlackMm);
+  const top = new Slide(t.topSlackMm);
+  // depth of the tip = cross + top cos b + zero; place along the axis = phase + top sin b in the direction of the cut
+  let slideDeg = t.slideDeg;
+  let zero = 0;
+  let real = 0;
+  let lastChip = 0;
+  let scrapped: string | null = null;
+  let steps = 0;
+  const rad = (deg: number): number => (deg * Math.PI) / 180;
+  const alongBed = (): boolean => slideDeg === 90;
+  const place = (): number => phase + top.mm * Math.sin(rad(slideDeg)) * (alongBed() ? 1 : dir);
+  const tip = (): number => cross.mm + top.mm * Math.cos(rad(slideDeg)) + zero;
+  const say = (e: Record<string, unknown>): void => {
+    const { ok, problem } = door.edit([e]);
+    if (!ok) throw new Error(`${JSON.stringify(e)}: ${problem ?? ''}`);
+  };
+  const groove = (): Metal =>
+    t.wanted === 'extend' && metal.deepest() === 0 ? old : metal.deepest() > 0 ? metal : old;
+  /** How far the groove lies from the tool, + towards the headstock, as an eye sees them fit; null where there is none. */
+  const offNow = (): number | null => {
+    const deepest = groove().deepest();
+    const at = Math.max(0.05, deepest * 0.6);
+    const middle = groove().middleNear(place(), at);
+    // unlike flanks: the tool's own middle at that height lies beside its tip
+    const tilt = (Math.tan(rad(tool.headDeg)) - Math.tan(rad(tool.tailDeg))) / 2;
+    return middle === null ? null : middle - Math.max(0, deepest - at) * tilt;
+  };
+  const lose = (): void => {
+    phase += dice.between(0.2, 0.8) * lead;
+  };
+  const setTo = (settings: readonly SettingSaid[]): void => {
+    for (const s of settings) {
+      if (s.slide === 'control') {
+        const mm = s.value * (s.unit === 'mm' ? 1 : 25.4) * (s.reads === 'diameter' ? 0.5 : 1);
+        cross.comeTo((internal ? 1 : -1) * (mm - t.blankMm / 2) - top.mm * Math.cos(rad(slideDeg)) - zero);
+        continue;
+      }
+      const slide = s.slide === 'cross' ? cross : top;
+      slide.comeTo(travelOf(s.slide === 'cross' ? t.cross : t.top, s) + dice.gauss(HAND_MM));
+    }
+  };
+  const goBack = (a: Answers): void => {
+    const { outMm, outTurns } = a.card;
+    const before = cross.mm;
+    const by = outTurns !== null ? outTurns * turnMm(t.cross) : Math.ceil((outMm ?? 0) / 0.05) * 0.05 + t.crossSlackMm;
+    cross.to(before - by);
+    // clear of the highest spot of the surface, all the way back
+    if (tip() > -t.eccentricMm) throw new Scrapped(`the tool came back through the work, ${tip().toFixed(2)} deep`);
+    if (t.barMm !== null && -tip() > t.blankMm - t.barMm) throw new Scrapped('the bar was drawn into the far wall');
+    cross.to(before);
+  };
+  const pass = (a: Answers): void => {
+    setTo(a.card.settings);
+    const stand = tip();
+    const before = real;
+    // part of what stands before the tool springs away
+    real = stand > real ? real + t.share * (stand - real) : real;
+    if (stand - before > t.capMm * 1.5 + 0.03 && !a.card.pass?.spring)
+      throw new Scrapped(`a pass of ${(stand - before).toFixed(2)} where at most ${t.capMm.toFixed(2)} was asked for`);
+    {
+      const at = place();
+      if (t.wanted === 'extend') {
+        const wound = old.would(tool, real, at);
+        if (wound.areaMm2 > 0.05 + BESIDE_MM * real && real < t.oldDepthMm - 0.1)
+          throw new Scrapped(
+            `the tool cut into the old thread beside its groove, ${wound.areaMm2.toFixed(3)} at ${(old.middleNear(at, 0.5) ?? 0).toFixed(3)}`,
+          );
+      }
+      const chip = metal.cut(tool, real, at);
+      // a spring pass takes what the pass before sprang away from
+      const said = Math.max(a.card.chipMm2 ?? 0, a.card.pass?.spring ? lastChip * 0.8 : 0);
+      lastChip = said;
+      if (chip.areaMm2 > 2.2 * said + 0.06)
+        throw new Scrapped(
+          `a chip of ${chip.areaMm2.toFixed(3)} where ${said.toFixed(3)} was planned: thrown sideways or off the groove`,
+        );
+    }
+    goBack(a);
+  };
+  const measured = (): number => {
+    const line = metal.pitchLineMm(t.pitchMm, t.starts);
+    return t.blankMm + (internal ? 2 : -2) * line;
+  };
+  const prove = (): void => {
+    const d2 = measured();
+    if (t.wire !== null) {
+      const a = rad(t.freeEndDeg);
+      const slope = lead / (Math.PI * d2);
+      const over =
+        d2 +
+        t.wire * (1 + 1 / Math.sin(a)) -
+        t.pitchMm / 2 / Math.tan(a) +
+        (t.wire / 2) * slope * slope * (Math.cos(a) / Math.tan(a));
+      say({ do: 'overWires', mm: over + dice.gauss(0.003), wire: { text: 'wire', mm: t.wire } });
+      return;
+    }
+    // a mate made so that it runs well when the size is right: clearance in steps of 0.01 sqrt(P)
+    const g = 0.01 * Math.sqrt(t.pitchMm);
+    const clearance = ((internal ? 1 : -1) * (d2 - t.targetPitchDiameterMm)) / g + 2 + dice.gauss(0.2);
+    const result =
+      clearance < -2
+        ? 'no-start'
+        : clearance < -0.5
+          ? 'starts'
+          : clearance < 1
+            ? 'tight'
+            : clearance < 5
+              ? 'runs'
+              : 'shakes';
+    say({ do: 'tryMate', mate: 'mate', result });
+  };
+  const pickUp = (): void => {
+    const there = offNow();
+    if (there === null) {
+      say({ do: 'inGroove', way: 'by-eye' });
+      return;
+    }
+    if (door.job().pickup.problem === 'slide-not-along-bed') {
+      // swinging it takes the tool somewhere else
+      slideDeg = 90;
+      lose();
+      say({ do: 'swingSlide', deg: 90 });
+    }
+    const off = offNow() ?? 0;
+    say({ do: 'offset', mm: Number((off + dice.gauss(0.006)).toFixed(3)) });
+    // a slide square across moves nothing along: another way in
+    if (door.job().pickup.problem === 'slide-square') say({ do: 'setPickup', way: 'turn' });
+    const { move } = door.job().pickup;
+    if (!move) throw new Error('no move was offered');
+    switch (move.way) {
+      case 'parallel': {
+        // against the cut the slack stays open, unless the slide goes past and comes back
+        if (move.comeBack || move.axialMm * dir >= 0) top.comeTo(top.mm + move.axialMm);
+        else top.to(top.mm + move.axialMm);
+        break;
+      }
+      case 'angled': {
+        top.comeTo(top.mm + move.slideMm);
+        cross.comeTo(cross.mm - move.crossOutMm);
+        break;
+      }
+      case 'turn':
+        // forward carries a right-hand groove towards the headstock: the tool is then that much behind
+        phase -= ((move.direction === 'forward' ? 1 : -1) * move.deg * lead * dir) / 360;
+        break;
+      case 'slip':
+        if (t.slip)
+          phase += ((move.direction === 'forward' ? 1 : -1) * move.teeth * t.slip.travelMm * dir) / t.slip.teeth;
+        if (Math.abs(move.leftMm) > 0.02) {
+          // less than half a tooth is left: taken up by turning the work
+          say({ do: 'setPickup', way: 'turn' });
+          pickUp();
+          return;
+        }
+        break;
+      case 'start':
+        phase -= move.outMm * dir;
+        break;
+    }
+    say({ do: 'inGroove' });
+  };
+
+  try {
+    for (steps = 0; steps < MOST_STEPS; steps += 1) {
+      for (const e of mischief(steps)) {
+        const kind = e['do'];
+        if (kind === 'slipped' || kind === 'reseat' || kind === 'changeTool' || kind === 'mountGears') lose();
+        if (kind === 'setUp' && typeof e['slideAngleDeg'] === 'number') slideDeg = e['slideAngleDeg'];
+        say(e);
+      }
+      const a = door.job();
+      const { card } = a;
+      if (card.do === 'finished' || card.do === 'next-part') break;
+      switch (card.do) {
+        case 'check':
+          say({ do: 'check' });
+          break;
+        case 'mount':
+          if (card.what === 'gears') {
+            if (groove().deepest() > 0) lose();
+            say({ do: 'mountGears' });
+          } else say({ do: 'mount' });
+          break;
+        case 'measure':
+        case 'try':
+          if (card.what === 'blank') {
+            say({ do: 'measureBlank', diameterMm: Number((t.blankMm + dice.gauss(0.003)).toFixed(3)) });
+            break;
+          }
+          if (card.do === 'try' && a.prove.next) {
+            if (a.prove.next.code === 'deeper') say({ do: 'deeper', byMm: a.prove.next.byMm });
+            else say({ do: 'finishPart', ...(a.prove.next.code === 'past' ? { verdict: 'scrapped' } : {}) });
+            break;
+          }
+          prove();
+          break;
+        case 'touch':
+          // the tool is fed in with the cross slide; both dials are then set to zero where they stand
+          phase = place();
+          top.rezero();
+          cross.rezero();
+          cross.comeTo(0);
+          if (card.what === 'groove') {
+            const there = offNow() ?? 0;
+            zero =
+              groove().deepest() -
+              Math.abs(there) / Math.max(0.05, Math.tan(rad(Math.min(t.freeEndDeg, t.headEndDeg))));
+            real = Math.max(real, groove().deepest());
+          } else zero = dice.gauss(0.004);
+          say({ do: 'touchOff', on: card.what === 'groove' ? 'groove' : 'surface' });
+          break;
+        case 'pickup':
+          pickUp();
+          break;
+        case 'air': {
+          const there = offNow();
+          say({ do: 'airPass', result: there !== null && Math.abs(there) > 0.05 ? 'off' : 'in' });
+          break;
+        }
+        case 'next-start':
+          phase += t.pitchMm;
+          real = 0;
+          say({ do: 'nextStart' });
+          break;
+        case 'set':
+          pass(a);
+          say({ do: card.pass?.spring ? 'springDone' : 'passDone', after: card.after });
+          break;
+        default:
+          throw new Error(`the card says "${card.do}"`);
+      }
+    }
+  } catch (e) {
+    if (!(e instanceof Scrapped)) throw e;
+    scrapped = e.message;
+  }
+  const left = (internal ? -1 : 1) * (measured() - t.targetPitchDiameterMm);
+  if (scrapped === null && steps >= MOST_STEPS) scrapped = 'it never came to an end';
+  return { scrapped, leftMm: left, steps };
+}

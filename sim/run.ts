@@ -1,0 +1,212 @@
+import type { Job, Shop } from '../core/job/schema.ts';
+import type { Lathe } from '../core/lathe/schema.ts';
+import { deal, type Dealt } from './deal.ts';
+import { carry, type Answers, type Door, type Outcome, type Truth } from './machinist.ts';
+import { Dice } from './random.ts';
+
+/** Gelvin's two functions, handed in: the simulated shop imports none of its computation. */
+export interface Gelvin {
+  readonly emptyShop: () => Shop;
+  readonly newLathe: (id: string) => Lathe;
+  readonly newJob: (id: string, title: string, at: Date) => Job;
+  readonly thread: (designation: string) => unknown;
+  /** Applies edits, or says why not. */
+  readonly edit: (
+    job: Job,
+    shop: Shop,
+    edits: readonly Record<string, unknown>[],
+  ) => { readonly job: Job; readonly shop: Shop } | { readonly problem: string };
+  readonly answers: (job: Job, shop: Shop) => Answers;
+}
+/** A mistake of old put back: what is entered or what is answered is bent on its way. */
+export interface Fault {
+  readonly name: string;
+  /** Whether a job meets it at all; missing: any may. */
+  readonly concerns?: (d: Dealt) => boolean;
+  readonly edits?: (
+    edits: readonly Record<string, unknown>[],
+    job: Job,
+    shop: Shop,
+  ) => readonly Record<string, unknown>[];
+  readonly answers?: (a: Answers, job: Job, shop: Shop) => Answers;
+}
+
+const exactText = (d: Dealt): string => {
+  const tpi = 25.4 / d.kind.pitchMm;
+  const whole = Math.abs(d.kind.pitchMm * 1000 - Math.round(d.kind.pitchMm * 1000)) < 1e-9;
+  return whole ? String(d.kind.pitchMm * d.kind.starts) : `${127 * 2 * d.kind.starts}/${Math.round(tpi * 2) * 5}`;
+};
+
+/** One job through the simulated shop. */
+export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Outcome & { readonly dealt: Dealt } {
+  const dice = new Dice(seed);
+  const d = deal(dice);
+  const lead = d.kind.pitchMm * d.kind.starts;
+  const geared = d.latheKind === 'change-gears' || d.latheKind === 'gearbox';
+  const box = d.latheKind === 'gearbox';
+  // a leadscrew for which the train is simple: what is proved here is what follows from it, not the search
+  const lathe: Lathe = {
+    ...gelvin.newLathe('sim'),
+    name: 'Simulated',
+    kind: d.latheKind,
+    leadscrew: box
+      ? `${exactText(d).includes('/') ? `${Number(exactText(d).split('/')[0]) * 2}/${exactText(d).split('/')[1]}` : Number(exactText(d)) * 2}`
+      : exactText(d),
+    gears: [40, 40],
+    levers: box ? { cone: { 1: '1/2', 2: '1' } } : {},
+    crossSlide: { ...d.dials[0] },
+    topSlide: { ...d.dials[1] },
+    slack: { crossMm: d.slackKnown ? d.crossSlackMm : null, topMm: null, carriageMm: null },
+    dial: { teeth: 16, marks: 8, otherTeeth: [] },
+    control: d.latheKind === 'control' ? { word: 'G33', diameterProgramming: true, unit: 'mm' } : null,
+  };
+  let shop: Shop = { ...gelvin.emptyShop(), lathes: [lathe] };
+  let job: Job = gelvin.newJob('sim', 'Simulated', new Date('2026-11-26T08:00:00Z'));
+  const door: Door = {
+    edit: (edits) => {
+      const done = gelvin.edit(job, shop, fault?.edits ? fault.edits(edits, job, shop) : edits);
+      if ('problem' in done) return { ok: false, problem: done.problem };
+      ({ job, shop } = done);
+      return { ok: true };
+    },
+    job: () => {
+      const a = gelvin.answers(job, shop);
+      return fault?.answers ? fault.answers(a, job, shop) : a;
+    },
+  };
+  const must = (...edits: Record<string, unknown>[]): void => {
+    const { ok, problem } = door.edit(edits);
+    if (!ok) throw new Error(`${JSON.stringify(edits)}: ${problem ?? ''}`);
+  };
+  const thread = { ...(gelvin.thread(d.kind.designation) as Record<string, unknown>), leftHand: d.leftHand };
+  const control = d.latheKind === 'control';
+  const infeed = control || d.wanted !== 'copy' ? 'plunge' : (d.infeed ?? 'plunge');
+  // the flank that is not cut has to be steep enough for a slide to follow
+  const trailing = d.leftHand ? d.kind.freeEndDeg : d.kind.headEndDeg;
+  must(
+    { do: 'setIntake', wanted: d.wanted, make: d.member, cameIn: 'screw' },
+    { do: 'acceptName', thread, probability: 1, overruled: true, reason: 'dealt' },
+    { do: 'chooseLathe', lathe: 'sim' },
+    ...(geared ? [{ do: 'takeTrain', train: { drivers: [40], driven: [40], gearbox: box ? '1/2' : '1' } }] : []),
+    { do: 'setUp', infeed: trailing < 5 ? 'plunge' : infeed },
+    { do: 'setSchedule', passes: d.passes, returnBy: d.returnBy, firstMaxMm: 0.25 },
+    { do: 'setPickup', way: d.way },
+  );
+  const { fit } = door.job();
+  if (!fit) throw new Error('no fit');
+  const external = d.member === 'external';
+  const slope = Math.tan((d.kind.freeEndDeg * Math.PI) / 180) + Math.tan((d.kind.headEndDeg * Math.PI) / 180);
+  const blankMm = fit.startDiameterMm + d.blankOffMm;
+  // the tool in the holder, ground by hand to about a tenth of the pitch
+  const flatMm = Number((d.kind.pitchMm * (slope < 0.8 ? 0.34 : 0.12)).toFixed(2));
+  const formDepth = Math.abs(blankMm - fit.pitchDiameterMm) / 2 + (d.kind.pitchMm / 2 - flatMm) / slope;
+  must({ do: 'setFit', tip: { flatMm } });
+  const barMm = external ? null : blankMm * 0.55;
+  if (barMm !== null && dice.chance(0.7)) must({ do: 'setUp', barMm });
+  const wire =
+    external && d.kind.freeEndDeg === d.kind.headEndDeg
+      ? Number((d.kind.pitchMm / 2 / Math.cos((d.kind.freeEndDeg * Math.PI) / 180)).toFixed(3))
+      : null;
+  const truth: Truth = {
+    member: d.member,
+    leftHand: d.leftHand,
+    pitchMm: d.kind.pitchMm,
+    starts: d.kind.starts,
+    freeEndDeg: d.kind.freeEndDeg,
+    headEndDeg: d.kind.headEndDeg,
+    flatMm,
+    targetPitchDiameterMm: fit.pitchDiameterMm,
+    blankMm,
+    eccentricMm: d.eccentricMm,
+    wanted: d.wanted,
+    oldDepthMm: d.wanted === 'recut' ? formDepth - 0.08 : formDepth - 0.02,
+    cross: d.dials[0],
+    top: d.dials[1],
+    crossSlackMm: d.crossSlackMm,
+    topSlackMm: d.topSlackMm,
+    slideDeg: job.setup.infeed === 'plunge' ? 0 : job.setup.slideAngleDeg,
+    control,
+    slip: geared ? { travelMm: lead, teeth: 40 } : null,
+    share: d.share,
+    capMm: 0.25,
+    barMm,
+    wire,
+  };
+  return {
+    ...carry(
+      door,
+      truth,
+      dice,
+      mischiefOf(d, dice, () => job),
+    ),
+    dealt: d,
+  };
+}
+
+/** What goes wrong, or is decided otherwise, while a job is cut. */
+function mischiefOf(d: Dealt, dice: Dice, now: () => Job): (n: number) => readonly Record<string, unknown>[] {
+  if (!d.trouble) return () => [];
+  const when = new Map<number, Record<string, unknown>[]>();
+  const geared = d.latheKind === 'change-gears' || d.latheKind === 'gearbox';
+  const kinds = [
+    [{ do: 'setSchedule', passes: dice.whole(3, 12) }],
+    [{ do: 'setSchedule', firstMaxMm: 0.12 }],
+    [{ do: 'setSchedule', rule: 'constant-depth', passes: null }],
+    ...(d.latheKind === 'control' || d.kind.starts > 1 ? [] : [[{ do: 'setUp', infeed: 'plunge' }]]),
+    ...(d.kind.starts > 1 ? [] : [[{ do: 'slipped' }]]),
+    ...(d.kind.starts > 1 || !geared ? [] : [[{ do: 'mountGears' }]]),
+  ];
+  for (let i = 0; i < 2; i += 1) when.set(dice.whole(8, 20), dice.of(kinds));
+  // only while passes are being cut: before that there is nothing to disturb
+  return (n) => {
+    const e = when.get(n);
+    return e && now().events.some((x) => x.kind === 'cut') ? e : [];
+  };
+}
+
+/** The first job of so many that a fault scraps, and how; null: it scraps none. */
+export function firstScrapped(
+  gelvin: Gelvin,
+  fault: Fault,
+  first: number,
+  jobs: number,
+): { readonly seed: number; readonly why: string } | null {
+  for (let seed = first; seed < first + jobs; seed += 1) {
+    if (fault.concerns && !fault.concerns(deal(new Dice(seed)))) continue;
+    const out = oneJob(gelvin, seed, fault);
+    const why = out.scrapped ?? pastSize(out);
+    if (why !== null) return { seed, why };
+  }
+  return null;
+}
+
+/** Cut so far past size that no fit forgives it. */
+const pastSize = (out: Outcome & { readonly dealt: Dealt }): string | null =>
+  out.leftMm < -2.5 * windowMm(out.dealt.kind.pitchMm) ? `cut ${(-out.leftMm).toFixed(3)} mm past size` : null;
+
+export interface Summary {
+  readonly jobs: number;
+  readonly scrapped: readonly { readonly seed: number; readonly why: string }[];
+  /** Ended within so much of the size wanted, as a share. */
+  readonly inside: number;
+  readonly steps: number;
+}
+
+/** How near to the middle a finished thread has to be, on pitch diameter: what a general fit allows, mm. */
+export const windowMm = (pitchMm: number): number => 0.02 + 0.02 * Math.sqrt(pitchMm);
+
+export function manyJobs(gelvin: Gelvin, jobs: number, first = 1, fault: Fault | null = null): Summary {
+  const scrapped: { seed: number; why: string }[] = [];
+  let inside = 0;
+  let steps = 0;
+  for (let i = 0; i < jobs; i += 1) {
+    const seed = first + i;
+    const out = oneJob(gelvin, seed, fault);
+    steps += out.steps;
+    const window = windowMm(out.dealt.kind.pitchMm);
+    const why = out.scrapped ?? pastSize(out);
+    if (why !== null) scrapped.push({ seed, why });
+    else if (Math.abs(out.leftMm) <= window) inside += 1;
+  }
+  return { jobs, scrapped, inside: inside / jobs, steps: steps / jobs };
+}

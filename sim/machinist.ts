@@ -27,6 +27,8 @@ export interface Answers {
     readonly pass: { readonly spring: boolean; readonly n: number; readonly of: number } | null;
     readonly chipMm2: number | null;
     readonly after: number;
+    readonly closeOn: readonly number[] | null;
+    readonly cautions: readonly string[];
     readonly stopped: unknown;
   };
   readonly fit: { readonly startDiameterMm: number; readonly pitchDiameterMm: number } | null;
@@ -80,6 +82,13 @@ export interface Truth {
   /** In a bore: from the tip to the back of the bar. */
   readonly barMm: number | null;
   readonly wire: number | null;
+  /** Gears and half-nuts: leadscrew pitch, the chasing dial's gear and marks, and whether the chuck screws on. Null: none of it. */
+  readonly halfNuts: {
+    readonly leadscrewMm: number;
+    readonly dialTeeth: number;
+    readonly marks: number;
+    readonly screwedChuck: boolean;
+  } | null;
 }
 
 export interface Outcome {
@@ -168,6 +177,23 @@ export function carry(
     if (tip() > -t.eccentricMm) throw new Scrapped(`the tool came back through the work, ${tip().toFixed(2)} deep`);
     if (t.barMm !== null && -tip() > t.blankMm - t.barMm) throw new Scrapped('the bar was drawn into the far wall');
     cross.to(before);
+    comeBack(a);
+  };
+  /** The carriage comes back: on the chasing dial where marks are given, else with the nuts shut and the spindle reversed. */
+  const comeBack = (a: Answers): void => {
+    const { halfNuts } = t;
+    if (!halfNuts) return;
+    const { closeOn } = a.card;
+    if (closeOn === null) {
+      if (halfNuts.screwedChuck && !a.card.cautions.includes('screwed-chuck'))
+        throw new Scrapped('the chuck unscrewed itself in reverse');
+      return;
+    }
+    // a whole number of dial turns more, and the mark: the carriage is that far from where it would have come by itself
+    const mark = dice.of(closeOn);
+    const travel = (dice.whole(0, 5) + mark / halfNuts.marks) * halfNuts.dialTeeth * halfNuts.leadscrewMm;
+    const off = travel - lead * Math.round(travel / lead);
+    phase += off;
   };
   const pass = (a: Answers): void => {
     setTo(a.card.settings);

@@ -31,11 +31,19 @@ export interface Fault {
   readonly answers?: (a: Answers, job: Job, shop: Shop) => Answers;
 }
 
-const exactText = (d: Dealt): string => {
-  const tpi = 25.4 / d.kind.pitchMm;
-  const whole = Math.abs(d.kind.pitchMm * 1000 - Math.round(d.kind.pitchMm * 1000)) < 1e-9;
-  return whole ? String(d.kind.pitchMm * d.kind.starts) : `${127 * 2 * d.kind.starts}/${Math.round(tpi * 2) * 5}`;
-};
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+/** Whole numbers over and under the line, in lowest terms. */
+type Ratio = readonly [over: number, under: number];
+const lowest = ([a, b]: Ratio): Ratio => [a / gcd(a, b), b / gcd(a, b)];
+const textOf = (r: Ratio): string => (r[1] === 1 ? String(r[0]) : `${r[0]}/${r[1]}`);
+
+/** The lead of a dealt thread, exactly: its pitch is in hundredths of a millimetre or in threads per inch. */
+function leadOf(d: Dealt): Ratio {
+  const hundredths = d.kind.pitchMm * 100;
+  if (Math.abs(hundredths - Math.round(hundredths)) < 1e-9)
+    return lowest([Math.round(hundredths) * d.kind.starts, 100]);
+  return lowest([127 * 2 * d.kind.starts, Math.round((25.4 / d.kind.pitchMm) * 2) * 5]);
+}
 
 /** One job through the simulated shop. */
 export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Outcome & { readonly dealt: Dealt } {
@@ -44,20 +52,23 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
   const lead = d.kind.pitchMm * d.kind.starts;
   const geared = d.latheKind === 'change-gears' || d.latheKind === 'gearbox';
   const box = d.latheKind === 'gearbox';
-  // a leadscrew for which the train is simple: what is proved here is what follows from it, not the search
+  // loose gears one to one on a leadscrew of that lead; a gearbox of just the ratio that an 8 tpi or 6 mm leadscrew needs:
+  // what is proved here is what follows from a train, not the search for it
+  const leadExact = leadOf(d);
+  const screw: Ratio = box ? (dice.chance(0.5) ? [127, 40] : [6, 1]) : leadExact;
+  const ratio = textOf(lowest([leadExact[0] * screw[1], leadExact[1] * screw[0]]));
   const lathe: Lathe = {
     ...gelvin.newLathe('sim'),
     name: 'Simulated',
     kind: d.latheKind,
-    leadscrew: box
-      ? `${exactText(d).includes('/') ? `${Number(exactText(d).split('/')[0]) * 2}/${exactText(d).split('/')[1]}` : Number(exactText(d)) * 2}`
-      : exactText(d),
+    leadscrew: textOf(screw),
     gears: [40, 40],
-    levers: box ? { cone: { 1: '1/2', 2: '1' } } : {},
+    levers: box ? { cone: { 1: ratio } } : {},
     crossSlide: { ...d.dials[0] },
     topSlide: { ...d.dials[1] },
     slack: { crossMm: d.slackKnown ? d.crossSlackMm : null, topMm: null, carriageMm: null },
     dial: { teeth: 16, marks: 8, otherTeeth: [] },
+    screwedChuck: dice.chance(0.5),
     control: d.latheKind === 'control' ? { word: 'G33', diameterProgramming: true, unit: 'mm' } : null,
   };
   let shop: Shop = { ...gelvin.emptyShop(), lathes: [lathe] };
@@ -87,7 +98,7 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
     { do: 'setIntake', wanted: d.wanted, make: d.member, cameIn: 'screw' },
     { do: 'acceptName', thread, probability: 1, overruled: true, reason: 'dealt' },
     { do: 'chooseLathe', lathe: 'sim' },
-    ...(geared ? [{ do: 'takeTrain', train: { drivers: [40], driven: [40], gearbox: box ? '1/2' : '1' } }] : []),
+    ...(geared ? [{ do: 'takeTrain', train: { drivers: [40], driven: [40], gearbox: box ? ratio : '1' } }] : []),
     { do: 'setUp', infeed: trailing < 5 ? 'plunge' : infeed },
     { do: 'setSchedule', passes: d.passes, returnBy: d.returnBy, firstMaxMm: 0.25 },
     { do: 'setPickup', way: d.way },
@@ -131,6 +142,9 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
     capMm: 0.25,
     barMm,
     wire,
+    halfNuts: geared
+      ? { leadscrewMm: screw[0] / screw[1], dialTeeth: 16, marks: 8, screwedChuck: lathe.screwedChuck }
+      : null,
   };
   return {
     ...carry(

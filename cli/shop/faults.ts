@@ -59,7 +59,8 @@ export const FAULTS: readonly Fault[] = [
     answers: (a, job) => {
       const { move } = a.pickup;
       if (move?.way !== 'slip') return a;
-      const box = job.gears.train?.gearbox === '1/2' ? 0.5 : 1;
+      const [over, under] = (job.gears.train?.gearbox ?? '1').split('/');
+      const box = Number(over) / Number(under ?? 1);
       return { ...a, pickup: { ...a.pickup, move: { ...move, teeth: Math.round(move.teeth * box) } } };
     },
   },
@@ -101,6 +102,14 @@ export const FAULTS: readonly Fault[] = [
       edits.map((e) =>
         e['do'] === 'measureBlank' ? { ...e, diameterMm: fitOfJob(job)?.startDiameterMm ?? e['diameterMm'] } : e,
       ),
+  },
+  {
+    name: 'the half-nuts on any mark',
+    answers: (a) => (a.card.closeOn === null ? a : { ...a, card: { ...a.card, closeOn: [0, 1, 2, 3, 4, 5, 6, 7] } }),
+  },
+  {
+    name: 'a screwed-on chuck is not warned of',
+    answers: (a) => ({ ...a, card: { ...a.card, cautions: a.card.cautions.filter((c) => c !== 'screwed-chuck') } }),
   },
   {
     name: 'a change of infeed in mid-cut throws the tool sideways',

@@ -68,7 +68,7 @@ export function PassCard() {
                 <span className="font-sans text-base font-semibold">turn{setting.turns === 1 ? '' : 's'}</span>
               </span>
             )}
-            <span className="num text-[clamp(3.5rem,9.5vw,7.5rem)] font-bold leading-none tracking-tighter">
+            <span className="num text-[clamp(3.5rem,12.5vw,7.5rem)] font-bold leading-none tracking-tighter">
               {setting?.shown}
             </span>
           </button>

@@ -1,4 +1,7 @@
 import { useState } from 'react';
+import { latheOf } from '../../../core/job/derive.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { inches } from '../../../core/quantity/units.ts';
 import { act, useShop } from '../../store/store.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { Button, Panel } from '../../ui/controls.tsx';
@@ -7,11 +10,15 @@ import { TryThread } from './TryThread.tsx';
 
 type Open = 'try' | 'deeper' | 'side' | 'happened' | null;
 
+/** Steps that a hand goes deeper by, mm radial. Common practice, no source. */
+const STEPS = { mm: [0.01, 0.02, 0.05, 0.1], in: [0.0005, 0.001, 0.002, 0.005].map(inches) } as const;
+
 /** What may be done at any moment besides the next pass: one touch each. */
 export function SideActs() {
-  const { machine } = useJobView();
+  const { job, machine } = useJobView();
   const shop = useShop();
   const { card, metal } = machine;
+  const u = latheOf(job, shop)?.crossSlide.unit ?? shop.settings.system;
   const [open, setOpen] = useState<Open>(null);
   const cutting = metal.cuts > 0 && metal.finished === null;
   if (metal.finished !== null || (!cutting && !metal.mounted)) return null;
@@ -53,9 +60,16 @@ export function SideActs() {
       )}
       {open === 'deeper' && (
         <Panel title="Deeper than the fit asks for, on the radius">
+          <div className="mb-3 flex flex-wrap gap-2">
+            {STEPS[u].map((mm) => (
+              <Button big key={mm} onClick={() => act({ do: 'deeper', byMm: mm, after }) === null && setOpen(null)}>
+                {lengthText(mm, u, FINE)}
+              </Button>
+            ))}
+          </div>
           <LengthField
             {...field}
-            label="Deeper by, then Enter (minus: less deep)"
+            label="Or by this, then Enter (minus: less deep)"
             rule={{ allowNegative: true, maxMm: 50 }}
             onCommit={(mm) => act({ do: 'deeper', byMm: mm, after }) === null && setOpen(null)}
           />

@@ -23,7 +23,8 @@ export const times = (n: number, e: Edit): Edit[] => Array.from({ length: n }, (
 export const named = (designation: string): Edit => {
   const parsed = parseDesignation(designation);
   if (!parsed.ok) throw new Error(designation);
-  const { special: _, ...thread } = parsed.value.thread;
+  const thread = { ...parsed.value.thread };
+  delete (thread as { special?: unknown }).special;
   return { do: 'acceptName', thread, probability: 1, overruled: true, reason: '' };
 };
 /** M30x2 on the lathe with an electronic leadscrew, up to the touch-off. */

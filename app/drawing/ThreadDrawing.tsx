@@ -25,6 +25,8 @@ interface Props {
   /** Said where nothing was read, in place of what the form would have there: for a drawing to copy from. */
   readonly unread?: string;
   readonly caption?: string;
+  /** What is to be made, in place of the form's basic sizes: one figure each. */
+  readonly figures?: Partial<Record<Quantity, string>>;
 }
 
 const W = 640;
@@ -48,6 +50,7 @@ export function ThreadDrawing({
   armed = null,
   unread,
   caption,
+  figures,
 }: Props) {
   const shape = useMemo(() => (thread ? shapeOf(thread, side) : null), [thread, side]);
   const read = (q: Quantity): string | null => {
@@ -55,7 +58,7 @@ export function ThreadDrawing({
     const first = all[0];
     return first === undefined ? null : `${first.text}${all.length > 1 ? ` +${all.length - 1}` : ''}`;
   };
-  const dims = thread && unread === undefined ? numbersOf(thread, side, system) : {};
+  const dims = thread && unread === undefined ? { ...numbersOf(thread, side, system), ...figures } : {};
   const crestY = 70;
   const scale = shape ? SHAPE_W / shape.width : 1;
   const depthPx = shape ? shape.depth * scale : 70;

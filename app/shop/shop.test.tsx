@@ -65,6 +65,19 @@ describe('a lathe is described as its owner can measure it', () => {
     expect(lathe(id).name).toBe('Old Tom');
   });
 
+  test('a dial in the other system is read anew: nothing of the old graduation is kept', async () => {
+    await openAt('/lathes/lathe-els');
+    const cross = screen.getByRole('heading', { name: 'Cross slide' }).closest('section') as HTMLElement;
+    await user.click(within(cross).getByLabelText('inches'));
+    // 0.01 mm was kept as 0.01 in, 25.4 times too coarse
+    expect(lathe('lathe-els').crossSlide).toMatchObject({ unit: 'mm', division: 0.01 });
+    const division = within(cross).getByLabelText('One division reads, in');
+    await user.type(division, '.001{Enter}');
+    expect(lathe('lathe-els').crossSlide.unit).toBe('mm');
+    await user.type(within(cross).getByLabelText('Divisions in one turn'), '100{Enter}');
+    expect(lathe('lathe-els').crossSlide).toMatchObject({ unit: 'in', division: 0.001, perTurn: 100 });
+  });
+
   test('the arm: slots, pivot, studs, cover; wrong figures stay where they were typed', async () => {
     await openAt('/lathes/lathe-bess');
     await type('Module of the gears, mm (DP: type 16 dp)', '16 dp');
@@ -76,7 +89,7 @@ describe('a lathe is described as its owner can measure it', () => {
     await user.clear(nearest);
     await user.type(nearest, '120{Enter}');
     // the ends of a slot typed the wrong way round are meant the right way round
-    expect(lathe('lathe-bess').arm?.slots[1]).toMatchObject({ fromMm: 110, toMm: 120 });
+    expect(lathe('lathe-bess').arm?.slots[1]).toMatchObject({ fromMm: 112, toMm: 120 });
     await press('Remove slot 2');
     expect(lathe('lathe-bess').arm?.slots).toHaveLength(1);
     await pick('The arm swings about', 'a place of its own');
@@ -95,7 +108,22 @@ describe('a lathe is described as its owner can measure it', () => {
     expect(lathe('lathe-bess').arm?.cover).toBeNull();
     await pick('The arm is', 'not measured');
     expect(lathe('lathe-bess').arm).toBeNull();
-    expect(screen.getByText(/Then whether a train can be mounted is not checked/)).toBeTruthy();
+    expect(screen.getByText(/judged by the shop rule alone/)).toBeTruthy();
+    // an arm is what somebody measured: nothing of it is filled in, and it is none until all of it is there
+    await pick('The arm is', 'measured');
+    expect(lathe('lathe-bess').arm).toBeNull();
+    expect(screen.getByRole('button', { name: '5 still to be measured' })).toHaveProperty('disabled', true);
+    await type(/^First driver to leadscrew/, '118');
+    await type(/^Slot from/, '34');
+    await type(/^Slot to/, '112');
+    await type(/^Radius of a stud/, '9');
+    await type(/^Radius of what holds/, '11');
+    await press('That is the arm');
+    expect(lathe('lathe-bess').arm).toMatchObject({
+      centresMm: 118,
+      slots: [{ fromMm: 34, toMm: 112 }],
+      shaftRadiusMm: 11,
+    });
   });
 
   test('without a tumbler the lathe can say which way its screw must turn', async () => {

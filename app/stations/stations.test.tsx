@@ -114,7 +114,7 @@ describe('Cut goes on from the metal', () => {
   });
   test('a change of the fit stops the card with one sentence; it goes on when it is right', async () => {
     await at('cut', 'demo-sluice');
-    act(() => void store.act({ do: 'setFit', pitchClearanceMm: 0.3 }));
+    act(() => void store.act({ do: 'setFit', class: null, pitchClearanceMm: 0.3 }));
     expect(screen.getByRole('alert').textContent).toMatch(/^The pitch diameter to reach changed: /);
     expect(screen.queryByRole('button', { name: 'Done' })).toBeNull();
     await user.click(screen.getByRole('button', { name: /It is right: go on/ }));

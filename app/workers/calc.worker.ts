@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { mountAll } from '../../core/gearing/mountAll.ts';
+import { orderByShopRule } from '../../core/gearing/shopRule.ts';
 import { findTrains, type TrainRequest } from '../../core/gearing/search.ts';
 import { oneGearShort } from '../../core/gearing/short.ts';
 import { rank } from '../../core/identify/rank.ts';
@@ -44,7 +45,8 @@ const api: CalcWorker = {
         ? mountAll(trains, { gears, arm, turning, mounted, keep: KEPT_OF_EACH }, (done) =>
             report(SEARCH_SHARE + (1 - SEARCH_SHARE) * done),
           )
-        : trains.map((t) => ({ ...t, mount: null })),
+        : // nobody has measured the arm: at least in an order that the shop rule allows
+          trains.map((t) => ({ ...t, ...orderByShopRule(t), mount: null })),
     };
   },
 };

@@ -1,4 +1,4 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { parseDesignation } from '../standards/designation.ts';
 import { checkReady, fitPlan, usualCrestReliefMm } from './fit.ts';
 
@@ -44,4 +44,33 @@ test('blank over the nominal is flagged', () => {
   const t = thread('1/2-12 BSW');
   expect(checkReady(fitPlan(t, { ...choice, make: 'external' }), t, 12.8).ok).toBe(false);
   expect(usualCrestReliefMm(0.2)).toBe(0.05);
+});
+
+describe('what the surviving screw and the tool decide', () => {
+  test('a nut is never bored below the root of the screw that it has to pass', () => {
+    // 42.5 x 2: the screw's own root at 40.6 lies above the table's bore
+    const nut = (mateRootMm: number | null) => fitPlan(thread('M42.5x2'), { ...choice, make: 'internal', mateRootMm });
+    expect(nut(null).startDiameterMm).toBeCloseTo(40.335, 2);
+    expect(nut(40.6)).toMatchObject({ startDiameterMm: expect.closeTo(40.9, 9), bounds: [{ code: 'screw-root' }] });
+    expect(nut(40.6).engagedShare).toBeLessThan(nut(null).engagedShare);
+    // a smaller root decides nothing
+    expect(nut(39.8)).toMatchObject({ bounds: [], startDiameterMm: expect.closeTo(40.335, 2) });
+  });
+  test('a square-crested Whitworth nut aims no lower than d - 1.1328 P (BS 84 figures)', () => {
+    const nut = fitPlan(thread('2 1/4-6 BSF'), { ...choice, make: 'internal', class: 'medium' });
+    expect(nut.startDiameterMm).toBeCloseTo(57.15 - (1.1328 * 25.4) / 6, 6);
+    expect(nut.startDiameterMm).toBeLessThan(nut.limits?.start.max ?? 0);
+    expect(nut.bounds).toMatchObject([{ code: 'square-crest' }]);
+  });
+  test('Acme tip by B1.5: 0.3707P - 0.2586 (clearance - allowance); 3/4-10 2G is 0.0337 in', () => {
+    const plan = fitPlan(thread('3/4-10 Acme'), { ...choice, make: 'external', class: '2G' });
+    expect(plan.widestTipMm / 25.4).toBeCloseTo(0.3707 * 0.1 - 0.2586 * (0.02 - 0.008 * Math.sqrt(0.75)), 4);
+    expect(plan.widestTipMm / 25.4).toBeCloseTo(0.0337, 4);
+  });
+  test('an over-flat tip finishes while the root stays inside the mate\u2019s crest: P/4 on a metric screw lands on D1', () => {
+    const plan = (flatMm: number) => fitPlan(thread('M30x2'), { ...choice, make: 'external', tip: { flatMm } });
+    expect(plan(0.5).tip.clearsRoot).toBe(true);
+    expect(plan(0.5).rootDiameterMm).toBeCloseTo(27.835, 2);
+    expect(plan(0.56).tip.clearsRoot).toBe(false);
+  });
 });

@@ -1,4 +1,12 @@
-import { depthWithTip, nutRootFlatMm, rootFlatMm, type TipDepth, type ToolTip } from '../form/sizes.ts';
+import {
+  depthWithTip,
+  nutRootFlatMm,
+  rootFlatMm,
+  type BasicSizes,
+  type TipDepth,
+  type ToolTip,
+} from '../form/sizes.ts';
+import { tanDeg } from '../quantity/units.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import { plain, type Step } from '../quantity/working.ts';
 import type { Problem } from '../quantity/outcome.ts';
@@ -14,6 +22,15 @@ export interface FitChoice {
   /** Tolerance class to make it to; null: to the clearance and relief given here. */
   readonly class?: string | null;
   readonly engagementMm?: number | null;
+  /** The surviving screw that a nut has to pass: its largest root on the travel used, as read, mm; null: not read. */
+  readonly mateRootMm?: number | null;
+}
+
+/** What moves a blank or bore away from where the table alone would have it. */
+export interface Bound {
+  readonly code: 'screw-root' | 'square-crest';
+  /** The least bore that follows, mm. */
+  readonly leastMm: number;
 }
 
 export interface FitPlan {
@@ -27,8 +44,12 @@ export interface FitPlan {
   readonly rootDiameterMm: number;
   /** Radial depth to feed from the blank or bore, mm. */
   readonly depthMm: number;
-  /** Widest tip flat that still clears the root, mm. */
+  /** Widest tip flat that brings root and flanks to size together, mm. */
   readonly widestTipMm: number;
+  /** What decided the bore instead of the table. */
+  readonly bounds: readonly Bound[];
+  /** Depth of engagement left with the bore or blank as aimed at, as a share of the form's own. */
+  readonly engagedShare: number;
   readonly tip: TipDepth;
   /** Limits of the blank or bore and of the pitch diameter, when made to a class. */
   readonly limits: {
@@ -63,7 +84,11 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const startAim = member ? middle(external ? member.major : member.minor) : null;
   const pitchDiameterMm = pitchAim ?? sizes.pitchDiameterMm + (external ? -1 : 1) * choice.pitchClearanceMm;
   const basicStart = external ? sizes.majorMm : sizes.minorInternalMm;
-  const startDiameterMm = startAim ?? basicStart + (external ? -1 : 1) * choice.crestReliefMm;
+  const wantedStart = startAim ?? basicStart + (external ? -1 : 1) * choice.crestReliefMm;
+  const bounds = external
+    ? []
+    : boundsOf(form, pitchMm, sizes.majorMm, choice.mateRootMm ?? null).filter((b) => b.leastMm > wantedStart);
+  const startDiameterMm = Math.max(wantedStart, ...bounds.map((b) => b.leastMm));
   const limits =
     member && asked?.ok && choice.class
       ? {
@@ -79,16 +104,38 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     choice.tip === null
       ? { depthMm: outerMm + rootMm, clearsRoot: true, beyondMm: 0 }
       : depthWithTip(form, pitchMm, toolTip(choice.tip), { outerMm, rootMm });
+  // the groove is wider at the root by what the pitch diameter lies under its basic size: for Acme B1.5's own rule
+  // 0.3707P - 0.2586 (clearance on the minor diameter - allowance on the pitch diameter)
+  const allowance = member
+    ? Math.abs((external ? member.pitch.max : member.pitch.min) ?? sizes.pitchDiameterMm) - sizes.pitchDiameterMm
+    : 0;
+  const slope = tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
+  const widestTipMm =
+    (external ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm)) + (slope * Math.abs(allowance)) / 2;
   const rootDiameterMm = startDiameterMm + (external ? -2 : 2) * tip.depthMm;
   const sign = external ? '\u2212' : '+';
   const working: Step[] = [
     {
       name: external ? 'Blank diameter' : 'Bore',
       symbol: external ? 'd blank' : 'D bore',
-      formula: limits ? 'middle of its limits' : external ? 'd \u2212 crest relief' : 'D1 + crest relief',
-      values: limits
-        ? `(${limits.start.min ?? ''} + ${limits.start.max ?? ''}) / 2`
-        : `${plain(basicStart)} ${sign} ${plain(choice.crestReliefMm)}`,
+      formula:
+        bounds.length > 0
+          ? bounds[0]?.code === 'screw-root' && startDiameterMm === bounds[0].leastMm
+            ? 'root of the screw as read + 2 \u00d7 clearance'
+            : 'd \u2212 1.1328 P, where a square crest clears the root radius'
+          : limits
+            ? 'middle of its limits'
+            : external
+              ? 'd \u2212 crest relief'
+              : 'D1 + crest relief',
+      values:
+        bounds.length > 0
+          ? bounds[0]?.code === 'screw-root' && startDiameterMm === bounds[0].leastMm
+            ? `${plain(choice.mateRootMm ?? 0)} + 2 \u00d7 ${OVER_ROOT_MM}`
+            : `${plain(sizes.majorMm)} \u2212 ${SQUARE_CREST_SHARE} \u00d7 ${plain(pitchMm)}`
+          : limits
+            ? `(${limits.start.min ?? ''} + ${limits.start.max ?? ''}) / 2`
+            : `${plain(basicStart)} ${sign} ${plain(choice.crestReliefMm)}`,
       result: startDiameterMm,
       unit: 'mm',
       source: external
@@ -142,8 +189,10 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     pitchDiameterMm,
     rootDiameterMm,
     depthMm: tip.depthMm,
-    widestTipMm: external ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm),
-    tip,
+    widestTipMm,
+    bounds,
+    engagedShare: engagedShare(external, startDiameterMm, sizes),
+    tip: { ...tip, clearsRoot: tip.clearsRoot || finishes(external, rootDiameterMm, sizes) },
     limits,
     classProblem:
       asked && !asked.ok
@@ -154,6 +203,34 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     working,
   };
 }
+
+/** Clearance that a nut is given over the root of the screw it has to pass, radial, mm. Common practice (0.1 to 0.25), no source. */
+const OVER_ROOT_MM = 0.15;
+/** A nut bored with a square crest clears a full root radius of the 55 degree form only from here: d - 1.1328P. */
+const SQUARE_CREST_SHARE = 1.1328;
+
+/**
+ * The least bore that lets the nut on: over the screw's own root where it survives, and, of the rounded 55 degree forms,
+ * over the root radius that a square crest would ride on (d3 + 2 r (1 - sin a), BS 84's figures: d - 1.1328P).
+ */
+function boundsOf(form: ThreadForm, pitchMm: number, majorMm: number, mateRootMm: number | null): Bound[] {
+  const rounded = form.id === 'whitworth55' || form.id === 'pipe55';
+  return [
+    ...(mateRootMm === null ? [] : [{ code: 'screw-root' as const, leastMm: mateRootMm + 2 * OVER_ROOT_MM }]),
+    ...(rounded ? [{ code: 'square-crest' as const, leastMm: majorMm - SQUARE_CREST_SHARE * pitchMm }] : []),
+  ];
+}
+
+/** Overlap of crest and mate's crest that is left, over what the form has. */
+function engagedShare(external: boolean, startMm: number, sizes: BasicSizes): number {
+  const full = sizes.majorMm - sizes.minorInternalMm;
+  const left = external ? startMm - sizes.minorInternalMm : sizes.majorMm - startMm;
+  return full > 0 ? Math.max(0, Math.min(1, left / full)) : 0;
+}
+
+/** A tip wider than the root flat leaves the root high; that still finishes while it stays inside the mate's crest. */
+const finishes = (external: boolean, rootMm: number, sizes: BasicSizes): boolean =>
+  external ? rootMm <= sizes.minorInternalMm + 1e-9 : rootMm >= sizes.majorMm - 1e-9;
 
 const toolTip = (tip: NonNullable<FitChoice['tip']>): ToolTip =>
   'flatMm' in tip ? tip : { flatMm: 0, radiusMm: tip.radiusMm };

@@ -238,6 +238,7 @@ export interface SpecialForm {
   readonly trailingFlankDeg: number;
   readonly depthMm?: number;
   readonly crestFlatMm?: number;
+  readonly rootFlatMm?: number;
   readonly rootRadiusMm?: number;
   readonly taper?: number;
 }
@@ -248,11 +249,19 @@ export function specialForm(pitchMm: number, given: SpecialForm): ThreadForm {
   for (const a of [a1, a2]) if (!(a >= 0 && a <= 80)) throw new RangeError(`flank angle: ${a}`);
   const slope = tanDeg(a1) + tanDeg(a2);
   // outer height follows from the crest flat; without one, H/8 is cut off as in the 60 degree forms, or P/4 for steep flanks
+  // or, where root flat and depth were read, from what they leave for the crest
+  const crestFlatMm =
+    given.crestFlatMm ??
+    (given.rootFlatMm !== undefined && given.depthMm !== undefined
+      ? Math.max(0, pitchMm - given.rootFlatMm - given.depthMm * slope)
+      : undefined);
   const outer =
-    given.crestFlatMm !== undefined && slope > 0
-      ? (pitchMm / 2 - given.crestFlatMm) / slope
+    crestFlatMm !== undefined && crestFlatMm < pitchMm / 2 && slope > 0
+      ? (pitchMm / 2 - crestFlatMm) / slope
       : Math.min(pitchMm / 4, slope > 0 ? (0.375 * pitchMm) / slope : pitchMm / 4);
-  const depth = given.depthMm ?? 2 * outer;
+  const depth =
+    given.depthMm ??
+    (given.rootFlatMm !== undefined && slope > 0 ? outer + (pitchMm / 2 - given.rootFlatMm) / slope : 2 * outer);
   const reach = slope > 0 ? pitchMm / 2 / slope : Infinity;
   const inner = Math.min(depth - outer, reach);
   const profile: Profile = {

@@ -1,6 +1,7 @@
 import { gearsToChange, type Gearing } from './change.ts';
 import { pitchErrorEffect } from './effect.ts';
 import type { Mount } from './mount.ts';
+import { orderByShopRule } from './shopRule.ts';
 import type { Train } from './search.ts';
 
 /** What a machinist weighs when choosing among trains; each a number from 0 (no matter) to 10. */
@@ -41,6 +42,12 @@ const ROOMY_MM = 3;
 /** From 0, roomy, to a half, touching. */
 const tightness = (clearanceMm: number): number => 0.5 * Math.max(0, 1 - clearanceMm / ROOMY_MM);
 
+/** An arm that nobody measured is judged by the shop rule, which only says what cannot go. */
+const mountingPenalty = (train: Gearing, mount: Mount | null): number => {
+  if (mount === null) return orderByShopRule(train) ? 0 : MOUNT_FAILS;
+  return mount.fits ? tightness(mount.clearanceMm) : MOUNT_FAILS;
+};
+
 /** Weighs one train. The error counts by the share of the pitch-diameter clearance it eats over this engagement. */
 export function meritOf(train: Train, mount: Mount | null, context: MeritContext, w: Weights): Merit {
   const eaten = pitchErrorEffect(train.errorPpm, context.engagementMm, context.flanksDeg).clearanceEatenMm;
@@ -51,7 +58,7 @@ export function meritOf(train: Train, mount: Mount | null, context: MeritContext
     changes: (w.changes * gearsToChange(train, context.mounted)) / 4,
     smallDrivers: (w.smallDrivers * Math.max(0, SMALL - smallest)) / 4,
     pairs: w.pairs * (train.drivers.length - 1),
-    mounting: mount === null ? 0 : w.mounting * (mount.fits ? tightness(mount.clearanceMm) : MOUNT_FAILS),
+    mounting: w.mounting * mountingPenalty(train, mount),
   };
   return { ...parts, total: parts.error + parts.changes + parts.smallDrivers + parts.pairs + parts.mounting };
 }

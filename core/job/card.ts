@@ -150,7 +150,13 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
       train: job.gears.train && trainText(job.gears.train),
     });
   if (stale) return stop({ code: 'stale', ...stale });
-  const changes = metal.facts ? changedFacts(metal.facts, cutFacts(job, shop)) : [];
+  const changes = [
+    ...(metal.facts ? changedFacts(metal.facts, cutFacts(job, shop)) : []),
+    // touching off again agrees to much, but it does not swing the slide
+    ...(feed.slideDeg !== null && metal.slideDeg !== null && metal.slideDeg !== feed.slideDeg
+      ? [{ fact: 'Feed', was: `top slide at ${metal.slideDeg}`, now: `${job.setup.infeed} ${feed.slideDeg}` }]
+      : []),
+  ];
   if (changes.length > 0) return stop({ code: 'changed', changes });
   if (!metal.mounted) return answer({ do: 'mount', what: 'work' });
   if (!gearsUp(job, lathe, metal)) return answer({ do: 'mount', what: 'gears' });

@@ -92,7 +92,7 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
         return `${tried.mate || 'Its mate'}: ${TRY_NAMES[tried.result]}`;
       if (!w) return null;
       return last
-        ? `Over wires ${len(last.overMm)}: ${leftText(last.leftMm, system)}`
+        ? `Over wires ${len(last.overMm)}: ${leftText(last, system)}`
         : `Over ${len(w.wireMm)} wires: ${len(w.targetMm)}`;
     }
     case 'record':
@@ -102,14 +102,14 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
   }
 }
 
-/** Slack of a shop micrometer over wires, mm: within this the size is reached. */
-const AT_SIZE_MM = 0.01;
-
 /** What a measured pitch diameter says: to go, at size, or under. */
-export const leftText = (leftMm: number, system: UnitSystem): string =>
-  Math.abs(leftMm) <= AT_SIZE_MM
+export const leftText = (
+  { leftMm, verdict }: { readonly leftMm: number; readonly verdict: 'to-go' | 'at-size' | 'past' },
+  system: UnitSystem,
+): string =>
+  verdict === 'at-size'
     ? 'at size'
-    : leftMm > 0
+    : verdict === 'to-go'
       ? `${lengthText(leftMm, system, FINE)} to go on diameter`
       : `${lengthText(-leftMm, system, FINE)} under`;
 

@@ -26,7 +26,7 @@ export function newJob(id: string, title: string, at: Date): Job {
     readings: [],
     wearMap: { lengthMm: null, unworn: null },
     name: null,
-    fit: { class: null, pitchClearanceMm: 0.05, crestReliefMm: 0.08, engagementMm: 20, tip: null },
+    fit: { class: null, pitchClearanceMm: 0.05, crestReliefMm: 0.08, engagementMm: null, tip: null },
     gears: { lathe: null, train: null },
     setup: {
       infeed: 'flank',

@@ -5,7 +5,7 @@ import { externalDepthMm, nutRootFlatMm, rootFlatMm } from '../form/sizes.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
 import type { Outcome } from '../quantity/outcome.ts';
 import { pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
-import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
+import { engagedOf, fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import { trainText } from '../gearing/trainText.ts';
 import { isGeared } from '../lathe/schema.ts';
 import { roundText } from '../quantity/format.ts';
@@ -86,7 +86,7 @@ export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | n
     slackMm: lathe?.slack.crossMm ?? UNMEASURED_SLACK_MM,
     runOutMm: metal.runOutMm,
     taper: form.taper,
-    lengthMm: form.taper === 0 ? job.setup.lengthMm : (job.setup.lengthMm ?? job.fit.engagementMm),
+    lengthMm: form.taper === 0 ? job.setup.lengthMm : (job.setup.lengthMm ?? engagedOf(job)),
     boreClearMm: external || job.setup.barMm === null || surfaceMm === null ? null : surfaceMm - job.setup.barMm,
     dial: lathe && lathe.kind !== 'control' ? { turnMm: turnTravelMm(lathe.crossSlide) } : null,
   };

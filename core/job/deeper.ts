@@ -14,8 +14,6 @@ export interface DeeperAnswer {
 
 /** Seven tenths of what wires say is left, then measure again. Common practice, no source. */
 const SHARE = 0.7;
-/** Within this on the pitch diameter a screw is at size over wires, mm. */
-const AT_SIZE_MM = 0.01;
 /** Below this on the pitch diameter the whole of what is left is cut. */
 const SMALL_REST_MM = 0.03;
 /** A nut says no number, only yes or no: a step small against any window it may have, mm radial. Common practice, no source. */
@@ -28,11 +26,11 @@ export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer 
   if (last.kind === 'overWires') {
     const found = wirePlan(job, shop)?.measured.find((m) => m.n === last.n);
     if (!found) return null;
-    if (found.leftMm > AT_SIZE_MM) {
+    if (found.verdict === 'to-go') {
       const share = found.leftMm > SMALL_REST_MM ? SHARE : 1;
       return { code: 'deeper', byMm: (found.leftMm / 2) * share };
     }
-    return found.leftMm < -AT_SIZE_MM ? { code: 'past', byMm: -found.leftMm / 2 } : { code: 'fits', byMm: 0 };
+    return found.verdict === 'past' ? { code: 'past', byMm: -found.leftMm / 2 } : { code: 'fits', byMm: 0 };
   }
   if (last.kind === 'gauged') {
     const go = last.which === 'go';

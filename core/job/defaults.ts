@@ -1,4 +1,5 @@
 import { usualCrestReliefMm, usualPitchClearanceMm } from '../fit/fit.ts';
+import { classesOf } from '../standards/limits/index.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { flanksUnderTool } from '../cutting/flanks.ts';
 import { feedDegOf } from '../cutting/plan.ts';
@@ -24,6 +25,8 @@ export function suitFit(job: Job): Job {
       pitchClearanceMm: usualPitchClearanceMm(pitchMm),
       crestReliefMm: usualCrestReliefMm(pitchMm),
       tip: null,
+      // where a standard has classes, its usual one is the rule; a copy of a worn maker's size has none
+      class: classesOf(thread)[job.intake.make][0] ?? null,
     },
     setup: {
       ...job.setup,

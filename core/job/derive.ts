@@ -13,6 +13,7 @@ import { isGeared, type Lathe } from '../lathe/schema.ts';
 import type { Outcome } from '../quantity/outcome.ts';
 import { errorPpm, exact, type Rational } from '../quantity/rational.ts';
 import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
+import { readingsOn } from './made.ts';
 import { standing } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -22,9 +23,15 @@ export const threadOfJob = (job: Job): ThreadSpec | null => (job.name ? (job.nam
 export const latheOf = (job: Job, shop: Shop): Lathe | null =>
   shop.lathes.find((l) => l.id === job.gears.lathe) ?? null;
 
+/** Largest root of the screw that a nut has to pass, never an average, as read; null where it was not. */
+export const mateRootOf = (job: Job): number | null => {
+  const roots = readingsOn(job, 'external', 'minorDiameter').map((r) => r.value);
+  return job.intake.make === 'internal' && roots.length > 0 ? Math.max(...roots) : null;
+};
+
 export const fitOfJob = (job: Job): FitPlan | null => {
   const thread = threadOfJob(job);
-  return thread ? fitPlan(thread, { ...job.fit, make: job.intake.make }) : null;
+  return thread ? fitPlan(thread, { ...job.fit, make: job.intake.make, mateRootMm: mateRootOf(job) }) : null;
 };
 
 export interface GearState {
@@ -52,6 +59,8 @@ export interface WirePlan {
   readonly bestMm: number;
   readonly wireMm: number;
   readonly check: Outcome<number>;
+  /** M at the limits of the class, mm; null where it is made to no class. */
+  readonly limitsMm: { readonly min: number; readonly max: number } | null;
   /** M when the pitch diameter is right, mm, with the lead-angle correction. */
   readonly targetMm: number;
   readonly flatMm: number;
@@ -64,8 +73,15 @@ export interface WirePlan {
     readonly overMm: number;
     readonly pitchDiameterMm: number;
     readonly leftMm: number;
+    /** Against the limits of the class, where it is made to one; else against the size aimed at. */
+    readonly verdict: 'to-go' | 'at-size' | 'past';
   }[];
 }
+
+/** Slack of a shop micrometer over wires, mm: within this the size is reached. */
+export const AT_SIZE_MM = 0.01;
+const verdictOf = (d2: number, aimMm: number, min: number | null, max: number | null): 'to-go' | 'at-size' | 'past' =>
+  d2 > (max ?? aimMm + AT_SIZE_MM) ? 'to-go' : d2 < (min ?? aimMm - AT_SIZE_MM) ? 'past' : 'at-size';
 
 /** Nearest owned wire to the best one that can be used; the best wire itself when none is owned. */
 export function wireToUse(groove: Groove, ownedMm: readonly number[]): number {
@@ -105,12 +121,16 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
   const wireMm = job.prove.wire?.mm ?? wireToUse(groove, shop.wiresMm);
   const d2 = plan.pitchDiameterMm;
   const beyond = beyondTextbook(groove, d2, wireMm);
+  const { min, max } = plan.limits?.pitch ?? { min: null, max: null };
+  const over = (at: number): number => overWiresMm(groove, at, wireMm, 'textbook') + beyondTextbook(groove, at, wireMm);
+  const overLimits = min === null || max === null ? null : { min: over(min), max: over(max) };
   return {
     groove,
     bestMm: bestWireMm(groove),
     wireMm,
     check: checkWire(groove, wireMm, 'wire'),
     targetMm: overWiresMm(groove, d2, wireMm, 'textbook') + beyond,
+    limitsMm: overLimits,
     exact: beyond !== 0,
     flatMm: overWiresMm(groove, d2, wireMm, 'flat'),
     measured: standing(job.events)
@@ -123,7 +143,22 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
           own,
           'textbook',
         );
-        return { n: e.n, text: e.text, overMm: e.mm, pitchDiameterMm, leftMm: pitchDiameterMm - d2 };
+        return {
+          n: e.n,
+          text: e.text,
+          overMm: e.mm,
+          pitchDiameterMm,
+          leftMm: pitchDiameterMm - d2,
+          verdict: verdictOf(pitchDiameterMm, d2, min, max),
+        };
       }),
   };
+}
+
+/**
+ * Length over which screw and nut are engaged, for what a pitch error does: as given, else the thread's length as read, else
+ * one diameter, which is the usual nut. Common practice, no source.
+ */
+export function engagedOf(job: Job): number {
+  return job.fit.engagementMm ?? job.wearMap.lengthMm ?? threadOfJob(job)?.majorMm ?? 0;
 }

@@ -160,8 +160,17 @@ export const QUANTITY_NAMES: Readonly<
   },
   pitchLeaf: { external: 'Pitch leaf', internal: 'Pitch leaf', hint: '7 tpi or 3.5 mm' },
   flankAngle: { external: 'Included angle', internal: 'Included angle', hint: '55' },
-  leadingFlank: { external: 'Leading flank', internal: 'Leading flank', hint: 'from square to the axis' },
-  trailingFlank: { external: 'Trailing flank', internal: 'Trailing flank', hint: 'from square to the axis' },
+  // a flank is known by what it faces on the part; which of them leads under the tool follows from that
+  leadingFlank: {
+    external: 'Flank facing the free end',
+    internal: 'Flank facing where the screw enters',
+    hint: 'from square to the axis',
+  },
+  trailingFlank: {
+    external: 'Flank facing the head',
+    internal: 'Flank facing away from it',
+    hint: 'from square to the axis',
+  },
   overWires: { external: 'Over three wires', internal: 'Over three wires', hint: '32.45; give the wire beside it' },
   crestFlat: { external: 'Flat on the crest', internal: 'Flat on the crest', hint: '0 when round' },
   rootFlat: { external: 'Flat at the root', internal: 'Flat at the root', hint: '0 when round' },

@@ -118,7 +118,8 @@ describe('staleness', () => {
     const states = stationStates(job, other, thread('1 1/4-7 BSW'));
     expect(states.gears.kind).toBe('stale');
     expect(states.cut.kind).toBe('stale');
-    job.fit.pitchClearanceMm += 0.1;
+    job.fit.class = null;
+    job.fit.pitchClearanceMm += 0.2;
     const deeper = stationStates(job, shop, thread('1 1/4-7 BSW'));
     expect(deeper.prove.kind).toBe('stale');
     // there is more to cut now: Cut is open again
@@ -144,6 +145,7 @@ describe('what follows from a job', () => {
   });
   test('1 1/4-7 BSW over 0.081 in wires', () => {
     const job = workedJob();
+    job.fit.class = null;
     job.fit.pitchClearanceMm = 0;
     job.prove.wire = { text: '.081 in', mm: 0.081 * 25.4 };
     // 1.2777 in flat (BS 84 effective diameter 1.1585 in), plus under 2 um for the lead angle

@@ -18,6 +18,7 @@ export const SpecialSchema = Type.Object(
     trailingFlankDeg: angle,
     depthMm: Type.Optional(positive),
     crestFlatMm: Type.Optional(Type.Number({ minimum: 0, maximum: 1000 })),
+    rootFlatMm: Type.Optional(Type.Number({ minimum: 0, maximum: 1000 })),
     rootRadiusMm: Type.Optional(Type.Number({ minimum: 0, maximum: 1000 })),
     taper: Type.Optional(Type.Number({ minimum: -1, maximum: 1 })),
   },
@@ -33,6 +34,8 @@ export const ThreadSchema = Type.Object(
     starts: Type.Integer({ minimum: 1, maximum: 12 }),
     leftHand: Type.Boolean(),
     form: text(20),
+    /** Of unlike flanks, the one that the table calls leading faces the head on this part, not the free end. */
+    flipped: Type.Optional(Type.Literal(true)),
     special: Type.Optional(SpecialSchema),
   },
   { additionalProperties: false },
@@ -140,7 +143,8 @@ export const JobSchema = Type.Object(
       pitchClearanceMm: Type.Number({ minimum: 0, maximum: 5 }),
       /** How far the blank is turned under (or the bore opened over) the nominal, on diameter, mm. */
       crestReliefMm: Type.Number({ minimum: 0, maximum: 10 }),
-      engagementMm: Type.Number({ exclusiveMinimum: 0, maximum: 5000 }),
+      /** Length of engagement; null: nobody has said, and each standard's own is taken. */
+      engagementMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 5000 })]),
       /** End of the tool in the holder; null: ground to the form's root. */
       tip: Type.Union([Type.Null(), TipSchema]),
     }),

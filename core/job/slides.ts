@@ -67,7 +67,7 @@ export function settingsFor(
     // a top slide along the bed feeds nothing into the work: it counts up towards the headstock whatever is cut
     const way = slide === 'top' && feed.liesDeg === 90 ? 'in' : wound;
     const feeds = slide === 'top' ? feed.slideDeg !== null || feed.infeed === 'alternate' : feed.slideDeg === null;
-    const r = dialReading(travelMm, dial, way, feeds ? round : 'nearest');
+    const r = dialReading(travelMm, dial, way, round);
     return {
       setMm: r.setMm,
       setting: {

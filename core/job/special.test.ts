@@ -4,7 +4,9 @@ import { threadFormOf, threadSizes } from '../standards/thread.ts';
 import { newJob } from './create.ts';
 import { evidenceOfJob, partOf } from './evidence.ts';
 import type { Job, Reading } from './schema.ts';
-import { leastWorn, likeliest, specialOf } from './special.ts';
+import { externalDepthMm } from '../form/sizes.ts';
+import { parseDesignation } from '../standards/designation.ts';
+import { leastWorn, likeliest, oriented, specialOf } from './special.ts';
 
 const AT = new Date('2026-01-05T08:00:00Z');
 
@@ -71,7 +73,7 @@ describe('the reading to copy from', () => {
 });
 
 describe('a special as a thread to make', () => {
-  test('a round size on a round pitch in a usual form is named as such', () => {
+  test('a usual form on a round pitch keeps its form, and the diameter that was read', () => {
     const job = jobWith([
       ['majorDiameter', 29.9, { wear: 'unworn' }],
       ['crestCount', 15, over(50.8)],
@@ -79,7 +81,7 @@ describe('a special as a thread to make', () => {
       ['hand', -1],
     ]);
     const thread = likeliest(rankingOf(job), job);
-    expect(thread).toMatchObject({ family: 'Special', form: 'whitworth55', majorMm: 30, leftHand: true });
+    expect(thread).toMatchObject({ family: 'Special', form: 'whitworth55', majorMm: 29.9, leftHand: true });
     expect(thread?.pitch).toBe('254/75'); // 7 1/2 tpi exactly
   });
   test('one like no form carries depth, flat, radius and flanks as they were read', () => {
@@ -106,6 +108,47 @@ describe('a special as a thread to make', () => {
     const sizes = threadSizes(thread);
     expect((sizes.majorMm - sizes.minorExternalMm) / 2).toBeCloseTo(2.31, 6);
     expect(threadFormOf(thread).external.innerEdge).toEqual({ kind: 'flat', cornerMm: 0.4 });
+  });
+  test('94.5 over 88.6 stays 94.5 over 88.6, and a depth of 0.096 in stays 0.096 in', () => {
+    // both were taken for round sizes: a 95 mm form with another root, and 0.119 in deep
+    const job = jobWith([
+      ['majorDiameter', 94.5, { wear: 'unworn', uncertainty: 0.02 }],
+      ['minorDiameter', 88.6, { uncertainty: 0.05 }],
+      ['crestCount', 8, over(50.8)],
+      ['flankAngle', 29, { uncertainty: 1 }],
+    ]);
+    const sizes = threadSizes(specialOf(rankingOf(job), job));
+    expect([sizes.majorMm, sizes.minorExternalMm]).toEqual([94.5, expect.closeTo(88.6, 9)]);
+    const inch = jobWith([
+      ['majorDiameter', 38.05, { wear: 'unworn' }],
+      ['depth', 0.096 * 25.4, { wear: 'unworn' }],
+      ['crestCount', 10, over(50.8)],
+      ['flankAngle', 29],
+    ]);
+    expect(externalDepthMm(threadFormOf(specialOf(rankingOf(inch), inch)))).toBeCloseTo(0.096 * 25.4, 9);
+  });
+  test('which flank faces the free end is kept: 0/45 is not 45/0', () => {
+    const press = (leading: number, trailing: number) =>
+      jobWith([
+        ['majorDiameter', 60.2, { wear: 'unworn' }],
+        ['crestCount', 8, over(64)],
+        ['leadingFlank', leading, { uncertainty: 0.25 }],
+        ['trailingFlank', trailing, { uncertainty: 0.25 }],
+        ['depth', 5.2],
+      ]);
+    const form = (job: Job) => threadFormOf(specialOf(rankingOf(job), job));
+    expect(form(press(0, 45))).toMatchObject({ leadingFlankDeg: 0, trailingFlankDeg: 45 });
+    expect(form(press(45, 0))).toMatchObject({ leadingFlankDeg: 45, trailingFlankDeg: 0 });
+    // and of a published form: the table's own way round, or the other
+    const saw = parseDesignation('S 40x7');
+    if (!saw.ok) throw new Error(saw.problem.message);
+    const own = threadFormOf(saw.value.thread);
+    const turned = oriented(saw.value.thread, press(own.trailingFlankDeg, own.leadingFlankDeg));
+    expect(threadFormOf(turned)).toMatchObject({
+      leadingFlankDeg: own.trailingFlankDeg,
+      trailingFlankDeg: own.leadingFlankDeg,
+    });
+    expect(oriented(saw.value.thread, press(own.leadingFlankDeg, own.trailingFlankDeg))).toBe(saw.value.thread);
   });
   test('without a depth, the depth is half of what lies between crest and root', () => {
     const job = jobWith([

@@ -1,6 +1,8 @@
 import type { Ranking } from '../identify/rank.ts';
 import { INCH_MM, exact, rationalFromNumber, type Rational } from '../quantity/rational.ts';
-import { specialThread, type ThreadSpec } from '../standards/thread.ts';
+import type { SpecialForm } from '../form/shape.ts';
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { pitchMmOf, specialThread, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { partOf } from './evidence.ts';
 import type { Job, Reading } from './schema.ts';
 
@@ -44,34 +46,68 @@ function depthRead(job: Job): number | null {
   return major && minor && major.value > minor.value ? (major.value - minor.value) / 2 : null;
 }
 
+/** Both flanks by what they face, as read: leading faces the free end. Null where they were not both read. */
+function flanksRead(job: Job): readonly [number, number] | null {
+  const [leading, trailing] = [leastWorn(job, 'leadingFlank'), leastWorn(job, 'trailingFlank')];
+  return leading && trailing ? [leading.value, trailing.value] : null;
+}
+
 /**
- * The special that the readings speak for, as a thread that can be made: round sizes in a usual form where it is one, else
- * the sizes measured, with depth, crest flat, root radius and taper as they were read.
+ * The special that the readings speak for, as a thread that can be made. It is its readings: diameter, depth, flats, root
+ * radius, flanks and taper as they were read; nominal figures only where nothing was read. Only the pitch is a round one
+ * where it can be, for a lathe has to be set to it.
  */
 export function specialOf(ranking: Ranking, job: Job): ThreadSpec {
   const s = ranking.special;
   const deg = (x: number): number => (s.nominal ? x : Math.round(x * 4) / 4);
+  const major = leastWorn(job, 'majorDiameter');
+  const read = flanksRead(job);
+  // like flanks of a usual form are its own; unlike ones are which faces what
+  const flanks =
+    read && read[0] !== read[1]
+      ? read
+      : s.leadingDeg === s.trailingDeg
+        ? deg(2 * s.leadingDeg)
+        : ([deg(s.leadingDeg), deg(s.trailingDeg)] as const);
   const given = {
-    majorMm: s.nominal ? s.majorMm : Number(s.majorMm.toFixed(2)),
+    majorMm: major ? Number(major.value.toFixed(4)) : s.nominal ? s.majorMm : Number(s.majorMm.toFixed(2)),
     sizeSystem: s.sizeSystem,
     pitch: cutablePitch(s.pitchMm, s.sizeSystem, s.nominal),
-    flanks: s.leadingDeg === s.trailingDeg ? deg(2 * s.leadingDeg) : ([deg(s.leadingDeg), deg(s.trailingDeg)] as const),
+    flanks,
     starts: s.starts,
     leftHand: (leastWorn(job, 'hand')?.value ?? 1) < 0,
   };
-  if (s.nominal) return specialThread(given);
   const depthMm = depthRead(job);
-  const crestFlatMm = leastWorn(job, 'crestFlat')?.value ?? null;
-  const rootRadiusMm = leastWorn(job, 'rootRadius')?.value ?? null;
-  const taper = leastWorn(job, 'taper')?.value ?? null;
+  const over = (q: Reading['quantity']): number | null => {
+    const value = leastWorn(job, q)?.value ?? null;
+    return value === 0 ? null : value;
+  };
+  const crestFlatMm = over('crestFlat');
+  const rootFlatMm = over('rootFlat');
+  const rootRadiusMm = over('rootRadius');
+  const taper = over('taper');
   const measured = {
     ...(depthMm === null ? {} : { depthMm }),
-    // a crest flat as wide as half the pitch or more leaves no thread: then it is not this form's
-    ...(crestFlatMm === null || crestFlatMm === 0 || crestFlatMm >= s.pitchMm / 2 ? {} : { crestFlatMm }),
-    ...(rootRadiusMm === null || rootRadiusMm === 0 ? {} : { rootRadiusMm }),
-    ...(taper === null || taper === 0 ? {} : { taper }),
+    // a flat as wide as half the pitch or more leaves no thread: then it is not this form's
+    ...(crestFlatMm === null || crestFlatMm >= s.pitchMm / 2 ? {} : { crestFlatMm }),
+    ...(rootFlatMm === null || rootFlatMm >= s.pitchMm / 2 ? {} : { rootFlatMm }),
+    ...(rootRadiusMm === null ? {} : { rootRadiusMm }),
+    ...(taper === null ? {} : { taper }),
   };
   return specialThread(Object.keys(measured).length === 0 ? given : { ...given, measured });
+}
+
+/**
+ * A published form of unlike flanks as it stands on this part: which of them faces the free end is what was read, where
+ * both were. The table's own way round else.
+ */
+export function oriented(thread: ThreadSpec, job: Job): ThreadSpec {
+  const read = flanksRead(job);
+  if (thread.form === 'special' || !read) return thread;
+  const form = threadFormOf(thread);
+  const own = Math.abs(read[0] - form.leadingFlankDeg) + Math.abs(read[1] - form.trailingFlankDeg);
+  const other = Math.abs(read[1] - form.leadingFlankDeg) + Math.abs(read[0] - form.trailingFlankDeg);
+  return other < own ? { ...thread, flipped: true } : thread;
 }
 
 /** The likeliest thread: a published row, or the special when that is likelier. */
@@ -79,4 +115,45 @@ export function likeliest(ranking: Ranking, job: Job): ThreadSpec | null {
   const best = ranking.candidates[0];
   if (best && best.probability >= ranking.special.probability) return best.thread;
   return ranking.special.majorMm > 0 ? specialOf(ranking, job) : null;
+}
+
+/** Dimensions of a special that somebody gives; null takes one away. */
+export interface Dimensions {
+  readonly majorMm?: number;
+  readonly depthMm?: number | null;
+  readonly crestFlatMm?: number | null;
+  readonly rootFlatMm?: number | null;
+  readonly rootRadiusMm?: number | null;
+  readonly leadingFlankDeg?: number;
+  readonly trailingFlankDeg?: number;
+  readonly taper?: number | null;
+}
+
+/** A special with some of its dimensions changed; a usual form becomes one of its own as soon as it departs from it. */
+export function withDimensions(thread: ThreadSpec, d: Dimensions): Outcome<ThreadSpec> {
+  const form = threadFormOf(thread);
+  const { majorMm, ...own } = d;
+  const next: ThreadSpec = majorMm === undefined ? thread : { ...thread, majorMm };
+  if (Object.keys(own).length === 0) return good(next);
+  const merged: Record<string, number | null> = {
+    leadingFlankDeg: form.leadingFlankDeg,
+    trailingFlankDeg: form.trailingFlankDeg,
+    ...thread.special,
+    ...own,
+  };
+  const special = Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)) as unknown as SpecialForm;
+  const pitchMm = pitchMmOf(thread);
+  if (!((special.crestFlatMm ?? 0) < pitchMm / 2 && (special.rootFlatMm ?? 0) < pitchMm / 2))
+    return bad(
+      'crestFlatMm',
+      'A flat as wide as half the pitch leaves no thread.',
+      `under ${Number((pitchMm / 2).toFixed(3))} mm`,
+    );
+  if (special.depthMm !== undefined && special.depthMm >= next.majorMm / 2)
+    return bad(
+      'depthMm',
+      'So deep the thread would reach the axis.',
+      `under ${Number((next.majorMm / 2).toFixed(2))} mm`,
+    );
+  return good({ ...next, form: 'special', special });
 }

@@ -20,6 +20,8 @@ export interface ThreadSpec {
   readonly leftHand: boolean;
   readonly form: FormId;
   readonly special?: SpecialForm;
+  /** Of unlike flanks, the one that the table calls leading faces the head on this part, not the free end. */
+  readonly flipped?: true;
 }
 
 export const pitchOf = (spec: ThreadSpec): Rational => storedPitch(spec.pitch);
@@ -28,7 +30,12 @@ export const pitchMmOf = (spec: ThreadSpec): number => numberOf(pitchOf(spec));
 export const leadMmOf = (spec: ThreadSpec): number => numberOf(leadOf(spec));
 
 export function threadFormOf(spec: ThreadSpec): ThreadForm {
-  if (spec.form !== 'special') return formAt(spec.form, pitchMmOf(spec));
+  if (spec.form !== 'special') {
+    const form = formAt(spec.form, pitchMmOf(spec));
+    return spec.flipped
+      ? { ...form, leadingFlankDeg: form.trailingFlankDeg, trailingFlankDeg: form.leadingFlankDeg }
+      : form;
+  }
   if (!spec.special) throw new RangeError(`special form without its angles: ${spec.designation}`);
   return specialForm(pitchMmOf(spec), spec.special);
 }

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { numberWithin, parseModule, parseSwing, wholeNumber } from '../../../core/lathe/typed.ts';
 import { useSystem } from '../../store/store.ts';
@@ -7,24 +8,13 @@ import type { EditLathe, LathePanel } from './edit.ts';
 
 type Arm = NonNullable<Lathe['arm']>;
 
-/** A usual arm, to be corrected with rule and protractor. */
-const USUAL_ARM: Arm = {
-  centresMm: 120,
-  slots: [{ angleDeg: 0, offsetMm: 0, fromMm: 30, toMm: 110 }],
-  swing: null,
-  pivot: null,
-  studs: 2,
-  bossRadiusMm: 9,
-  shaftRadiusMm: 9,
-  coverRadiusMm: null,
-  cover: null,
-};
 const MOST_SLOTS = 6;
 
 /** Everything that says whether a train can be mounted. Without it the fit is not checked, and says so. */
 export function ArmPanel({ lathe, edit }: LathePanel) {
   const system = useSystem();
   const { arm } = lathe;
+  const [asking, setAsking] = useState(false);
   return (
     <Panel title="Arm for the change gears">
       <div className="grid gap-3">
@@ -75,20 +65,92 @@ export function ArmPanel({ lathe, edit }: LathePanel) {
         )}
         <Choice
           label="The arm is"
-          value={arm ? 'measured' : 'not'}
+          value={arm || asking ? 'measured' : 'not'}
           options={[
             { value: 'measured', label: 'measured' },
             { value: 'not', label: 'not measured' },
           ]}
-          onChange={(v) => edit('change the arm', (l) => void (l.arm = v === 'measured' ? { ...USUAL_ARM } : null))}
+          onChange={(v) => {
+            setAsking(v === 'measured' && arm === null);
+            if (v === 'not' && arm) edit('change the arm', (l) => void (l.arm = null));
+          }}
         />
         {arm ? (
           <ArmFields arm={arm} edit={edit} />
+        ) : asking ? (
+          <Measure
+            onTake={(measured) => {
+              edit('measure the arm', (l) => void (l.arm = measured));
+              setAsking(false);
+            }}
+          />
         ) : (
-          <p className="text-sm text-ink2">Then whether a train can be mounted is not checked.</p>
+          <p className="text-sm text-ink2">
+            Then trains are judged by the shop rule alone: each pair at least 15 teeth over the gear whose shaft it must
+            clear (common practice).
+          </p>
         )}
       </div>
     </Panel>
+  );
+}
+
+/** What has to be measured before a mounting can be checked. */
+const MEASURES = [
+  ['centresMm', 'First driver to leadscrew or gearbox input, centres'],
+  ['fromMm', 'Slot from (nearest place of a stud, from the leadscrew)'],
+  ['toMm', 'Slot to (farthest place of a stud)'],
+  ['bossRadiusMm', 'Radius of a stud\u2019s nut or boss, the largest'],
+  ['shaftRadiusMm', 'Radius of what holds the gears on the two end shafts'],
+] as const;
+type Measures = Partial<Record<(typeof MEASURES)[number][0], number>>;
+
+/** An arm is what somebody measured: nothing of it is filled in beforehand. */
+function Measure({ onTake }: { readonly onTake: (arm: Arm) => void }) {
+  const system = useSystem();
+  const [read, setRead] = useState<Measures>({});
+  const { centresMm, fromMm, toMm, bossRadiusMm, shaftRadiusMm } = read;
+  const whole =
+    centresMm !== undefined &&
+    fromMm !== undefined &&
+    toMm !== undefined &&
+    bossRadiusMm !== undefined &&
+    shaftRadiusMm !== undefined;
+  return (
+    <>
+      {MEASURES.map(([key, label]) => (
+        <LengthField
+          key={key}
+          label={label}
+          mm={read[key] ?? null}
+          system={system}
+          placeholder="not measured"
+          rule={{ allowZero: true, maxMm: 2000 }}
+          onClear={() => setRead({ ...read, [key]: undefined })}
+          onCommit={(mm) => setRead({ ...read, [key]: mm })}
+        />
+      ))}
+      <Button
+        tone="main"
+        disabled={!whole || toMm <= fromMm || centresMm <= 0}
+        onClick={() =>
+          whole &&
+          onTake({
+            centresMm,
+            slots: [{ angleDeg: 0, offsetMm: 0, fromMm, toMm }],
+            swing: null,
+            pivot: null,
+            studs: 2,
+            bossRadiusMm,
+            shaftRadiusMm,
+            coverRadiusMm: null,
+            cover: null,
+          })
+        }
+      >
+        {whole ? 'That is the arm' : `${MEASURES.filter(([k]) => read[k] === undefined).length} still to be measured`}
+      </Button>
+    </>
   );
 }
 
@@ -136,7 +198,11 @@ function ArmFields({ arm, edit }: { readonly arm: Arm; readonly edit: EditLathe 
         <SlotFields key={i} arm={arm} index={i} edit={edit} />
       ))}
       {arm.slots.length < MOST_SLOTS && (
-        <Button onClick={() => edit('add a slot', (l) => void l.arm?.slots.push({ ...USUAL_ARM.slots[0]! }))}>
+        <Button
+          onClick={() =>
+            edit('add a slot', (l) => void l.arm?.slots.push(...l.arm.slots.slice(-1).map((s) => ({ ...s }))))
+          }
+        >
           Add a slot
         </Button>
       )}

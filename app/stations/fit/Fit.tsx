@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { checkReady, fitPlan } from '../../../core/fit/fit.ts';
-import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
+import { fitOfJob, mateRootOf, threadOfJob } from '../../../core/job/derive.ts';
 import { metalOf, standing } from '../../../core/job/metal.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { leadAngleDeg } from '../../../core/form/sizes.ts';
@@ -10,12 +10,14 @@ import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { classesOf, type Limits } from '../../../core/standards/limits/index.ts';
 import { Engagement } from '../../drawing/Engagement.tsx';
+import { boundText, engagedText } from '../../../core/words/fit.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Button, Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
+import { AsRead } from './AsRead.tsx';
 
 const rangeText = (l: Limits, system: UnitSystem): string =>
   `${l.min === null ? 'any' : lengthText(l.min, system, { ...FINE, bare: true })}\u2013${l.max === null ? 'open' : lengthText(l.max, system, FINE)}`;
@@ -36,7 +38,7 @@ export function Fit() {
   const external = plan.make === 'external';
   const sizes = threadSizes(thread);
   const classes = classesOf(thread)[plan.make];
-  const full = fitPlan(thread, { ...job.fit, make: job.intake.make, tip: null });
+  const full = fitPlan(thread, { ...job.fit, make: job.intake.make, mateRootMm: mateRootOf(job), tip: null });
   const clearance = Math.abs(sizes.pitchDiameterMm - plan.pitchDiameterMm);
   const other = system === 'mm' ? 'in' : 'mm';
   const { part } = metalOf(job);
@@ -71,13 +73,34 @@ export function Fit() {
       {together ? (
         <Engagement thread={thread} clearanceMm={clearance} system={system} />
       ) : (
-        <ThreadDrawing thread={thread} tentative={false} side={plan.make} readings={[]} system={system} />
+        <ThreadDrawing
+          thread={thread}
+          tentative={false}
+          side={plan.make}
+          readings={[]}
+          system={system}
+          figures={{
+            [external ? 'majorDiameter' : 'minorDiameter']: lengthText(plan.startDiameterMm, system),
+            [external ? 'minorDiameter' : 'majorDiameter']: lengthText(plan.rootDiameterMm, system),
+            depth: lengthText(plan.depthMm, system, FINE),
+          }}
+          caption={`${thread.designation} as it is to be made. Basic sizes: ${lengthText(sizes.majorMm, system, { ...FINE, bare: true })} outside, ${lengthText(sizes.pitchDiameterMm, system, { ...FINE, bare: true })} pitch diameter, ${lengthText(external ? sizes.minorExternalMm : sizes.minorInternalMm, system, FINE)} ${external ? 'root' : 'bore'}.`}
+        />
       )}
       <div>
         <Button aria-pressed={together} onClick={() => setTogether(!together)}>
           {together ? 'Draw it alone' : 'Draw screw and nut together'}
         </Button>
       </div>
+      {(plan.bounds.length > 0 || engagedText(plan)) && (
+        <Note tone="say">
+          {plan.bounds.map((b) => (
+            <p key={b.code}>{boundText(b, system)}</p>
+          ))}
+          <p>{engagedText(plan)}</p>
+        </Note>
+      )}
+      {thread.family === 'Special' && <AsRead thread={thread} />}
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <Figure
           label={external ? 'Turn the blank to' : 'Bore to'}
@@ -137,7 +160,8 @@ export function Fit() {
                 {external ? 'Turn the blank to' : 'Bore to'}{' '}
                 <strong className="num">{rangeText(plan.limits.start, system)}</strong>; pitch diameter{' '}
                 <strong className="num">{rangeText(plan.limits.pitch, system)}</strong> ({plan.limits.source}, class{' '}
-                {plan.limits.class}). The figures above aim at the middle.
+                {plan.limits.class}). The figures above aim at the middle
+                {plan.bounds.length > 0 ? ', but for the bore' : ''}.
               </Note>
             ) : (
               <>
@@ -163,6 +187,8 @@ export function Fit() {
               mm={job.fit.engagementMm}
               system={system}
               rule={{ maxMm: 5000 }}
+              placeholder="the standard’s own"
+              onClear={() => act({ do: 'setFit', engagementMm: null })}
               onCommit={(mm) => act({ do: 'setFit', engagementMm: mm })}
               hint="length of nut on screw: a pitch error adds up over it"
             />

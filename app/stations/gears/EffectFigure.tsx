@@ -1,3 +1,4 @@
+import { engagedOf } from '../../../core/job/derive.ts';
 import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
@@ -17,7 +18,7 @@ export function EffectFigure({
   const { job } = useJobView();
   const system = useSystem();
   const { show } = useWorking();
-  const effect = pitchErrorEffect(errorPpm, job.fit.engagementMm, flanks);
+  const effect = pitchErrorEffect(errorPpm, engagedOf(job), flanks);
   const limits = fitOfJob(job)?.limits?.pitch;
   const band = limits?.min != null && limits.max !== null ? limits.max - limits.min : null;
   const share = job.fit.pitchClearanceMm > 0 ? effect.clearanceEatenMm / job.fit.pitchClearanceMm : 0;
@@ -40,7 +41,7 @@ export function EffectFigure({
             name: 'Mismatch over the engagement',
             symbol: 'e Le',
             formula: 'error \u00d7 engaged length',
-            values: `${errorPpm.toFixed(1)} ppm \u00d7 ${job.fit.engagementMm} mm`,
+            values: `${errorPpm.toFixed(1)} ppm \u00d7 ${engagedOf(job)} mm`,
             result: effect.mismatchMm,
             unit: 'mm',
             source: 'geometry',

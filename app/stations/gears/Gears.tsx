@@ -1,4 +1,4 @@
-import { gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { engagedOf, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -64,7 +64,10 @@ function WhichLathe() {
           mm={job.fit.engagementMm}
           system={system}
           rule={{ maxMm: 5000 }}
+          placeholder={lengthText(engagedOf(job), system)}
+          onClear={() => act({ do: 'setFit', engagementMm: null })}
           onCommit={(mm) => act({ do: 'setFit', engagementMm: mm })}
+          hint={job.fit.engagementMm === null ? 'not given: this length is taken' : undefined}
         />
       </div>
     </Panel>

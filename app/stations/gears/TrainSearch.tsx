@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
+import { engagedOf } from '../../../core/job/derive.ts';
 import { gearsToChange, sameGears } from '../../../core/gearing/change.ts';
+import { orderByShopRule } from '../../../core/gearing/shopRule.ts';
 import { meritOf } from '../../../core/gearing/merit.ts';
 import type { MountedTrain } from '../../../core/gearing/mountAll.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
@@ -40,7 +42,7 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
         measuredPpm !== null && Math.abs(t.errorPpm) <= measuredPpm ? { ...t, errorPpm: 0 } : t,
         t.mount,
         {
-          engagementMm: job.fit.engagementMm,
+          engagementMm: engagedOf(job),
           flanksDeg: flanks,
           clearanceMm: job.fit.pitchClearanceMm,
           mounted: lathe.mounted,
@@ -142,7 +144,7 @@ function TrainTable({
   const { job } = useJobView();
   const system = useSystem();
   const boxed = Object.keys(lathe.levers).length > 0;
-  const { engagementMm } = job.fit;
+  const engagementMm = engagedOf(job);
   return (
     <div className="mt-3 overflow-x-auto">
       <table className="w-full min-w-[38rem] text-left [&_td]:pr-3 [&_.num]:whitespace-nowrap [&_th]:pr-3 [&_th]:whitespace-nowrap">
@@ -198,7 +200,12 @@ function TrainTable({
 
 function OnTheArm({ train }: { readonly train: MountedTrain }) {
   const { mount } = train;
-  if (mount === null) return 'not checked';
+  if (mount === null)
+    return orderByShopRule(train) ? (
+      'not checked; the shop rule allows it'
+    ) : (
+      <span className="text-stop">does not go on by the shop rule: a gear meets its neighbour’s shaft</span>
+    );
   if (!mount.fits) return <span className="text-stop">{mount.reason}</span>;
   const idlers = mount.gears.filter((g) => g.role === 'idler').map((g) => g.teeth);
   return (

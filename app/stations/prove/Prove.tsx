@@ -92,6 +92,13 @@ export function Prove() {
         >
           {lengthText(wires.targetMm, system, { ...FINE, bare: true })}
         </button>
+        {wires.limitsMm && (
+          <p className="num text-xl">
+            {lengthText(wires.limitsMm.min, system, { ...FINE, bare: true })}&ndash;
+            {lengthText(wires.limitsMm.max, system, FINE)}{' '}
+            <span className="font-sans text-ink2">is inside class {plan.limits?.class}</span>
+          </p>
+        )}
         <p className="num text-xl text-ink2">
           {system} &middot; {lengthText(wires.targetMm, other, FINE)}
         </p>
@@ -131,7 +138,7 @@ export function Prove() {
             {wires.measured.map((m) => (
               <li key={m.n} className="flex items-center justify-between gap-3 border-t border-line">
                 <span className="num">{m.text}</span>
-                <span>{leftText(m.leftMm, system)}</span>
+                <span>{leftText(m, system)}</span>
                 <Button tone="quiet" aria-label={`Take back ${m.text}`} onClick={() => act({ do: 'void', of: m.n })}>
                   Take back
                 </Button>

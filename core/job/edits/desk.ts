@@ -6,8 +6,10 @@ import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
 import { basisOf, notYet, STATION_NAMES } from '../chain.ts';
 import { slideAngleFor, suitFit } from '../defaults.ts';
 import { threadOfJob } from '../derive.ts';
+import { makeOf } from '../made.ts';
 import { lastN } from '../metal.ts';
-import { id, text } from '../parts.ts';
+import { oriented, withDimensions } from '../special.ts';
+import { angle, id, positive, text } from '../parts.ts';
 import { JobSchema, ReadingSchema, ThreadSchema, type Job, type Reading } from '../schema.ts';
 import { STATIONS, type StationId } from '../stations.ts';
 import { edit, type Before } from './edit.ts';
@@ -63,9 +65,14 @@ export const DESK = {
       hazards: some(intake.properties.hazards),
     },
     (f) => firstOf(f, INTAKE_WORDS),
-    ({ job }, { title, customer, ...rest }) => ({
-      job: { ...job, ...given({ title, customer }), intake: { ...job.intake, ...given(rest) } },
-    }),
+    ({ job }, { title, customer, ...rest }) => {
+      const intake = { ...job.intake, ...given(rest) };
+      // what came in and what is wanted say what is made, until somebody says otherwise
+      const make = rest.make === undefined && (rest.cameIn ?? rest.wanted) !== undefined ? makeOf(intake) : null;
+      return {
+        job: { ...job, ...given({ title, customer }), intake: { ...intake, ...(make === null ? {} : { make }) } },
+      };
+    },
   ),
 
   takeReading: edit(
@@ -105,9 +112,9 @@ export const DESK = {
     },
     (f) => `name it ${f.thread.designation}`,
     ({ job, shop, at }, { thread, probability, overruled, reason }) => {
-      const spec = thread as ThreadSpec;
+      const spec = oriented(thread as ThreadSpec, job);
       const first = job.name === null || job.name.thread.form !== spec.form || job.name.thread.pitch !== spec.pitch;
-      let next: Job = { ...job, name: { thread, probability, overruled, reason } };
+      let next: Job = { ...job, name: { thread: spec, probability, overruled, reason } };
       if (first) next = suitFit(next);
       next = settledNow(next, shop, 'name', at, spec);
       if (!next.settled.read && next.readings.length > 0) next = settledNow(next, shop, 'read', at, spec);
@@ -117,6 +124,27 @@ export const DESK = {
   ),
   sayWhy: edit({ reason: text() }, 'say why', ({ job }, { reason }) =>
     job.name ? { job: { ...job, name: { ...job.name, reason } } } : bad('name', 'The thread has no name yet.'),
+  ),
+
+  /** A dimension of a special, in place of what was read; null takes it away again. */
+  setSpecial: edit(
+    {
+      majorMm: some(positive),
+      depthMm: some(Type.Union([Type.Null(), positive])),
+      crestFlatMm: some(Type.Union([Type.Null(), positive])),
+      rootFlatMm: some(Type.Union([Type.Null(), positive])),
+      rootRadiusMm: some(Type.Union([Type.Null(), positive])),
+      leadingFlankDeg: some(angle),
+      trailingFlankDeg: some(angle),
+      taper: some(Type.Union([Type.Null(), Type.Number({ minimum: -1, maximum: 1 })])),
+    },
+    'change the special',
+    ({ job }, f) => {
+      if (!job.name || job.name.thread.family !== 'Special')
+        return bad('thread', 'Only a special carries dimensions of its own.', 'a thread accepted as special');
+      const changed = withDimensions(job.name.thread as ThreadSpec, f);
+      return changed.ok ? good({ job: { ...job, name: { ...job.name, thread: changed.value } } }) : changed;
+    },
   ),
 
   setFit: edit(

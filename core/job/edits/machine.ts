@@ -6,7 +6,7 @@ import { cardOf } from '../card.ts';
 import { cutFacts } from '../cutPlan.ts';
 import { latheOf, threadOfJob } from '../derive.ts';
 import { EVENT_FIELDS } from '../events.ts';
-import { plannedSlideDeg } from '../feed.ts';
+import { feedOf, plannedSlideDeg } from '../feed.ts';
 import { lastN, metalOf, voidedOf } from '../metal.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { pickupMove, slidesMoved } from '../pickupMove.ts';
@@ -246,7 +246,11 @@ export const MACHINE = {
     const facts = { ...cutFacts(job, shop) };
     const slideDeg = plannedSlideDeg(job);
     const swung =
-      metal.facts && metal.facts['Feed'] !== facts['Feed'] && slideDeg !== null && metal.slideDeg !== slideDeg
+      metal.facts &&
+      slideDeg !== null &&
+      metal.slideDeg !== slideDeg &&
+      (metal.facts['Feed'] !== facts['Feed'] || metal.slideDeg !== null) &&
+      feedOf(job, metal).conflict === null
         ? [{ kind: 'slideSwung' as const, deg: slideDeg }]
         : [];
     const reground =

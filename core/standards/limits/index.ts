@@ -11,13 +11,25 @@ import { acmeLimits, trapezoidalLimits } from './power.ts';
 
 export type { Limits, MemberLimits, ThreadLimits } from './limits.ts';
 
+/**
+ * The family whose limits hold: a size that no table lists, in the form of a standard whose limits are a formula of diameter
+ * and pitch, is made to that standard's classes all the same.
+ */
+const limitsFamily = (thread: ThreadSpec): ThreadSpec['family'] =>
+  thread.family !== 'Special' ? thread.family : (BY_FORM[thread.form] ?? 'Special');
+const BY_FORM: Readonly<Partial<Record<ThreadSpec['form'], ThreadSpec['family']>>> = {
+  acme29: 'Acme',
+  stubAcme29: 'StubAcme',
+  trapezoidal30: 'Tr',
+};
+
 /** Classes that a family's standard has, the usual one first; empty where no limits are carried here. */
 export function classesOf(thread: ThreadSpec): {
   readonly external: readonly string[];
   readonly internal: readonly string[];
 } {
   const none = { external: [], internal: [] };
-  switch (thread.family) {
+  switch (limitsFamily(thread)) {
     case 'M':
       return {
         external: ['6g', '4h', '6h', '6e', '6f', '8g', '5g6g', '7g6g'],
@@ -58,7 +70,7 @@ export function limitsOf(thread: ThreadSpec, cls: string, engagementMm: number |
     return bad('engagementMm', 'A length of engagement is greater than zero.', 'null for the usual one');
   const p = pitchMmOf(thread);
   const d = thread.majorMm;
-  switch (thread.family) {
+  switch (limitsFamily(thread)) {
     case 'M':
       return iso965Limits(d, p, cls, engagementMm);
     case 'UNC':

@@ -1,0 +1,21 @@
+import type { Job, Reading } from './schema.ts';
+
+type Intake = Job['intake'];
+
+/** What is to be cut, from what came in and what is wanted; null where both are possible and somebody has to say. */
+export function makeOf(intake: Pick<Intake, 'cameIn' | 'wanted'>): Intake['make'] | null {
+  const { cameIn, wanted } = intake;
+  if (cameIn === 'both') return null;
+  const part = cameIn === 'nut' ? 'internal' : 'external';
+  const other = part === 'internal' ? 'external' : 'internal';
+  // a mate is the other member, and so is a gauge: a ring for a screw, a plug for a nut
+  return wanted === 'mate' || wanted === 'gauge' ? other : part;
+}
+
+const partIsScrew = (job: Job): boolean => job.intake.cameIn !== 'nut';
+
+/** Readings of one quantity on the screw, or on the nut, whichever of them was called the part. */
+export const readingsOn = (job: Job, member: Intake['make'], quantity: Reading['quantity']): Reading[] =>
+  job.readings.filter(
+    (r) => r.quantity === quantity && (r.member === 'part') === ((member === 'external') === partIsScrew(job)),
+  );

@@ -24,6 +24,8 @@ export interface FitChoice {
   readonly engagementMm?: number | null;
   /** The surviving screw that a nut has to pass: its largest root on the travel used, as read, mm; null: not read. */
   readonly mateRootMm?: number | null;
+  /** Pitch diameter of the surviving mate where it decides, mm; null or missing: made to basic sizes. */
+  readonly matePitchDiameterMm?: number | null;
 }
 
 /** What moves a blank or bore away from where the table alone would have it. */
@@ -82,7 +84,8 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const member = asked?.ok ? asked.value[choice.make] : undefined;
   const pitchAim = member ? middle(member.pitch) : null;
   const startAim = member ? middle(external ? member.major : member.minor) : null;
-  const pitchDiameterMm = pitchAim ?? sizes.pitchDiameterMm + (external ? -1 : 1) * choice.pitchClearanceMm;
+  const fromMm = choice.matePitchDiameterMm ?? sizes.pitchDiameterMm;
+  const pitchDiameterMm = pitchAim ?? fromMm + (external ? -1 : 1) * choice.pitchClearanceMm;
   const basicStart = external ? sizes.majorMm : sizes.minorInternalMm;
   const wantedStart = startAim ?? basicStart + (external ? -1 : 1) * choice.crestReliefMm;
   const bounds = external
@@ -145,10 +148,12 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     {
       name: 'Pitch diameter to reach',
       symbol: external ? 'd2' : 'D2',
-      formula: limits ? 'middle of its limits' : external ? 'basic d2 \u2212 clearance' : 'basic D2 + clearance',
+      formula: limits
+        ? 'middle of its limits'
+        : `${choice.matePitchDiameterMm == null ? 'basic' : 'the mate\u2019s'} ${external ? 'd2 \u2212' : 'D2 +'} clearance`,
       values: limits
         ? `(${limits.pitch.min ?? ''} + ${limits.pitch.max ?? ''}) / 2`
-        : `${plain(sizes.pitchDiameterMm)} ${sign} ${plain(choice.pitchClearanceMm)}`,
+        : `${plain(fromMm)} ${sign} ${plain(choice.pitchClearanceMm)}`,
       result: pitchDiameterMm,
       unit: 'mm',
       source: limits ? `${limits.source}, class ${limits.class}` : `${form.source}; clearance: as chosen`,

@@ -158,7 +158,12 @@ export function jobToV3(doc: Loose): Loose {
   const flat = num(fit['tipFlatMm']);
   return {
     ...doc,
-    fit: { ...without(fit, 'tipFlatMm', 'readyMm'), tip: flat === null ? null : { flatMm: flat } },
+    fit: {
+      toMate: false,
+      duty: null,
+      ...without(fit, 'tipFlatMm', 'readyMm'),
+      tip: flat === null ? null : { flatMm: flat },
+    },
     setup: {
       lengthMm: null,
       barMm: null,

@@ -26,7 +26,15 @@ export function newJob(id: string, title: string, at: Date): Job {
     readings: [],
     wearMap: { lengthMm: null, unworn: null },
     name: null,
-    fit: { class: null, pitchClearanceMm: 0.05, crestReliefMm: 0.08, engagementMm: null, tip: null },
+    fit: {
+      class: null,
+      toMate: false,
+      duty: null,
+      pitchClearanceMm: 0.05,
+      crestReliefMm: 0.08,
+      engagementMm: null,
+      tip: null,
+    },
     gears: { lathe: null, train: null },
     setup: {
       infeed: 'flank',

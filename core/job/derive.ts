@@ -1,4 +1,4 @@
-import { fitPlan, type FitPlan } from '../fit/fit.ts';
+import { fitPlan, type FitChoice, type FitPlan } from '../fit/fit.ts';
 import {
   bestWireMm,
   checkWire,
@@ -14,6 +14,7 @@ import type { Outcome } from '../quantity/outcome.ts';
 import { errorPpm, exact, type Rational } from '../quantity/rational.ts';
 import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { readingsOn } from './made.ts';
+import { matePitchDiameter } from './mate.ts';
 import { standing } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -29,9 +30,17 @@ export const mateRootOf = (job: Job): number | null => {
   return job.intake.make === 'internal' && roots.length > 0 ? Math.max(...roots) : null;
 };
 
+/** Everything that Fit has chosen, with what the surviving mate measures. */
+export const fitChoiceOf = (job: Job, thread: ThreadSpec): FitChoice => ({
+  ...job.fit,
+  make: job.intake.make,
+  mateRootMm: mateRootOf(job),
+  matePitchDiameterMm: job.fit.toMate && job.fit.class === null ? matePitchDiameter(job, thread) : null,
+});
+
 export const fitOfJob = (job: Job): FitPlan | null => {
   const thread = threadOfJob(job);
-  return thread ? fitPlan(thread, { ...job.fit, make: job.intake.make, mateRootMm: mateRootOf(job) }) : null;
+  return thread ? fitPlan(thread, fitChoiceOf(job, thread)) : null;
 };
 
 export interface GearState {

@@ -5,7 +5,8 @@ import { answersOf } from './answers.ts';
 import { cardOf } from './card.ts';
 import { notYet, stationStates, stationsOf } from './chain.ts';
 import { newJob } from './create.ts';
-import { threadOfJob } from './derive.ts';
+import { fitOfJob, threadOfJob } from './derive.ts';
+import { matePlaces, playAt } from './mate.ts';
 import { applyEdit, EDITS, type Edit } from './edits/index.ts';
 import { goOver } from './edits/back.ts';
 import { feedOf } from './feed.ts';
@@ -477,4 +478,87 @@ test('side cuts: depth stays, the tool stands elsewhere, the pitch diameter foll
   expect(b.metal.axialMm - axialMm).toBeCloseTo(0.05, 9);
   const after = answersOf(b.job, b.shop, null).metal as { pitchDiameterMm: { value: number } };
   expect(before.pitchDiameterMm.value - after.pitchDiameterMm.value).toBeCloseTo(0.1 / (2 * Math.tan(Math.PI / 6)), 9);
+});
+
+describe('what is made follows from what came in, what is wanted and the mate', () => {
+  test.each([
+    ['screw', 'copy', 'external'],
+    ['screw', 'mate', 'internal'],
+    ['screw', 'gauge', 'internal'],
+    ['nut', 'copy', 'internal'],
+    ['nut', 'mate', 'external'],
+    ['broken-shaft', 'extend', 'external'],
+  ] as const)('%s, %s: %s', (cameIn, wanted, make) => {
+    const b = new Bench(newJob('x', 'x', new Date(AT))).do({ do: 'setIntake', cameIn, wanted });
+    expect(b.job.intake.make).toBe(make);
+    // and somebody who says otherwise is heard
+    b.do({ do: 'setIntake', make: 'external' });
+    expect(b.job.intake.make).toBe('external');
+  });
+  const read = (
+    quantity: 'minorDiameter' | 'pitchDiameter',
+    value: number,
+    member: 'part' | 'mate',
+    place = '',
+  ): Edit => ({
+    do: 'takeReading',
+    reading: {
+      quantity,
+      text: String(value),
+      value,
+      span: null,
+      leaf: null,
+      instrument: null,
+      uncertainty: null,
+      member,
+      place,
+      positionMm: null,
+      wear: 'unknown',
+    },
+  });
+  test('a nut for a worn screw: bored over its true root, made to its thickest place, with the play at the others', () => {
+    const b = named('M42.5x2', { cameIn: 'screw', wanted: 'mate', make: 'internal' }).do(
+      read('minorDiameter', 40.1, 'part', 'ground off at the end'),
+      read('minorDiameter', 40.5, 'part', 'another turn'),
+      read('pitchDiameter', 41.15, 'part', 'top'),
+      read('pitchDiameter', 40.95, 'part', 'middle of the travel'),
+      { do: 'setFit', class: null, toMate: true, pitchClearanceMm: 0.1 },
+    );
+    const fit = fitOfJob(b.job);
+    expect(fit).toMatchObject({
+      make: 'internal',
+      pitchDiameterMm: expect.closeTo(41.25, 9),
+      bounds: [{ code: 'screw-root' }],
+    });
+    expect(fit?.startDiameterMm).toBeCloseTo(40.8, 9);
+    const thread = threadOfJob(b.job);
+    if (!fit || !thread) throw new Error('no fit');
+    // axial play is the clearance times tan 30
+    expect(matePlaces(b.job, thread).map((p) => playAt(fit, p))).toEqual([
+      expect.closeTo(0.1 * Math.tan(Math.PI / 6), 9),
+      expect.closeTo(0.3 * Math.tan(Math.PI / 6), 9),
+    ]);
+  });
+  test('a duty brings its clearance, and a clearance typed is no longer that duty\u2019s', () => {
+    const b = named('Tr40x7').do({ do: 'setFit', duty: 'clamp' });
+    expect(b.job.fit).toMatchObject({ class: null, duty: 'clamp' });
+    expect(b.job.fit.pitchClearanceMm).toBeCloseTo((2 * 0.35) / (2 * Math.tan((15 * Math.PI) / 180)), 2);
+    b.do({ do: 'setFit', pitchClearanceMm: 0.4 });
+    expect(b.job.fit).toMatchObject({ duty: null, pitchClearanceMm: 0.4 });
+  });
+  test('a special changed by hand reaches depth and dial', () => {
+    const b = named('50 mm x 8 mm 45/5', {}).do({ do: 'setSpecial', depthMm: 5, crestFlatMm: 1.6 });
+    // the blank is turned under and the flanks get their clearance: a tenth off what was read
+    expect(Math.abs((fitOfJob(b.job)?.depthMm ?? 0) - 5)).toBeLessThan(0.1);
+    expect(b.try({ do: 'setSpecial', crestFlatMm: 4 })).toBe('crestFlatMm');
+    expect(named('M30x2').try({ do: 'setSpecial', depthMm: 1 })).toBe('thread');
+  });
+  test('where a standard has classes its usual one is the rule; where none has, a clearance', () => {
+    expect(named('M30x2').job.fit.class).toBe('6g');
+    expect(named('1-5 Acme').job.fit.class).toBe('2G');
+    expect(named('1 1/2 in x 3.5 TPI 29').job.fit.class).toBe('2G');
+    expect(named('50 mm x 8 mm 45/5').job.fit.class).toBeNull();
+    // and without a length of engagement each standard's own is taken
+    expect(named('1-8 UNC').job.fit.engagementMm).toBeNull();
+  });
 });

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { angle, finite, id, object, oneOf, positive, text, time, TipSchema } from './parts.ts';
 import { EventSchema } from './events.ts';
+import { DUTY_IDS } from '../fit/duty.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
 import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
 
@@ -139,6 +140,10 @@ export const JobSchema = Type.Object(
     fit: object({
       /** Tolerance class to make it to; null: to the clearance and relief below. */
       class: Type.Union([Type.Null(), text(12)]),
+      /** Made to the surviving mate as it was read, instead of to basic sizes; only without a class. */
+      toMate: Type.Boolean(),
+      /** What the clearance was chosen for; null: for nothing in particular. */
+      duty: Type.Union([Type.Null(), oneOf(...DUTY_IDS)]),
       /** Clearance wanted on the pitch diameter, mm. */
       pitchClearanceMm: Type.Number({ minimum: 0, maximum: 5 }),
       /** How far the blank is turned under (or the bore opened over) the nominal, on diameter, mm. */

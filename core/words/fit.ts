@@ -1,3 +1,4 @@
+import type { DutyId } from '../fit/duty.ts';
 import type { Bound, FitPlan } from '../fit/fit.ts';
 import { lengthText, percentText } from '../quantity/format.ts';
 import type { UnitSystem } from '../quantity/units.ts';
@@ -14,3 +15,13 @@ export function boundText(b: Bound, u: UnitSystem): string {
 /** What is left of the engagement, where it is less than the form has; null where nothing is lost. */
 export const engagedText = (plan: FitPlan): string | null =>
   plan.engagedShare < 0.995 ? `${percentText(plan.engagedShare)} of the depth of thread is left to engage.` : null;
+
+export const DUTY_NAMES: Readonly<Record<DutyId, string>> = {
+  gauge: 'gauge',
+  adjusting: 'adjusting ring',
+  feed: 'feed screw',
+  nose: 'spindle nose',
+  lifting: 'press or lifting screw',
+  clamp: 'clamp, vice',
+  outdoor: 'hot, dirty, outdoors',
+};

@@ -2,15 +2,15 @@ import { useState } from 'react';
 import { latheOf } from '../../../core/job/derive.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { inches } from '../../../core/quantity/units.ts';
-import { act, useShop } from '../../store/store.ts';
+import { act, editShop, useShop } from '../../store/store.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { Button, Panel } from '../../ui/controls.tsx';
+import { Button, Choice, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { TryThread } from './TryThread.tsx';
 
 type Open = 'try' | 'deeper' | 'side' | 'happened' | null;
 
-/** Steps that a hand goes deeper by, mm radial. Common practice, no source. */
+/** Steps that a hand goes deeper by, mm. Common practice, no source. */
 const STEPS = { mm: [0.01, 0.02, 0.05, 0.1], in: [0.0005, 0.001, 0.002, 0.005].map(inches) } as const;
 
 /** What may be done at any moment besides the next pass: one touch each. */
@@ -18,11 +18,17 @@ export function SideActs() {
   const { job, machine } = useJobView();
   const shop = useShop();
   const { card, metal } = machine;
-  const u = latheOf(job, shop)?.crossSlide.unit ?? shop.settings.system;
+  const lathe = latheOf(job, shop);
+  const u = lathe?.crossSlide.unit ?? shop.settings.system;
+  // a step of three thou is on the radius at one lathe and on the diameter at another: asked, never guessed
+  const steps = lathe ? lathe.stepsOn : 'radius';
   const [open, setOpen] = useState<Open>(null);
   const cutting = metal.cuts > 0 && metal.finished === null;
   if (metal.finished !== null || (!cutting && !metal.mounted)) return null;
   const { after } = card;
+  const deeper = (mm: number): void => {
+    if (act({ do: 'deeper', byMm: steps === 'diameter' ? mm / 2 : mm, after }) === null) setOpen(null);
+  };
   const toggle = (what: Open) => () => setOpen(open === what ? null : what);
   // while the card is stopped or the groove is lost nothing is cut
   const able = card.do === 'set' || card.do === 'try' || (card.do === 'measure' && card.what === 'thread');
@@ -59,20 +65,42 @@ export function SideActs() {
         </Panel>
       )}
       {open === 'deeper' && (
-        <Panel title="Deeper than the fit asks for, on the radius">
-          <div className="mb-3 flex flex-wrap gap-2">
-            {STEPS[u].map((mm) => (
-              <Button big key={mm} onClick={() => act({ do: 'deeper', byMm: mm, after }) === null && setOpen(null)}>
-                {lengthText(mm, u, FINE)}
-              </Button>
-            ))}
-          </div>
-          <LengthField
-            {...field}
-            label="Or by this, then Enter (minus: less deep)"
-            rule={{ allowNegative: true, maxMm: 50 }}
-            onCommit={(mm) => act({ do: 'deeper', byMm: mm, after }) === null && setOpen(null)}
-          />
+        <Panel title={`Deeper than the fit asks for${steps === null ? '' : `, on the ${steps}`}`}>
+          {lathe && (
+            <div className="mb-3">
+              <Choice
+                label="A step at this lathe is (asked once)"
+                value={lathe.stepsOn ?? ''}
+                options={[
+                  { value: 'radius', label: 'on the radius' },
+                  { value: 'diameter', label: 'on the diameter' },
+                ]}
+                onChange={(v) =>
+                  editShop('say what a step is', (d) => {
+                    const l = d.lathes.find((x) => x.id === lathe.id);
+                    if (l && v !== '') l.stepsOn = v;
+                  })
+                }
+              />
+            </div>
+          )}
+          {steps !== null && (
+            <>
+              <div className="mb-3 flex flex-wrap gap-2">
+                {STEPS[u].map((mm) => (
+                  <Button big key={mm} onClick={() => deeper(mm)}>
+                    {lengthText(mm, u, FINE)}
+                  </Button>
+                ))}
+              </div>
+              <LengthField
+                {...field}
+                label="Or by this, then Enter (minus: less deep)"
+                rule={{ allowNegative: true, maxMm: 50 }}
+                onCommit={deeper}
+              />
+            </>
+          )}
         </Panel>
       )}
       {open === 'side' && (

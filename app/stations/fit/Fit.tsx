@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { checkReady, fitPlan } from '../../../core/fit/fit.ts';
-import { fitOfJob, mateRootOf, threadOfJob } from '../../../core/job/derive.ts';
+import { fitChoiceOf, fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { metalOf, standing } from '../../../core/job/metal.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { leadAngleDeg } from '../../../core/form/sizes.ts';
@@ -10,7 +10,9 @@ import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { classesOf, type Limits } from '../../../core/standards/limits/index.ts';
 import { Engagement } from '../../drawing/Engagement.tsx';
-import { boundText, engagedText } from '../../../core/words/fit.ts';
+import { DUTIES, playOfClearanceMm } from '../../../core/fit/duty.ts';
+import { matePlaces, playAt } from '../../../core/job/mate.ts';
+import { boundText, DUTY_NAMES, engagedText } from '../../../core/words/fit.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
@@ -38,7 +40,8 @@ export function Fit() {
   const external = plan.make === 'external';
   const sizes = threadSizes(thread);
   const classes = classesOf(thread)[plan.make];
-  const full = fitPlan(thread, { ...job.fit, make: job.intake.make, mateRootMm: mateRootOf(job), tip: null });
+  const full = fitPlan(thread, { ...fitChoiceOf(job, thread), tip: null });
+  const places = matePlaces(job, thread);
   const clearance = Math.abs(sizes.pitchDiameterMm - plan.pitchDiameterMm);
   const other = system === 'mm' ? 'in' : 'mm';
   const { part } = metalOf(job);
@@ -101,6 +104,23 @@ export function Fit() {
         </Note>
       )}
       {thread.family === 'Special' && <AsRead thread={thread} />}
+      {places.length > 0 && (
+        <Panel title={`Play with the ${external ? 'nut' : 'screw'} as it is, along the axis`}>
+          <ul className="grid gap-1">
+            {places.map((p) => (
+              <li key={`${p.text} ${p.positionMm}`} className="flex justify-between gap-3 border-t border-line">
+                <span>
+                  {p.positionMm === null ? p.place || 'somewhere' : `at ${lengthText(p.positionMm, system)}`}
+                  {p.wear === 'unknown' ? '' : `, ${p.wear}`} <span className="num text-ink2">{p.text}</span>
+                </span>
+                <span className="num">
+                  {playAt(plan, p) < 0 ? 'does not go on there' : lengthText(playAt(plan, p), system, FINE)}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </Panel>
+      )}
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <Figure
           label={external ? 'Turn the blank to' : 'Bore to'}
@@ -139,17 +159,18 @@ export function Fit() {
               ]}
               onChange={(v) => act({ do: 'setIntake', make: v })}
             />
-            {classes.length > 0 && (
-              <Choice
-                label="Made to"
-                value={job.fit.class ?? ''}
-                options={[
-                  { value: '', label: 'own clearance' },
-                  ...classes.map((c) => ({ value: c, label: `class ${c}` })),
-                ]}
-                onChange={(v) => act({ do: 'setFit', class: v === '' ? null : v })}
-              />
-            )}
+            <Choice
+              label="Made to"
+              value={job.fit.class ?? (job.fit.toMate ? 'to-mate' : '')}
+              options={[
+                { value: '', label: 'own clearance' },
+                { value: 'to-mate', label: 'its mate as read' },
+                ...classes.map((c) => ({ value: c, label: `class ${c}` })),
+              ]}
+              onChange={(v) =>
+                act({ do: 'setFit', class: v === '' || v === 'to-mate' ? null : v, toMate: v === 'to-mate' })
+              }
+            />
             {plan.classProblem && (
               <Note tone="wrong">
                 {plan.classProblem.message} {plan.classProblem.right}
@@ -165,13 +186,28 @@ export function Fit() {
               </Note>
             ) : (
               <>
+                {job.fit.toMate && places.length === 0 && (
+                  <Note tone="wrong">
+                    Nothing says how big the mate is: read its pitch diameter, or measure over wires on it, in Read
+                    (&ldquo;taken on its {external ? 'nut' : 'screw'}&rdquo;). Until then the basic size stands in.
+                  </Note>
+                )}
+                <Choice
+                  label="What it has to do (common practice)"
+                  value={job.fit.duty ?? ''}
+                  options={[
+                    { value: '', label: 'not said' },
+                    ...DUTIES.map((d) => ({ value: d.id, label: DUTY_NAMES[d.id] })),
+                  ]}
+                  onChange={(v) => act({ do: 'setFit', duty: v === '' ? null : v })}
+                />
                 <LengthField
                   label="Clearance on the pitch diameter"
                   mm={job.fit.pitchClearanceMm}
                   system={system}
                   rule={{ allowZero: true, maxMm: 5 }}
                   onCommit={(mm) => act({ do: 'setFit', pitchClearanceMm: mm })}
-                  hint="a nose thread 0.03 to 0.05 mm; more for coarse screws (common practice)"
+                  hint={`play ${lengthText(playOfClearanceMm(plan.form, job.fit.pitchClearanceMm), system, FINE)} along the axis`}
                 />
                 <LengthField
                   label={external ? 'Blank under the nominal by (on diameter)' : 'Bore over the minor diameter by'}

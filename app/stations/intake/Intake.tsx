@@ -1,7 +1,8 @@
 import { act, useSystem } from '../../store/store.ts';
 import { TURNING_M_MIN } from '../../../core/cutting/speed.ts';
 import { Choice, Note, Panel } from '../../ui/controls.tsx';
-import { TextField } from '../../ui/fields.tsx';
+import { wholeNumber } from '../../../core/lathe/typed.ts';
+import { TextField, TypedField } from '../../ui/fields.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 
@@ -77,6 +78,23 @@ export function Intake() {
               ]}
               onChange={(v) => act({ do: 'setIntake', make: v })}
             />
+            <div className="grid gap-3 sm:grid-cols-2">
+              <TypedField
+                label="How many"
+                shown={String(job.quantity.parts)}
+                parse={wholeNumber('parts', 1, 10_000)}
+                onCommit={(parts) => act({ do: 'setQuantity', parts })}
+              />
+              <Choice
+                label="A test piece first"
+                value={job.quantity.testPiece ? 'yes' : 'no'}
+                options={[
+                  { value: 'no', label: 'no' },
+                  { value: 'yes', label: 'yes' },
+                ]}
+                onChange={(v) => act({ do: 'setQuantity', testPiece: v === 'yes' })}
+              />
+            </div>
             <Choice
               label="Material"
               value={intake.material}

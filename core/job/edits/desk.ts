@@ -1,5 +1,6 @@
 import { Type, type TSchema } from '@sinclair/typebox';
 import { flanksUnderTool } from '../../cutting/flanks.ts';
+import { clearanceForDutyMm, dutyOf } from '../../fit/duty.ts';
 import { bad, good } from '../../quantity/outcome.ts';
 import { threadFormOf, type ThreadSpec } from '../../standards/thread.ts';
 import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
@@ -150,6 +151,8 @@ export const DESK = {
   setFit: edit(
     {
       class: some(fit.properties.class),
+      toMate: some(fit.properties.toMate),
+      duty: some(fit.properties.duty),
       pitchClearanceMm: some(fit.properties.pitchClearanceMm),
       crestReliefMm: some(fit.properties.crestReliefMm),
       engagementMm: some(fit.properties.engagementMm),
@@ -158,12 +161,27 @@ export const DESK = {
     (f) =>
       firstOf(f, {
         class: 'class',
+        toMate: 'fit to the mate',
+        duty: 'duty',
         pitchClearanceMm: 'clearance',
         crestReliefMm: 'crest relief',
         engagementMm: 'engagement',
         tip: 'tool\u2019s tip',
       }),
-    ({ job }, f) => ({ job: { ...job, fit: { ...job.fit, ...given(f) } } }),
+    ({ job }, f) => {
+      const thread = threadOfJob(job);
+      // a duty brings the clearance that suits it along; the person changes it from there
+      const suits =
+        thread && f.duty != null && f.pitchClearanceMm === undefined
+          ? {
+              class: null,
+              pitchClearanceMm: Number(clearanceForDutyMm(threadFormOf(thread), dutyOf(f.duty)).toFixed(3)),
+            }
+          : {};
+      // a clearance typed by itself is no longer that duty's
+      const own = f.pitchClearanceMm !== undefined && f.duty === undefined ? { duty: null } : {};
+      return { job: { ...job, fit: { ...job.fit, ...given(f), ...suits, ...own } } };
+    },
   ),
 
   chooseLathe: edit({ lathe: Type.Union([Type.Null(), id]) }, 'choose the lathe', ({ job, shop }, { lathe }) =>

@@ -1,0 +1,49 @@
+import { tanDeg } from '../quantity/units.ts';
+
+/**
+ * Clearance by what the thread has to do: axial play unless it is said to be on the pitch diameter, mm, least and most.
+ * Common practice, no source; the person changes it from there.
+ */
+export interface Duty {
+  readonly id: DutyId;
+  readonly least: number;
+  readonly most: number;
+  readonly on: 'play' | 'pitch-diameter';
+}
+export const DUTY_IDS = ['gauge', 'feed', 'adjusting', 'lifting', 'clamp', 'outdoor', 'nose'] as const;
+export type DutyId = (typeof DUTY_IDS)[number];
+
+export const DUTIES: readonly Duty[] = [
+  { id: 'gauge', least: 0, most: 0.01, on: 'play' },
+  { id: 'adjusting', least: 0.02, most: 0.05, on: 'play' },
+  { id: 'feed', least: 0.03, most: 0.1, on: 'play' },
+  { id: 'nose', least: 0.03, most: 0.05, on: 'pitch-diameter' },
+  { id: 'lifting', least: 0.1, most: 0.3, on: 'play' },
+  { id: 'clamp', least: 0.2, most: 0.5, on: 'play' },
+  { id: 'outdoor', least: 0.3, most: 0.8, on: 'play' },
+];
+export function dutyOf(id: DutyId): Duty {
+  const duty = DUTIES.find((d) => d.id === id);
+  if (!duty) throw new RangeError(`duty: ${id}`);
+  return duty;
+}
+
+interface Flanks {
+  readonly leadingFlankDeg: number;
+  readonly trailingFlankDeg: number;
+}
+const slope = (f: Flanks): number => tanDeg(f.leadingFlankDeg) + tanDeg(f.trailingFlankDeg);
+
+/** Clearance on the pitch diameter that an axial play means, mm: 2 s / (tan a1 + tan a2). @throws RangeError for square flanks */
+export function clearanceOfPlayMm(form: Flanks, playMm: number): number {
+  if (!(slope(form) > 1e-9)) throw new RangeError('square flanks: play is not a clearance on the pitch diameter');
+  return (2 * playMm) / slope(form);
+}
+/** Axial play that a clearance on the pitch diameter gives, mm; 0 between square flanks, whose play is their own. */
+export const playOfClearanceMm = (form: Flanks, clearanceMm: number): number => (clearanceMm * slope(form)) / 2;
+
+/** Clearance on the pitch diameter to aim at for a duty, mm: the middle of its range. */
+export const clearanceForDutyMm = (form: Flanks, duty: Duty): number => {
+  const middle = (duty.least + duty.most) / 2;
+  return duty.on === 'pitch-diameter' ? middle : clearanceOfPlayMm(form, middle);
+};

@@ -136,7 +136,7 @@ export function demoJobs(): Job[] {
   ]);
   sluice.wearMap = { lengthMm: 420, unworn: null };
   name(sluice, '1 1/2 in x 3.5 TPI 29');
-  sluice.fit = { ...sluice.fit, engagementMm: 70, pitchClearanceMm: 0.2 };
+  sluice.fit = { ...sluice.fit, class: null, engagementMm: 70, pitchClearanceMm: 0.2 };
   sluice.gears = { lathe: 'lathe-bess', train: { drivers: [60, 40], driven: [30, 35], gearbox: '1' } };
   sluice.setup = {
     ...sluice.setup,

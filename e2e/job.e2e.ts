@@ -178,7 +178,7 @@ test('1.75 mm on an 8 tpi lathe: near with a 63, exact with a 127', async ({ pag
   const rows = page.getByRole('main').getByRole('row');
   await expect(rows.nth(1)).toContainText('ppm');
   await expect(rows.nth(1)).toContainText('mm');
-  await expect(page.getByRole('columnheader', { name: 'Over 20.00 mm' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Over 12.00 mm' })).toBeVisible();
   await rows.nth(1).getByRole('button', { name: /Take/ }).click();
   await expect(page.getByText(/keep the half-nuts shut/)).toBeVisible();
   const jobUrl = page.url();

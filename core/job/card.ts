@@ -150,10 +150,14 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
       train: job.gears.train && trainText(job.gears.train),
     });
   if (stale) return stop({ code: 'stale', ...stale });
+  const agreed = metal.facts ? changedFacts(metal.facts, cutFacts(job, shop)) : [];
   const changes = [
-    ...(metal.facts ? changedFacts(metal.facts, cutFacts(job, shop)) : []),
-    // touching off again agrees to much, but it does not swing the slide
-    ...(feed.slideDeg !== null && metal.slideDeg !== null && metal.slideDeg !== feed.slideDeg
+    ...agreed,
+    // touching off again agrees to much, but it does not swing the slide; a changed feed has said it already
+    ...(feed.slideDeg !== null &&
+    metal.slideDeg !== null &&
+    metal.slideDeg !== feed.slideDeg &&
+    !agreed.some((c) => c.fact === 'Feed')
       ? [{ fact: 'Feed', was: `top slide at ${metal.slideDeg}`, now: `${job.setup.infeed} ${feed.slideDeg}` }]
       : []),
   ];

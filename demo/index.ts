@@ -215,6 +215,7 @@ export function demoJobs(): Job[] {
 
   const press = begin('demo-press', 'Cider-press screw', 'Hollin Farm', '18');
   press.intake = { ...press.intake, use: 'power-screw', material: 'mild steel', hazards: [] };
+  press.quantity = { parts: 2, testPiece: true };
   tell(press, [
     ['majorDiameter', '49.8', { wear: 'unworn', place: 'top end', with: 'caliper' }],
     ['crestCount', '12.5', { span: '100 mm' }],
@@ -265,5 +266,24 @@ export function demoJobs(): Job[] {
   latch.wearMap.lengthMm = 10;
   settled(latch, shop, ['intake']);
 
-  return [sluice, gland, windlass, pump, press, brass, latch];
+  const plug = begin('demo-plug', 'Go plug for the valve nuts', 'Osier Lock, pump house', '20');
+  plug.intake = {
+    ...plug.intake,
+    cameIn: 'nut',
+    wanted: 'gauge',
+    make: 'external',
+    material: 'tough steel',
+    origin: 'metric',
+    use: 'fastener',
+    note: 'Eight new nuts come from outside; this tells which of them go on.',
+  };
+  tell(plug, [
+    ['minorDiameter', '21.1', { wear: 'unworn', place: 'a good old nut', with: 'caliper' }],
+    ['pitchLeaf', '2.5 mm', { leaf: 'fits' }],
+    ['flankAngle', '60', { with: 'template' }],
+  ]);
+  name(plug, 'M24x2.5', 'as on the drawing of the valve');
+  settled(plug, shop, ['intake', 'read', 'name']);
+
+  return [sluice, gland, windlass, pump, press, brass, latch, plug];
 }

@@ -9,6 +9,8 @@ interface Kind {
   readonly starts: number;
   readonly freeEndDeg: number;
   readonly headEndDeg: number;
+  /** Of no standard's classes. */
+  readonly special?: true;
 }
 const inch = 25.4;
 const KINDS: readonly Kind[] = [
@@ -21,8 +23,8 @@ const KINDS: readonly Kind[] = [
   { designation: '1-5 Acme', pitchMm: inch / 5, starts: 1, freeEndDeg: 14.5, headEndDeg: 14.5 },
   { designation: 'Tr40x7', pitchMm: 7, starts: 1, freeEndDeg: 15, headEndDeg: 15 },
   { designation: '1 1/2 in x 3.5 TPI 29', pitchMm: inch / 3.5, starts: 1, freeEndDeg: 14.5, headEndDeg: 14.5 },
-  { designation: '42.5 mm x 2 mm 60', pitchMm: 2, starts: 1, freeEndDeg: 30, headEndDeg: 30 },
-  { designation: '50 mm x 8 mm 45/5', pitchMm: 8, starts: 1, freeEndDeg: 45, headEndDeg: 5 },
+  { designation: '42.5 mm x 2 mm 60', pitchMm: 2, starts: 1, freeEndDeg: 30, headEndDeg: 30, special: true },
+  { designation: '50 mm x 8 mm 45/5', pitchMm: 8, starts: 1, freeEndDeg: 45, headEndDeg: 5, special: true },
   { designation: '1-5 Acme 2-start', pitchMm: inch / 5, starts: 2, freeEndDeg: 14.5, headEndDeg: 14.5 },
 ];
 const DIALS: readonly (readonly [Dial, Dial])[] = [
@@ -62,6 +64,8 @@ export interface Dealt {
   readonly share: number;
   readonly passes: number | null;
   readonly trouble: boolean;
+  /** A limit gauge is made instead of a part: which end. */
+  readonly gauge: 'go' | 'not-go' | null;
 }
 
 /** One job, dealt at random: family, member, hand, lathe, dials, slack, blank, what came in, and whether things go wrong. */
@@ -89,5 +93,6 @@ export function deal(dice: Dice): Dealt {
     share: dice.between(0.75, 0.97),
     passes: dice.chance(0.3) ? dice.whole(6, 30) : null,
     trouble: dice.chance(0.5),
+    gauge: wanted === 'copy' && !kind.special && dice.chance(0.2) ? dice.of(['go', 'not-go'] as const) : null,
   };
 }

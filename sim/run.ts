@@ -95,8 +95,9 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
   // the flank that is not cut has to be steep enough for a slide to follow
   const trailing = d.leftHand ? d.kind.freeEndDeg : d.kind.headEndDeg;
   must(
-    { do: 'setIntake', wanted: d.wanted, make: d.member, cameIn: 'screw' },
+    { do: 'setIntake', wanted: d.gauge ? 'gauge' : d.wanted, make: d.member, cameIn: 'screw' },
     { do: 'acceptName', thread, probability: 1, overruled: true, reason: 'dealt' },
+    ...(d.gauge ? [{ do: 'setFit', gauge: { end: d.gauge, school: 'inside' } }] : []),
     { do: 'chooseLathe', lathe: 'sim' },
     ...(geared ? [{ do: 'takeTrain', train: { drivers: [40], driven: [40], gearbox: box ? ratio : '1' } }] : []),
     { do: 'setUp', infeed: trailing < 5 ? 'plunge' : infeed },

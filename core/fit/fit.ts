@@ -9,8 +9,9 @@ import {
 import { tanDeg } from '../quantity/units.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import { plain, type Step } from '../quantity/working.ts';
-import type { Problem } from '../quantity/outcome.ts';
-import { limitsOf, type Limits } from '../standards/limits/index.ts';
+import type { Outcome, Problem } from '../quantity/outcome.ts';
+import { limitsOf, type Limits, type ThreadLimits } from '../standards/limits/index.ts';
+import { gaugeSizes, type GaugeChoice, type GaugeSizes } from './gauge.ts';
 import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
 
 export interface FitChoice {
@@ -22,6 +23,8 @@ export interface FitChoice {
   /** Tolerance class to make it to; null: to the clearance and relief given here. */
   readonly class?: string | null;
   readonly engagementMm?: number | null;
+  /** It is a gauge for the other member; the class is then that member's. Null or missing: a part. */
+  readonly gauge?: GaugeChoice | null;
   /** The surviving screw that a nut has to pass: its largest root on the travel used, as read, mm; null: not read. */
   readonly mateRootMm?: number | null;
   /** Pitch diameter of the surviving mate where it decides, mm; null or missing: made to basic sizes. */
@@ -60,6 +63,8 @@ export interface FitPlan {
     readonly class: string;
     readonly source: string;
   } | null;
+  /** Sizes of the gauge, when one is made. */
+  readonly gauge: GaugeSizes | null;
   /** Why the class asked for cannot be used. */
   readonly classProblem: Problem | null;
   readonly working: readonly Step[];
@@ -81,22 +86,23 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const pitchMm = pitchMmOf(thread);
   const external = choice.make === 'external';
   const asked = choice.class ? limitsOf(thread, choice.class, choice.engagementMm ?? null) : null;
-  const member = asked?.ok ? asked.value[choice.make] : undefined;
-  const pitchAim = member ? middle(member.pitch) : null;
-  const startAim = member ? middle(external ? member.major : member.minor) : null;
+  const gauge = choice.gauge && asked?.ok ? gaugeSizes(choice.make, asked.value, sizes, pitchMm, choice.gauge) : null;
+  const aims = aimsOf(choice, asked, gauge);
+  const pitchAim = aims ? middle(aims.pitch) : null;
+  const startAim = aims ? middle(aims.start) : null;
   const fromMm = choice.matePitchDiameterMm ?? sizes.pitchDiameterMm;
   const pitchDiameterMm = pitchAim ?? fromMm + (external ? -1 : 1) * choice.pitchClearanceMm;
   const basicStart = external ? sizes.majorMm : sizes.minorInternalMm;
   const wantedStart = startAim ?? basicStart + (external ? -1 : 1) * choice.crestReliefMm;
-  const bounds = external
-    ? []
-    : boundsOf(form, pitchMm, sizes.majorMm, choice.mateRootMm ?? null).filter((b) => b.leastMm > wantedStart);
+  const bounds =
+    external || gauge
+      ? []
+      : boundsOf(form, pitchMm, sizes.majorMm, choice.mateRootMm ?? null).filter((b) => b.leastMm > wantedStart);
   const startDiameterMm = Math.max(wantedStart, ...bounds.map((b) => b.leastMm));
   const limits =
-    member && asked?.ok && choice.class
+    aims && asked?.ok && choice.class
       ? {
-          start: external ? member.major : member.minor,
-          pitch: member.pitch,
+          ...aims,
           class: choice.class,
           source: asked.value.source,
         }
@@ -109,12 +115,10 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       : depthWithTip(form, pitchMm, toolTip(choice.tip), { outerMm, rootMm });
   // the groove is wider at the root by what the pitch diameter lies under its basic size: for Acme B1.5's own rule
   // 0.3707P - 0.2586 (clearance on the minor diameter - allowance on the pitch diameter)
-  const allowance = member
-    ? Math.abs((external ? member.pitch.max : member.pitch.min) ?? sizes.pitchDiameterMm) - sizes.pitchDiameterMm
-    : 0;
+  const nearest = (external ? aims?.pitch.max : aims?.pitch.min) ?? sizes.pitchDiameterMm;
+  const allowance = external ? sizes.pitchDiameterMm - nearest : nearest - sizes.pitchDiameterMm;
   const slope = tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
-  const widestTipMm =
-    (external ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm)) + (slope * Math.abs(allowance)) / 2;
+  const widestTipMm = (external ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm)) + (slope * allowance) / 2;
   const rootDiameterMm = startDiameterMm + (external ? -2 : 2) * tip.depthMm;
   const sign = external ? '\u2212' : '+';
   const working: Step[] = [
@@ -196,16 +200,48 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     depthMm: tip.depthMm,
     widestTipMm,
     bounds,
-    engagedShare: engagedShare(external, startDiameterMm, sizes),
+    engagedShare: choice.gauge ? 1 : engagedShare(external, startDiameterMm, sizes),
     tip: { ...tip, clearsRoot: tip.clearsRoot || finishes(external, rootDiameterMm, sizes) },
     limits,
-    classProblem:
-      asked && !asked.ok
-        ? asked.problem
-        : asked && !member
-          ? { field: 'class', message: `Class ${choice.class ?? ''} is not for ${external ? 'a screw' : 'a nut'}.` }
-          : null,
+    gauge: gauge?.ok ? gauge.value : null,
+    classProblem: classProblemOf(choice, asked, aims, gauge),
     working,
+  };
+}
+
+type Aims = Pick<GaugeSizes, 'start' | 'pitch'>;
+const isScrew = (choice: FitChoice): boolean => (choice.make === 'external') !== Boolean(choice.gauge);
+
+/** Limits to make it to: those of the member itself, or of the gauge for the other one. */
+function aimsOf(
+  choice: FitChoice,
+  asked: Outcome<ThreadLimits> | null,
+  gauge: Outcome<GaugeSizes> | null,
+): Aims | null {
+  if (choice.gauge) return gauge?.ok ? gauge.value : null;
+  const member = asked?.ok ? asked.value[choice.make] : undefined;
+  return member ? { start: choice.make === 'external' ? member.major : member.minor, pitch: member.pitch } : null;
+}
+
+function classProblemOf(
+  choice: FitChoice,
+  asked: Outcome<ThreadLimits> | null,
+  aims: Aims | null,
+  gauge: Outcome<GaugeSizes> | null,
+): Problem | null {
+  if (choice.gauge && !asked)
+    return {
+      field: 'class',
+      message: 'A gauge is made to the limits of a class, and none is chosen.',
+      right: 'a class; where the standard has none, a plug or ring made to the mate',
+    };
+  if (!asked || aims) return null;
+  if (!asked.ok) return asked.problem;
+  const member = isScrew(choice) ? 'external' : 'internal';
+  if (asked.value[member] && gauge && !gauge.ok) return gauge.problem;
+  return {
+    field: 'class',
+    message: `Class ${choice.class ?? ''} is not for ${isScrew(choice) ? 'a screw' : 'a nut'}.`,
   };
 }
 

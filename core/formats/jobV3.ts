@@ -161,6 +161,7 @@ export function jobToV3(doc: Loose): Loose {
     fit: {
       toMate: false,
       duty: null,
+      gauge: { end: 'go', school: 'inside' },
       ...without(fit, 'tipFlatMm', 'readyMm'),
       tip: flat === null ? null : { flatMm: flat },
     },

@@ -30,6 +30,7 @@ export function newJob(id: string, title: string, at: Date): Job {
       class: null,
       toMate: false,
       duty: null,
+      gauge: { end: 'go', school: 'inside' },
       pitchClearanceMm: 0.05,
       crestReliefMm: 0.08,
       engagementMm: null,

@@ -114,6 +114,9 @@ const NOTHING_MM = 1e-9;
 /** What is still to be cut on this job; null where nothing can be planned yet. */
 export function cutPlan(job: Job, shop: Shop, metal: Metal): Outcome<Plan> | null {
   const q = planRequest(job, shop, metal);
+  // a class that does not hold gives no size to cut to, and none is put in its place
+  const problem = fitOfJob(job)?.classProblem;
+  if (q && problem) return { ok: false, problem };
   return q && planOf(q);
 }
 

@@ -4,8 +4,17 @@ import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { flanksUnderTool } from '../cutting/flanks.ts';
 import { feedDegOf } from '../cutting/plan.ts';
 import { threadOfJob } from './derive.ts';
+import { classMemberOf } from './made.ts';
 import { threadExists } from './metal.ts';
 import type { Job } from './schema.ts';
+
+/** A class of the other member's, once what is made has changed, is no class: the usual one of the new member takes its place. */
+export function suitClass(job: Job): Job {
+  const thread = threadOfJob(job);
+  if (!thread || job.fit.class === null) return job;
+  const classes = classesOf(thread)[classMemberOf(job.intake)];
+  return classes.includes(job.fit.class) ? job : { ...job, fit: { ...job.fit, class: classes[0] ?? null } };
+}
 
 /**
  * Starts fit and infeed from what suits a newly named thread; the person changes them from there. Top slide: half a
@@ -26,7 +35,7 @@ export function suitFit(job: Job): Job {
       crestReliefMm: usualCrestReliefMm(pitchMm),
       tip: null,
       // where a standard has classes, its usual one is the rule; a copy of a worn maker's size has none
-      class: classesOf(thread)[job.intake.make][0] ?? null,
+      class: classesOf(thread)[classMemberOf(job.intake)][0] ?? null,
     },
     setup: {
       ...job.setup,

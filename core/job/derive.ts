@@ -34,6 +34,7 @@ export const mateRootOf = (job: Job): number | null => {
 export const fitChoiceOf = (job: Job, thread: ThreadSpec): FitChoice => ({
   ...job.fit,
   make: job.intake.make,
+  gauge: job.intake.wanted === 'gauge' ? job.fit.gauge : null,
   mateRootMm: mateRootOf(job),
   matePitchDiameterMm: job.fit.toMate && job.fit.class === null ? matePitchDiameter(job, thread) : null,
 });

@@ -5,7 +5,7 @@ import { answersOf } from './answers.ts';
 import { cardOf } from './card.ts';
 import { notYet, stationStates, stationsOf } from './chain.ts';
 import { newJob } from './create.ts';
-import { fitOfJob, threadOfJob } from './derive.ts';
+import { fitOfJob, threadOfJob, wirePlan } from './derive.ts';
 import { matePlaces, playAt } from './mate.ts';
 import { applyEdit, EDITS, type Edit } from './edits/index.ts';
 import { goOver } from './edits/back.ts';
@@ -545,6 +545,25 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     expect(b.job.fit.pitchClearanceMm).toBeCloseTo((2 * 0.35) / (2 * Math.tan((15 * Math.PI) / 180)), 2);
     b.do({ do: 'setFit', pitchClearanceMm: 0.4 });
     expect(b.job.fit).toMatchObject({ duty: null, pitchClearanceMm: 0.4 });
+  });
+  test('a gauge is made to the class of what it gauges, and stops where there is none', () => {
+    const b = named('M10', { cameIn: 'screw', wanted: 'copy' });
+    expect(b.job.fit.class).toBe('6g');
+    b.do({ do: 'setIntake', cameIn: 'nut', wanted: 'gauge' });
+    expect(b.job).toMatchObject({ intake: { make: 'external' }, fit: { class: '6H' } });
+    expect(fitOfJob(b.job)).toMatchObject({
+      make: 'external',
+      pitchDiameterMm: expect.closeTo(9.044, 3),
+      gauge: { scrapAtMm: expect.closeTo(9.026, 3) },
+    });
+    b.do({ do: 'setFit', gauge: { end: 'not-go', school: 'inside' } });
+    // Prove over wires judges by the gauge's own tenth, not by the work's limits
+    const { limitsMm } = wirePlan(b.job, b.shop) ?? {};
+    expect((limitsMm?.max ?? 0) - (limitsMm?.min ?? 0)).toBeCloseTo(0.018, 3);
+    b.do({ do: 'setFit', class: null });
+    expect(fitOfJob(b.job)?.classProblem?.field).toBe('class');
+    b.do({ do: 'setIntake', wanted: 'copy', cameIn: 'nut' });
+    expect(fitOfJob(b.job)?.gauge).toBeNull();
   });
   test('a special changed by hand reaches depth and dial', () => {
     const b = named('50 mm x 8 mm 45/5', {}).do({ do: 'setSpecial', depthMm: 5, crestFlatMm: 1.6 });

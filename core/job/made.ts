@@ -12,6 +12,10 @@ export function makeOf(intake: Pick<Intake, 'cameIn' | 'wanted'>): Intake['make'
   return wanted === 'mate' || wanted === 'gauge' ? other : part;
 }
 
+/** The member whose classes hold: what is made, or what a gauge is made for. */
+export const classMemberOf = ({ make, wanted }: Pick<Intake, 'make' | 'wanted'>): Intake['make'] =>
+  wanted === 'gauge' ? (make === 'external' ? 'internal' : 'external') : make;
+
 const partIsScrew = (job: Job): boolean => job.intake.cameIn !== 'nut';
 
 /** Readings of one quantity on the screw, or on the nut, whichever of them was called the part. */

@@ -144,6 +144,8 @@ export const JobSchema = Type.Object(
       toMate: Type.Boolean(),
       /** What the clearance was chosen for; null: for nothing in particular. */
       duty: Type.Union([Type.Null(), oneOf(...DUTY_IDS)]),
+      /** Which end of a limit gauge is made, and by which school; heard only where a gauge is wanted. */
+      gauge: object({ end: oneOf('go', 'not-go'), school: oneOf('inside', 'centred') }),
       /** Clearance wanted on the pitch diameter, mm. */
       pitchClearanceMm: Type.Number({ minimum: 0, maximum: 5 }),
       /** How far the blank is turned under (or the bore opened over) the nominal, on diameter, mm. */

@@ -16,6 +16,17 @@ export function boundText(b: Bound, u: UnitSystem): string {
 export const engagedText = (plan: FitPlan): string | null =>
   plan.engagedShare < 0.995 ? `${percentText(plan.engagedShare)} of the depth of thread is left to engage.` : null;
 
+/** What the gauge is called: a plug goes into a nut, a ring over a screw. */
+export const gaugeName = (make: 'external' | 'internal', end: 'go' | 'not-go'): string =>
+  `${end === 'go' ? 'Go' : 'Not-go'} ${make === 'external' ? 'plug' : 'ring'}`;
+export const GAUGE_LIKE: Readonly<Record<'go' | 'not-go', string>> = {
+  go: 'Full form, as long as the nut. It has to go the whole length by hand.',
+  'not-go':
+    'Two or three turns, on its flanks only: the crest is cut back and the root is cleared. It may enter two turns at most (ISO 1502), three by ASME B1.2.',
+};
+export const GAUGE_CERTIFIES =
+  'A gauge made in the shop certifies nothing: measure it, date it, and say on it which school it follows.';
+
 export const DUTY_NAMES: Readonly<Record<DutyId, string>> = {
   gauge: 'gauge',
   adjusting: 'adjusting ring',

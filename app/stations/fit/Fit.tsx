@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { checkReady, fitPlan } from '../../../core/fit/fit.ts';
+import { checkReady, fitPlan, type FitPlan } from '../../../core/fit/fit.ts';
 import { fitChoiceOf, fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { metalOf, standing } from '../../../core/job/metal.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -11,8 +11,9 @@ import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { classesOf, type Limits } from '../../../core/standards/limits/index.ts';
 import { Engagement } from '../../drawing/Engagement.tsx';
 import { DUTIES, playOfClearanceMm } from '../../../core/fit/duty.ts';
+import { classMemberOf } from '../../../core/job/made.ts';
 import { matePlaces, playAt } from '../../../core/job/mate.ts';
-import { boundText, DUTY_NAMES, engagedText } from '../../../core/words/fit.ts';
+import { boundText, DUTY_NAMES, engagedText, GAUGE_CERTIFIES, GAUGE_LIKE, gaugeName } from '../../../core/words/fit.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
@@ -39,7 +40,8 @@ export function Fit() {
     );
   const external = plan.make === 'external';
   const sizes = threadSizes(thread);
-  const classes = classesOf(thread)[plan.make];
+  const classes = classesOf(thread)[classMemberOf(job.intake)];
+  const gauging = job.intake.wanted === 'gauge';
   const full = fitPlan(thread, { ...fitChoiceOf(job, thread), tip: null });
   const places = matePlaces(job, thread);
   const clearance = Math.abs(sizes.pitchDiameterMm - plan.pitchDiameterMm);
@@ -160,11 +162,15 @@ export function Fit() {
               onChange={(v) => act({ do: 'setIntake', make: v })}
             />
             <Choice
-              label="Made to"
+              label={gauging ? `Gauges a ${external ? 'nut' : 'screw'} of` : 'Made to'}
               value={job.fit.class ?? (job.fit.toMate ? 'to-mate' : '')}
               options={[
-                { value: '', label: 'own clearance' },
-                { value: 'to-mate', label: 'its mate as read' },
+                ...(gauging
+                  ? [{ value: '', label: 'no class yet' }]
+                  : [
+                      { value: '', label: 'own clearance' },
+                      { value: 'to-mate', label: 'its mate as read' },
+                    ]),
                 ...classes.map((c) => ({ value: c, label: `class ${c}` })),
               ]}
               onChange={(v) =>
@@ -176,6 +182,7 @@ export function Fit() {
                 {plan.classProblem.message} {plan.classProblem.right}
               </Note>
             )}
+            {gauging && <GaugeChoices plan={plan} />}
             {plan.limits ? (
               <Note tone="right">
                 {external ? 'Turn the blank to' : 'Bore to'}{' '}
@@ -184,7 +191,7 @@ export function Fit() {
                 {plan.limits.class}). The figures above aim at the middle
                 {plan.bounds.length > 0 ? ', but for the bore' : ''}.
               </Note>
-            ) : (
+            ) : gauging ? null : (
               <>
                 {job.fit.toMate && places.length === 0 && (
                   <Note tone="wrong">
@@ -275,5 +282,47 @@ export function Fit() {
         </Panel>
       </div>
     </StationFrame>
+  );
+}
+
+/** Which end of the gauge, by which school, and when it is worn out. */
+function GaugeChoices({ plan }: { readonly plan: FitPlan }) {
+  const { job } = useJobView();
+  const system = useSystem();
+  const { gauge } = job.fit;
+  return (
+    <>
+      <Choice
+        label="Which end"
+        value={gauge.end}
+        options={[
+          { value: 'go', label: gaugeName(plan.make, 'go') },
+          { value: 'not-go', label: gaugeName(plan.make, 'not-go') },
+        ]}
+        onChange={(end) => act({ do: 'setFit', gauge: { ...gauge, end } })}
+      />
+      {gauge.end === 'not-go' && (
+        <Choice
+          label="Where the not-go lies"
+          value={gauge.school}
+          options={[
+            { value: 'inside', label: 'inside the work\u2019s limit by a tenth (shops)' },
+            { value: 'centred', label: 'on the limit itself (gauge standards)' },
+          ]}
+          onChange={(school) => act({ do: 'setFit', gauge: { ...gauge, school } })}
+        />
+      )}
+      <Note tone="say">
+        {GAUGE_LIKE[gauge.end]}
+        {plan.gauge?.scrapAtMm != null && (
+          <>
+            {' '}
+            It wears {plan.make === 'external' ? 'small' : 'large'}: scrap it at{' '}
+            <strong className="num">{lengthText(plan.gauge.scrapAtMm, system, FINE)}</strong> pitch diameter.
+          </>
+        )}
+      </Note>
+      <Note tone="caution">{GAUGE_CERTIFIES}</Note>
+    </>
   );
 }

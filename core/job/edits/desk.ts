@@ -5,7 +5,7 @@ import { bad, good } from '../../quantity/outcome.ts';
 import { threadFormOf, type ThreadSpec } from '../../standards/thread.ts';
 import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
 import { basisOf, notYet, STATION_NAMES } from '../chain.ts';
-import { slideAngleFor, suitFit } from '../defaults.ts';
+import { slideAngleFor, suitClass, suitFit } from '../defaults.ts';
 import { threadOfJob } from '../derive.ts';
 import { makeOf } from '../made.ts';
 import { lastN } from '../metal.ts';
@@ -70,9 +70,9 @@ export const DESK = {
       const intake = { ...job.intake, ...given(rest) };
       // what came in and what is wanted say what is made, until somebody says otherwise
       const make = rest.make === undefined && (rest.cameIn ?? rest.wanted) !== undefined ? makeOf(intake) : null;
-      return {
-        job: { ...job, ...given({ title, customer }), intake: { ...intake, ...(make === null ? {} : { make }) } },
-      };
+      const next = { ...job, ...given({ title, customer }), intake: { ...intake, ...(make === null ? {} : { make }) } };
+      const other = next.intake.make !== job.intake.make || next.intake.wanted !== job.intake.wanted;
+      return { job: other ? suitClass(next) : next };
     },
   ),
 
@@ -153,6 +153,7 @@ export const DESK = {
       class: some(fit.properties.class),
       toMate: some(fit.properties.toMate),
       duty: some(fit.properties.duty),
+      gauge: some(fit.properties.gauge),
       pitchClearanceMm: some(fit.properties.pitchClearanceMm),
       crestReliefMm: some(fit.properties.crestReliefMm),
       engagementMm: some(fit.properties.engagementMm),
@@ -163,6 +164,7 @@ export const DESK = {
         class: 'class',
         toMate: 'fit to the mate',
         duty: 'duty',
+        gauge: 'gauge',
         pitchClearanceMm: 'clearance',
         crestReliefMm: 'crest relief',
         engagementMm: 'engagement',

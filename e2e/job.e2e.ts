@@ -11,6 +11,14 @@ async function addLathe(page: Page, name: string, gears: string): Promise<void> 
   await page.getByLabel(/Change gears owned/).fill(gears);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name })).toBeVisible();
+  // what nobody has said is asked for, and nothing is cut by it until then
+  for (const left of [1, 0]) {
+    await page
+      .getByRole('button', { name: /^It is 0\.001 in a division/ })
+      .first()
+      .click();
+    await expect(page.getByText(/^Not known yet/)).toHaveCount(left);
+  }
 }
 
 test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and still there after closing', async ({

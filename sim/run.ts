@@ -59,6 +59,7 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
   const ratio = textOf(lowest([leadExact[0] * screw[1], leadExact[1] * screw[0]]));
   const lathe: Lathe = {
     ...gelvin.newLathe('sim'),
+    unconfirmed: [],
     name: 'Simulated',
     kind: d.latheKind,
     leadscrew: textOf(screw),

@@ -1,5 +1,7 @@
 import { Navigate, useNavigate, useParams } from 'react-router';
+import type { Lathe, UnconfirmedFact } from '../../core/lathe/schema.ts';
 import { parseSpeeds } from '../../core/lathe/typed.ts';
+import { confirm } from '../../core/lathe/unconfirmed.ts';
 import { editShop, useShop } from '../store/store.ts';
 import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
 import { PitchField, TextField, TypedField } from '../ui/fields.tsx';
@@ -11,6 +13,7 @@ import type { EditLathe } from './lathe/edit.ts';
 import { GearsPanel } from './lathe/GearsPanel.tsx';
 import { SlackPanel } from './lathe/SlackPanel.tsx';
 import { SlidePanel } from './lathe/SlidePanel.tsx';
+import { Unconfirmed } from './lathe/Unconfirmed.tsx';
 
 /** One lathe, as its owner can measure it. */
 export function LathePage() {
@@ -24,6 +27,13 @@ export function LathePage() {
       const l = d.lathes.find((x) => x.id === latheId);
       if (l) change(l);
     });
+  const say = (fact: UnconfirmedFact, label: string, change: (l: Lathe) => void): void =>
+    edit(label, (l) => {
+      change(l);
+      confirm(l, fact);
+    });
+  const dialText = (d: Lathe['crossSlide']): string =>
+    `${d.division} ${d.unit} a division, ${d.perTurn} in a turn, ${d.reads === 'radius' ? 'showing travel' : 'showing diameter'}`;
   return (
     <Page
       title={lathe.name}
@@ -64,10 +74,10 @@ export function LathePage() {
             />
             <PitchField
               label="Leadscrew pitch"
-              pitch={lathe.leadscrew}
+              pitch={lathe.unconfirmed.includes('leadscrew') ? null : lathe.leadscrew}
               system={lathe.leadscrewSystem}
               onCommit={(exactMm, system) =>
-                edit('change the leadscrew', (l) => {
+                say('leadscrew', 'change the leadscrew', (l) => {
                   l.leadscrew = exactMm;
                   l.leadscrewSystem = system;
                 })
@@ -81,12 +91,12 @@ export function LathePage() {
             />
             <Choice
               label="The chuck"
-              value={lathe.screwedChuck ? 'screwed' : 'fixed'}
+              value={lathe.unconfirmed.includes('chuck') ? '' : lathe.screwedChuck ? 'screwed' : 'fixed'}
               options={[
                 { value: 'screwed', label: 'screws on' },
                 { value: 'fixed', label: 'is held on (cam, flange, key)' },
               ]}
-              onChange={(v) => edit('change the chuck', (l) => void (l.screwedChuck = v === 'screwed'))}
+              onChange={(v) => say('chuck', 'change the chuck', (l) => void (l.screwedChuck = v === 'screwed'))}
             />
           </div>
         </Panel>
@@ -94,15 +104,18 @@ export function LathePage() {
         <SlidePanel
           title="Cross slide"
           dial={lathe.crossSlide}
-          onChange={(c) => edit('change the cross slide', (l) => void Object.assign(l.crossSlide, c))}
-        />
+          onChange={(c) => say('crossSlide', 'change the cross slide', (l) => void Object.assign(l.crossSlide, c))}
+        >
+          <Unconfirmed lathe={lathe} edit={edit} fact="crossSlide" standsIn={dialText(lathe.crossSlide)} />
+        </SlidePanel>
         <div className="grid gap-4">
           <SlackPanel lathe={lathe} edit={edit} />
           <SlidePanel
             title="Top slide"
             dial={lathe.topSlide}
-            onChange={(c) => edit('change the top slide', (l) => void Object.assign(l.topSlide, c))}
+            onChange={(c) => say('topSlide', 'change the top slide', (l) => void Object.assign(l.topSlide, c))}
           >
+            <Unconfirmed lathe={lathe} edit={edit} fact="topSlide" standsIn={dialText(lathe.topSlide)} />
             <Choice
               label="Its angle scale reads 0"
               value={lathe.slideScaleZero}

@@ -40,7 +40,12 @@ export function Lathes() {
               className="grid gap-1 rounded-lg border border-line bg-panel p-4 hover:bg-inset md:grid-cols-[1fr_1fr_1fr]"
             >
               <span className="text-lg font-semibold">{l.name}</span>
-              <span className="num self-center">leadscrew {pitchText(exact(l.leadscrew), l.leadscrewSystem)}</span>
+              <span className="num self-center">
+                leadscrew{' '}
+                {l.unconfirmed.includes('leadscrew')
+                  ? 'not known yet'
+                  : pitchText(exact(l.leadscrew), l.leadscrewSystem)}
+              </span>
               <span className="self-center text-ink2">
                 {!isGeared(l)
                   ? l.kind === 'control'

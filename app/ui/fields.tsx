@@ -145,14 +145,16 @@ export function PitchField({
   onCommit,
 }: {
   readonly label: string;
-  readonly pitch: string;
+  /** Exact mm; null: not known yet, and the field is empty. */
+  readonly pitch: string | null;
   readonly system: UnitSystem;
   readonly onCommit: (exactMm: string, system: UnitSystem) => void;
 }) {
   return (
     <TypedField
       label={label}
-      shown={pitchText(exact(pitch), system)}
+      shown={pitch === null ? '' : pitchText(exact(pitch), system)}
+      {...(pitch === null ? { placeholder: 'not known yet: 8 tpi, 4 mm' } : {})}
       parse={(t) => parsePitch(t, label)}
       onCommit={(v) => onCommit(textOf(v.exactMm), v.system)}
     />

@@ -194,6 +194,7 @@ export function latheToV3(lathe: Loose): Loose {
   const geared = lathe['drive'] !== 'electronic';
   const levers = isLoose(lathe['levers']) && Object.keys(lathe['levers']).length > 0;
   return {
+    unconfirmed: [],
     slack: { crossMm: null, topMm: null, carriageMm: null },
     coast: null,
     stepsOn: null,

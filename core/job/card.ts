@@ -3,7 +3,8 @@ import { outTurns, toolOf, type Plan, type PlanRequest } from '../cutting/plan.t
 import { sameGears } from '../gearing/change.ts';
 import { dialRule } from '../gearing/dial.ts';
 import { trainText } from '../gearing/trainText.ts';
-import { isGeared, type Lathe } from '../lathe/schema.ts';
+import { isGeared, type Lathe, type UnconfirmedFact } from '../lathe/schema.ts';
+import { missingFacts } from '../lathe/unconfirmed.ts';
 import type { Problem } from '../quantity/outcome.ts';
 import { exact } from '../quantity/rational.ts';
 import { changedFacts, cutFacts, cutPlan, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
@@ -24,6 +25,7 @@ export type Act =
 export type Stopped =
   | { readonly code: 'no-thread' | 'no-lathe' | 'no-train' }
   | { readonly code: 'plan'; readonly problem: Problem }
+  | { readonly code: 'lathe-unknown'; readonly lathe: string; readonly facts: readonly UnconfirmedFact[] }
   | { readonly code: 'changed'; readonly changes: readonly Changed[] }
   | { readonly code: 'stale'; readonly station: StationId; readonly because: string }
   | { readonly code: 'assumed'; readonly passes: number; readonly depthMm: number; readonly train: string | null };
@@ -141,6 +143,8 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
     return answer({ do: more ? 'next-part' : 'finished' });
   }
   if (!lathe) return stop({ code: 'no-lathe' });
+  const facts = missingFacts(lathe);
+  if (facts.length > 0) return stop({ code: 'lathe-unknown', lathe: lathe.name, facts });
   if (!gearState(job, shop)?.lead) return stop({ code: 'no-train' });
   if (metal.assumed)
     return stop({

@@ -546,6 +546,16 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     b.do({ do: 'setFit', pitchClearanceMm: 0.4 });
     expect(b.job.fit).toMatchObject({ duty: null, pitchClearanceMm: 0.4 });
   });
+  test('a lathe of which nobody has said dials or leadscrew stops the card', () => {
+    const b = named('M30x2');
+    const lathe = b.shop.lathes.find((l) => l.id === b.job.gears.lathe) ?? b.shop.lathes[0];
+    if (!lathe) throw new Error('no lathe');
+    b.do({ do: 'chooseLathe', lathe: lathe.id });
+    lathe.unconfirmed = ['crossSlide'];
+    const { card } = cardOf(b.job, b.shop, null);
+    expect(card.stopped).toEqual({ code: 'lathe-unknown', lathe: lathe.name, facts: ['crossSlide'] });
+    expect(card.stopped && stoppedText(card.stopped, 'mm').what).toContain('the cross slide\u2019s dial');
+  });
   test('a gauge is made to the class of what it gauges, and stops where there is none', () => {
     const b = named('M10', { cameIn: 'screw', wanted: 'copy' });
     expect(b.job.fit.class).toBe('6g');

@@ -1,11 +1,12 @@
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
-import type { Lathe } from './schema.ts';
+import { UNCONFIRMED_FACTS, type Lathe } from './schema.ts';
 
-/** A lathe with nothing measured yet: the commonest small one, to be corrected. */
+/** A lathe of which nobody has said anything yet; what stands in for its facts is marked as not known. */
 export const newLathe = (id: string): Lathe => ({
   id,
   name: 'New lathe',
   note: '',
+  unconfirmed: [...UNCONFIRMED_FACTS],
   kind: 'change-gears',
   leadscrew: '127/40',
   leadscrewSystem: 'in',

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { newLathe, parseGears } from './create.ts';
+import { confirm, missingFacts } from './unconfirmed.ts';
 import { dialReading, slideScaleDeg, type SlideDial } from './dials.ts';
 
 const inch: SlideDial = { unit: 'in', division: 0.001, perTurn: 100, reads: 'radius' };
@@ -43,5 +44,19 @@ describe('gear lists', () => {
   });
   test('a new lathe owns nothing', () => {
     expect(newLathe('x').gears).toEqual([]);
+  });
+});
+
+describe('what nobody has said of a lathe is no fact', () => {
+  test('a new lathe cuts nothing by its placeholders; said, they are facts, even where nothing else changes', () => {
+    const lathe = newLathe('x');
+    expect(missingFacts(lathe)).toEqual(['leadscrew', 'crossSlide', 'topSlide']);
+    confirm(lathe, 'leadscrew');
+    confirm(lathe, 'crossSlide');
+    expect(missingFacts(lathe)).toEqual(['topSlide']);
+  });
+  test('each kind of lathe is asked for what a cut on it rests on', () => {
+    expect(missingFacts({ ...newLathe('x'), kind: 'control' })).toEqual([]);
+    expect(missingFacts({ ...newLathe('x'), kind: 'electronic' })).toEqual(['crossSlide', 'topSlide']);
   });
 });

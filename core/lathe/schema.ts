@@ -92,12 +92,19 @@ export const LATHE_KINDS = ['change-gears', 'gearbox', 'electronic', 'control'] 
 export type LatheKind = (typeof LATHE_KINDS)[number];
 const slack = Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 20 })]);
 
+export const UNCONFIRMED_FACTS = ['leadscrew', 'crossSlide', 'topSlide', 'chuck', 'tumbler'] as const;
+export type UnconfirmedFact = (typeof UNCONFIRMED_FACTS)[number];
+
 /** A lathe as its owner can measure it. */
 export const LatheSchema = Type.Object(
   {
     id: Type.String({ minLength: 1, maxLength: 80 }),
     name: Type.String({ minLength: 1, maxLength: 120 }),
     note: Type.String({ maxLength: 4000 }),
+    /** Facts that nobody has said: what stands there is a placeholder, and nothing is cut by it. */
+    unconfirmed: Type.Array(Type.Unsafe<UnconfirmedFact>({ type: 'string', enum: [...UNCONFIRMED_FACTS] }), {
+      maxItems: UNCONFIRMED_FACTS.length,
+    }),
     /** How the lead is made: loose change gears, a gearbox, an electronic leadscrew, or a control. */
     kind: Type.Unsafe<LatheKind>({ type: 'string', enum: [...LATHE_KINDS] }),
     /** Leadscrew pitch, exact mm. */

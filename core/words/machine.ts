@@ -1,3 +1,4 @@
+import { factsText } from './lathe.ts';
 import { routine, withdrawal } from '../cutting/routine.ts';
 import { FINE, lengthText, roundText } from '../quantity/format.ts';
 import type { UnitSystem } from '../quantity/units.ts';
@@ -59,6 +60,11 @@ export function stoppedText(s: Stopped, u: UnitSystem): { readonly what: string;
       return { what: 'No lathe is chosen.', check: 'Choose it under Gears.' };
     case 'no-train':
       return { what: 'No gear train is chosen.', check: 'Take one under Gears.' };
+    case 'lathe-unknown':
+      return {
+        what: `Nobody has said ${factsText(s.facts)} of ${s.lathe}.`,
+        check: 'Say it under Lathes: nothing is cut by a placeholder.',
+      };
     case 'plan':
       return { what: s.problem.message, check: s.problem.right ? `Right would be: ${s.problem.right}.` : '' };
     case 'stale':

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Lathe } from '../../../core/lathe/schema.ts';
+import { confirm } from '../../../core/lathe/unconfirmed.ts';
 import { numberWithin, parseModule, parseSwing, wholeNumber } from '../../../core/lathe/typed.ts';
 import { useSystem } from '../../store/store.ts';
 import { Button, Choice, Panel } from '../../ui/controls.tsx';
@@ -44,12 +45,17 @@ export function ArmPanel({ lathe, edit }: LathePanel) {
         />
         <Choice
           label="Between spindle and stud"
-          value={lathe.tumbler ? 'tumbler' : 'none'}
+          value={lathe.unconfirmed.includes('tumbler') ? '' : lathe.tumbler ? 'tumbler' : 'none'}
           options={[
             { value: 'tumbler', label: 'a reverse tumbler' },
             { value: 'none', label: 'none' },
           ]}
-          onChange={(v) => edit('change the tumbler', (l) => void (l.tumbler = v === 'tumbler'))}
+          onChange={(v) =>
+            edit('change the tumbler', (l) => {
+              l.tumbler = v === 'tumbler';
+              confirm(l, 'tumbler');
+            })
+          }
         />
         {!lathe.tumbler && (
           <Choice

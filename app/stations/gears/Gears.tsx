@@ -1,3 +1,6 @@
+import { Link } from 'react-router';
+import { missingFacts } from '../../../core/lathe/unconfirmed.ts';
+import { factsText } from '../../../core/words/lathe.ts';
 import { engagedOf, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';
@@ -37,7 +40,18 @@ export function Gears() {
     >
       <WhichLathe />
       {lathe && !isGeared(lathe) && <Electronic thread={thread} />}
-      {lathe && isGeared(lathe) && <ChangeGears thread={thread} lathe={lathe} />}
+      {lathe && missingFacts(lathe).length > 0 && (
+        <Note tone="wrong">
+          Nobody has said {factsText(missingFacts(lathe))} of{' '}
+          <Link className="underline" to={`/lathes/${lathe.id}`}>
+            {lathe.name}
+          </Link>
+          : nothing is cut by a placeholder.
+        </Note>
+      )}
+      {lathe && isGeared(lathe) && !lathe.unconfirmed.includes('leadscrew') && (
+        <ChangeGears thread={thread} lathe={lathe} />
+      )}
       <p className="text-sm text-ink2">
         Pitch {lengthText(pitchMmOf(thread), system, FINE)},{' '}
         {thread.starts === 1 ? 'single start' : `${thread.starts} starts`}; lead {shortText(leadOf(thread))} mm.

@@ -31,7 +31,11 @@ export interface Answers {
     readonly cautions: readonly string[];
     readonly stopped: unknown;
   };
-  readonly fit: { readonly startDiameterMm: number; readonly pitchDiameterMm: number } | null;
+  readonly fit: {
+    readonly startDiameterMm: number;
+    readonly pitchDiameterMm: number;
+    readonly limits: { readonly pitch: { readonly min: number | null; readonly max: number | null } } | null;
+  } | null;
   readonly pickup: {
     readonly problem: string | null;
     readonly move:

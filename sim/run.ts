@@ -45,8 +45,15 @@ function leadOf(d: Dealt): Ratio {
   return lowest([127 * 2 * d.kind.starts, Math.round((25.4 / d.kind.pitchMm) * 2) * 5]);
 }
 
+/** How a job ended, and what about. */
+export interface Ended extends Outcome {
+  readonly dealt: Dealt;
+  /** Metal that may be left or be missing at the pitch diameter when it is right, mm: the class's limits, else the window. */
+  readonly right: { readonly least: number; readonly most: number };
+}
+
 /** One job through the simulated shop. */
-export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Outcome & { readonly dealt: Dealt } {
+export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Ended {
   const dice = new Dice(seed);
   const d = deal(dice);
   const lead = d.kind.pitchMm * d.kind.starts;
@@ -156,7 +163,21 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
       mischiefOf(d, dice, () => job),
     ),
     dealt: d,
+    right: rightOf(d, fit),
   };
+}
+
+/** A micrometer over wires reads wrongly by so much, mm: no maker can tell a size nearer. */
+const READING_MM = 0.012;
+/** A gauge is judged by the window: its own tenth is finer than a hand at the dial; it is lapped to it afterwards. */
+function rightOf(d: Dealt, fit: NonNullable<Answers['fit']>): Ended['right'] {
+  const { min = null, max = null } = d.gauge ? {} : (fit.limits?.pitch ?? {});
+  if (min === null || max === null) return { least: -windowMm(d.kind.pitchMm), most: windowMm(d.kind.pitchMm) };
+  const [few, many] =
+    d.member === 'external'
+      ? [min - fit.pitchDiameterMm, max - fit.pitchDiameterMm]
+      : [fit.pitchDiameterMm - max, fit.pitchDiameterMm - min];
+  return { least: few - READING_MM, most: many + READING_MM };
 }
 
 /** What goes wrong, or is decided otherwise, while a job is cut. */
@@ -197,13 +218,15 @@ export function firstScrapped(
 }
 
 /** Cut so far past size that no fit forgives it. */
-const pastSize = (out: Outcome & { readonly dealt: Dealt }): string | null =>
-  out.leftMm < -2.5 * windowMm(out.dealt.kind.pitchMm) ? `cut ${(-out.leftMm).toFixed(3)} mm past size` : null;
+const pastSize = (out: Ended): string | null =>
+  out.leftMm < Math.min(out.right.least, -2.5 * windowMm(out.dealt.kind.pitchMm))
+    ? `cut ${(-out.leftMm).toFixed(3)} mm past size`
+    : null;
 
 export interface Summary {
   readonly jobs: number;
   readonly scrapped: readonly { readonly seed: number; readonly why: string }[];
-  /** Ended within so much of the size wanted, as a share. */
+  /** Ended right, as a share. */
   readonly inside: number;
   readonly steps: number;
 }
@@ -219,10 +242,9 @@ export function manyJobs(gelvin: Gelvin, jobs: number, first = 1, fault: Fault |
     const seed = first + i;
     const out = oneJob(gelvin, seed, fault);
     steps += out.steps;
-    const window = windowMm(out.dealt.kind.pitchMm);
     const why = out.scrapped ?? pastSize(out);
     if (why !== null) scrapped.push({ seed, why });
-    else if (Math.abs(out.leftMm) <= window) inside += 1;
+    else if (out.leftMm >= out.right.least && out.leftMm <= out.right.most) inside += 1;
   }
   return { jobs, scrapped, inside: inside / jobs, steps: steps / jobs };
 }

@@ -15,7 +15,7 @@ const all = manyJobs(gelvin, jobs, first);
 const lines = [
   `jobs ${jobs}, seeds ${first} to ${first + jobs - 1}`,
   `scrapped by an instruction: ${all.scrapped.length}`,
-  `ended inside the window of 0.02 + 0.02 sqrt(P) mm about the pitch diameter wanted: ${(100 * all.inside).toFixed(1)} %`,
+  `ended inside the limits of its class, or 0.02 + 0.02 sqrt(P) mm about the pitch diameter wanted: ${(100 * all.inside).toFixed(1)} %`,
   `steps a job: ${all.steps.toFixed(1)}`,
   ...all.scrapped.slice(0, 20).map((s) => `  seed ${s.seed}: ${s.why}`),
 ];

@@ -11,7 +11,9 @@ import { applyEdit, EDITS, type Edit } from './edits/index.ts';
 import { goOver } from './edits/back.ts';
 import { feedOf } from './feed.ts';
 import { lastN, metalOf, standing } from './metal.ts';
+import { partBefore } from './partBefore.ts';
 import { pickupMove } from './pickupMove.ts';
+import { partBeforeText } from '../words/ledger.ts';
 import { cardText, motionsOf, pickupSteps, planDelta, stoppedText } from '../words/machine.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -545,6 +547,27 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     expect(b.job.fit.pitchClearanceMm).toBeCloseTo((2 * 0.35) / (2 * Math.tan((15 * Math.PI) / 180)), 2);
     b.do({ do: 'setFit', pitchClearanceMm: 0.4 });
     expect(b.job.fit).toMatchObject({ duty: null, pitchClearanceMm: 0.4 });
+  });
+  test('what was right on the test piece is offered to the part after it', () => {
+    const job = named('M30x2');
+    job.do({ do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'setQuantity', parts: 2, testPiece: true });
+    job.do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.9 });
+    expect(partBefore(job.job)).toBeNull();
+    job.do({ do: 'touchOff' }, { do: 'deeper', byMm: 0.05 });
+    while (job.card.do === 'set' && job.card.pass && !job.card.pass.spring) job.do({ do: 'passDone' });
+    job.do({ do: 'finishPart' });
+    const { depthMm, cuts } = metalOf(job.job);
+    expect(partBefore(job.job)).toBeNull();
+    job.do({ do: 'beginPart' });
+    const before = partBefore(job.job);
+    expect(before).toMatchObject({ part: 1, testPiece: true, deeperMm: 0.05, depthMm, passes: cuts });
+    expect(cuts).toBeGreaterThan(3);
+    // and the part that was scrapped in between teaches nothing
+    job.do({ do: 'mount' }, { do: 'finishPart', verdict: 'scrapped', why: 'bent' }, { do: 'beginPart' });
+    expect(partBefore(job.job)).toEqual(before);
+    expect(
+      partBeforeText(before ?? { part: 0, testPiece: false, depthMm: 0, deeperMm: 0, passes: 0, springs: 0 }, 'mm'),
+    ).toMatch(/^The test piece was right at 1\.\d+ mm deep, 0\.050 mm deeper than planned, in \d+ passes\.$/);
   });
   test('a lathe of which nobody has said dials or leadscrew stops the card', () => {
     const b = named('M30x2');

@@ -1,4 +1,5 @@
 import type { LedgerEvent } from '../job/events.ts';
+import type { PartBefore } from '../job/partBefore.ts';
 import { TRY_NAMES } from '../job/conclusions.ts';
 import { FINE, lengthText } from '../quantity/format.ts';
 import type { UnitSystem } from '../quantity/units.ts';
@@ -101,4 +102,13 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
     case 'voided':
       return `Event ${e.of} taken back`;
   }
+}
+
+/** How the part before came out, in one sentence. */
+export function partBeforeText(b: PartBefore, u: UnitSystem): string {
+  const beyond =
+    Math.abs(b.deeperMm) < 5e-4
+      ? 'as planned'
+      : `${lengthText(Math.abs(b.deeperMm), u, FINE)} ${b.deeperMm > 0 ? 'deeper' : 'shallower'} than planned`;
+  return `${b.testPiece ? 'The test piece' : `Part ${b.part}`} was right at ${lengthText(b.depthMm, u, FINE)} deep, ${beyond}, in ${b.passes} ${b.passes === 1 ? 'pass' : 'passes'}.`;
 }

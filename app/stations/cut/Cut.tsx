@@ -7,6 +7,7 @@ import { useAppSelector, useShop } from '../../store/store.ts';
 import { Note, Panel } from '../../ui/controls.tsx';
 import { ActCard } from './ActCard.tsx';
 import { Ledger } from './Ledger.tsx';
+import { PartBefore } from './PartBefore.tsx';
 import { PassCard } from './PassCard.tsx';
 import { PassTable } from './PassTable.tsx';
 import { Schedule } from './Schedule.tsx';
@@ -31,6 +32,7 @@ export function Cut() {
     >
       <Delta />
       {card.do === 'set' ? <PassCard /> : <ActCard />}
+      <PartBefore />
       {card.conflict && <Note tone="caution">{CONFLICT[card.conflict]}</Note>}
       <SideActs />
       <div className="grid gap-2">

@@ -1,5 +1,6 @@
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { leastWorn } from '../../../core/job/special.ts';
+import type { Job } from '../../../core/job/schema.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
@@ -13,6 +14,12 @@ const ROWS = [
   ['rootFlatMm', 'rootFlat', 'Root flat'],
   ['rootRadiusMm', 'rootRadius', 'Root radius'],
 ] as const satisfies readonly (readonly [string, Quantity, string])[];
+
+/** Whether a depth is half of what lies between the crest and the root as they were read. */
+function fromDiameters(job: Job, mm: number): boolean {
+  const [crest, root] = [leastWorn(job, 'majorDiameter'), leastWorn(job, 'minorDiameter')];
+  return crest !== null && root !== null && Math.abs((crest.value - root.value) / 2 - mm) < 1e-3;
+}
 
 /** A special is what was read: each dimension with where it came from, to be changed here; what is not known says so. */
 export function AsRead({ thread }: { readonly thread: ThreadSpec }) {
@@ -31,7 +38,7 @@ export function AsRead({ thread }: { readonly thread: ThreadSpec }) {
                 ? `read: ${reading.text}`
                 : reading
                   ? `changed by hand; read ${reading.text}`
-                  : key === 'depthMm'
+                  : key === 'depthMm' && fromDiameters(job, mm)
                     ? 'half of what lies between crest and root'
                     : 'given by hand or by its name';
           return (

@@ -175,7 +175,7 @@ export function cardText(view: CardView, make: 'external' | 'internal', u: UnitS
     case 'pickup':
       return `${card.lostBy ? LOST[card.lostBy] : ''} Pick it up before anything else is cut.`.trim();
     case 'air':
-      return 'Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air.';
+      return 'Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air. No metal is expected: if it cuts, stop.';
     case 'set': {
       const [s] = card.settings;
       if (card.pass?.spring)

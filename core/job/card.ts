@@ -11,7 +11,7 @@ import { changedFacts, cutFacts, cutPlan, oldGrooveMm, planRequest, type Changed
 import { gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import type { EventBody } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
-import { metalOf, standing, threadExists, type LostBy, type Metal } from './metal.ts';
+import { metalOf, threadExists, type LostBy, type Metal, standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { nextPass, setTo } from './nextPass.ts';
 import type { Setting } from './slides.ts';
@@ -94,7 +94,7 @@ export const partsOf = (job: Job): number => job.quantity.parts + (job.quantity.
 
 /** What was tried or measured since metal was last cut. */
 export const testsSinceCut = (job: Job, metal: Metal) =>
-  standing(job.events).filter(
+  standingOfPart(job).filter(
     (e) =>
       e.n > metal.lastCutN &&
       (metal.cuts > 0 || metal.touched === 'groove') &&

@@ -6,7 +6,7 @@ import { planRequest } from './cutPlan.ts';
 import { nextPass } from './nextPass.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import { feedOf } from './feed.ts';
-import { metalOf, standing } from './metal.ts';
+import { metalOf, standingOfPart } from './metal.ts';
 import { isGeared } from '../lathe/schema.ts';
 import { trainText } from '../gearing/trainText.ts';
 import type { Job, Shop, StationId } from './schema.ts';
@@ -85,7 +85,7 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
       return `Cut ${len(metal.depthMm)} deep in ${metal.cuts} passes`;
     }
     case 'prove': {
-      const tried = standing(job.events).findLast((e) => e.kind === 'tried' && e.result !== 'note');
+      const tried = standingOfPart(job).findLast((e) => e.kind === 'tried' && e.result !== 'note');
       const w = wirePlan(job, shop);
       const last = w?.measured.at(-1);
       if (tried?.kind === 'tried' && tried.n > (last?.n ?? 0))

@@ -15,7 +15,7 @@ import { errorPpm, exact, type Rational } from '../quantity/rational.ts';
 import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { readingsOn } from './made.ts';
 import { matePitchDiameter } from './mate.ts';
-import { standing } from './metal.ts';
+import { standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
 /** The thread a job stands on: the one accepted in Name, as core's own type. */
@@ -143,7 +143,7 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
     limitsMm: overLimits,
     exact: beyond !== 0,
     flatMm: overWiresMm(groove, d2, wireMm, 'flat'),
-    measured: standing(job.events)
+    measured: standingOfPart(job)
       .filter((e) => e.kind === 'overWires')
       .map((e) => {
         const own = e.wire?.mm ?? wireMm;

@@ -3,6 +3,7 @@ import { demoJobs, demoShop } from '../../demo/index.ts';
 import { parseDesignation } from '../standards/designation.ts';
 import { answersOf } from './answers.ts';
 import { cardOf } from './card.ts';
+import { conclusion } from './conclusions.ts';
 import { notYet, stationStates, stationsOf } from './chain.ts';
 import { newJob } from './create.ts';
 import { fitOfJob, threadOfJob, wirePlan } from './derive.ts';
@@ -555,11 +556,16 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     expect(partBefore(job.job)).toBeNull();
     job.do({ do: 'touchOff' }, { do: 'deeper', byMm: 0.05 });
     while (job.card.do === 'set' && job.card.pass && !job.card.pass.spring) job.do({ do: 'passDone' });
+    job.do({ do: 'overWires', mm: 30.1, text: '30.1' }, { do: 'tryMate', mate: 'the yoke', result: 'runs' });
+    expect(wirePlan(job.job, job.shop)?.measured).toHaveLength(1);
     job.do({ do: 'finishPart' });
     const { depthMm, cuts } = metalOf(job.job);
     expect(partBefore(job.job)).toBeNull();
     job.do({ do: 'beginPart' });
     const before = partBefore(job.job);
+    // what was measured and tried on the test piece proves nothing of this part
+    expect(wirePlan(job.job, job.shop)?.measured).toEqual([]);
+    expect(conclusion('prove', job.job, job.shop, 'mm')).not.toContain('yoke');
     expect(before).toMatchObject({ part: 1, testPiece: true, deeperMm: 0.05, depthMm, passes: cuts });
     expect(cuts).toBeGreaterThan(3);
     // and the part that was scrapped in between teaches nothing

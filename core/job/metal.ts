@@ -75,6 +75,12 @@ export function voidedOf(events: readonly LedgerEvent[]): ReadonlySet<number> {
   return gone;
 }
 
+/** What stands in the ledger of the part that is on the lathe: what was tried on another part proves nothing of this one. */
+export function standingOfPart(job: Job): LedgerEvent[] {
+  const { part } = metalOf(job);
+  return standing(job.events).filter((e) => e.part === part);
+}
+
 export const lastN = (job: Job): number => job.events.at(-1)?.n ?? 0;
 
 /** A thread is there before anything is cut: it must be found before the first pass. */

@@ -1,5 +1,5 @@
 import { fitOfJob, threadOfJob, wirePlan } from '../../../core/job/derive.ts';
-import { standing } from '../../../core/job/metal.ts';
+import { standingOfPart } from '../../../core/job/metal.ts';
 import { eventText } from '../../../core/words/ledger.ts';
 import { TryMate } from '../cut/TryThread.tsx';
 import { leftText } from '../../../core/job/conclusions.ts';
@@ -155,7 +155,7 @@ export function Prove() {
 /** The mate tried, here as at the machine. */
 function Tried() {
   const { job } = useJobView();
-  const tried = standing(job.events).filter((e) => e.kind === 'tried' && e.result !== 'note');
+  const tried = standingOfPart(job).filter((e) => e.kind === 'tried' && e.result !== 'note');
   return (
     <Panel title="The mate, or a gauge">
       <TryMate />

@@ -34,8 +34,10 @@ export interface FitChoice {
 /** What moves a blank or bore away from where the table alone would have it. */
 export interface Bound {
   readonly code: 'screw-root' | 'square-crest';
-  /** The least bore that follows, mm. */
+  /** The least bore that follows, mm, and its working. */
   readonly leastMm: number;
+  readonly formula: string;
+  readonly values: string;
 }
 
 export interface FitPlan {
@@ -99,6 +101,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       ? []
       : boundsOf(form, pitchMm, sizes.majorMm, choice.mateRootMm ?? null).filter((b) => b.leastMm > wantedStart);
   const startDiameterMm = Math.max(wantedStart, ...bounds.map((b) => b.leastMm));
+  const binding = bounds.find((b) => b.leastMm === startDiameterMm);
   const limits =
     aims && asked?.ok && choice.class
       ? {
@@ -126,23 +129,13 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       name: external ? 'Blank diameter' : 'Bore',
       symbol: external ? 'd blank' : 'D bore',
       formula:
-        bounds.length > 0
-          ? bounds[0]?.code === 'screw-root' && startDiameterMm === bounds[0].leastMm
-            ? 'root of the screw as read + 2 \u00d7 clearance'
-            : 'd \u2212 1.1328 P, where a square crest clears the root radius'
-          : limits
-            ? 'middle of its limits'
-            : external
-              ? 'd \u2212 crest relief'
-              : 'D1 + crest relief',
+        binding?.formula ??
+        (limits ? 'middle of its limits' : external ? 'd \u2212 crest relief' : 'D1 + crest relief'),
       values:
-        bounds.length > 0
-          ? bounds[0]?.code === 'screw-root' && startDiameterMm === bounds[0].leastMm
-            ? `${plain(choice.mateRootMm ?? 0)} + 2 \u00d7 ${OVER_ROOT_MM}`
-            : `${plain(sizes.majorMm)} \u2212 ${SQUARE_CREST_SHARE} \u00d7 ${plain(pitchMm)}`
-          : limits
-            ? `(${limits.start.min ?? ''} + ${limits.start.max ?? ''}) / 2`
-            : `${plain(basicStart)} ${sign} ${plain(choice.crestReliefMm)}`,
+        binding?.values ??
+        (limits
+          ? `(${limits.start.min ?? ''} + ${limits.start.max ?? ''}) / 2`
+          : `${plain(basicStart)} ${sign} ${plain(choice.crestReliefMm)}`),
       result: startDiameterMm,
       unit: 'mm',
       source: external
@@ -257,8 +250,26 @@ const SQUARE_CREST_SHARE = 1.1328;
 function boundsOf(form: ThreadForm, pitchMm: number, majorMm: number, mateRootMm: number | null): Bound[] {
   const rounded = form.id === 'whitworth55' || form.id === 'pipe55';
   return [
-    ...(mateRootMm === null ? [] : [{ code: 'screw-root' as const, leastMm: mateRootMm + 2 * OVER_ROOT_MM }]),
-    ...(rounded ? [{ code: 'square-crest' as const, leastMm: majorMm - SQUARE_CREST_SHARE * pitchMm }] : []),
+    ...(mateRootMm === null
+      ? []
+      : [
+          {
+            code: 'screw-root' as const,
+            leastMm: mateRootMm + 2 * OVER_ROOT_MM,
+            formula: 'root of the screw as read + 2 \u00d7 clearance',
+            values: `${plain(mateRootMm)} + 2 \u00d7 ${OVER_ROOT_MM}`,
+          },
+        ]),
+    ...(rounded
+      ? [
+          {
+            code: 'square-crest' as const,
+            leastMm: majorMm - SQUARE_CREST_SHARE * pitchMm,
+            formula: 'd \u2212 1.1328 P, where a square crest clears the root radius',
+            values: `${plain(majorMm)} \u2212 ${SQUARE_CREST_SHARE} \u00d7 ${plain(pitchMm)}`,
+          },
+        ]
+      : []),
   ];
 }
 

@@ -11,7 +11,7 @@ import { changedFacts, cutFacts, cutPlan, oldGrooveMm, planRequest, type Changed
 import { gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import type { EventBody } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
-import { metalOf, threadExists, type LostBy, type Metal, standingOfPart } from './metal.ts';
+import { metalOf, standingOfPart, threadExists, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { nextPass, setTo } from './nextPass.ts';
 import type { Setting } from './slides.ts';
@@ -94,7 +94,7 @@ export const partsOf = (job: Job): number => job.quantity.parts + (job.quantity.
 
 /** What was tried or measured since metal was last cut. */
 export const testsSinceCut = (job: Job, metal: Metal) =>
-  standingOfPart(job).filter(
+  standingOfPart(job, metal.part).filter(
     (e) =>
       e.n > metal.lastCutN &&
       (metal.cuts > 0 || metal.touched === 'groove') &&
@@ -107,7 +107,7 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
   const feed = feedOf(job, metal);
   const lathe = latheOf(job, shop);
   const request = planRequest(job, shop, metal);
-  const planned = cutPlan(job, shop, metal);
+  const planned = cutPlan(job, request);
   const plan = planned?.ok ? planned.value : null;
   const internal = job.intake.make === 'internal';
   const base: Card = {

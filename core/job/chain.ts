@@ -2,7 +2,7 @@ import { roundText } from '../quantity/format.ts';
 import type { ThreadSpec } from '../standards/thread.ts';
 import { cutFacts, workLeft } from './cutPlan.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
-import { metalOf, standing, threadExists, type Metal } from './metal.ts';
+import { metalOf, standingOfPart, threadExists, type Metal } from './metal.ts';
 import type { Job, Shop, StationId } from './schema.ts';
 import { STATIONS } from './stations.ts';
 
@@ -102,16 +102,16 @@ export function basisOf(
         ...(plan ? { 'Pitch diameter': mm(plan.pitchDiameterMm) } : {}),
         Wire: job.prove.wire?.text ?? 'nearest owned',
         'Depth reached': mm(metal.depthMm),
-        Tests: testsText(job),
+        Tests: testsText(job, metal),
       };
     case 'record':
-      return { ...thread, 'Depth reached': mm(metal.depthMm), Tests: testsText(job), Part: String(metal.part) };
+      return { ...thread, 'Depth reached': mm(metal.depthMm), Tests: testsText(job, metal), Part: String(metal.part) };
   }
 }
 
-/** What was tried and measured, as a fact that other stations rest on. */
-const testsText = (job: Job): string =>
-  standing(job.events)
+/** What was tried and measured on this part, as a fact that other stations rest on. */
+const testsText = (job: Job, metal: Metal): string =>
+  standingOfPart(job, metal.part)
     .flatMap((e) =>
       e.kind === 'overWires'
         ? [e.text]
@@ -190,7 +190,7 @@ export function notYet(station: StationId, job: Job, shop: Shop, metal: Metal = 
           ? 'There is still something to cut.'
           : null;
     case 'prove':
-      return testsText(job) === '' ? 'Nothing has been tried or measured yet.' : null;
+      return testsText(job, metal) === '' ? 'Nothing has been tried or measured yet.' : null;
     case 'record':
       return job.record.verdict === null ? 'Nobody has said yet whether it fits.' : null;
     case 'intake':

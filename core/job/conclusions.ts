@@ -1,8 +1,7 @@
 import { FINE, lengthText, percentText, ppmText } from '../quantity/format.ts';
 import { pitchText } from '../quantity/pitch.ts';
 import type { UnitSystem } from '../quantity/units.ts';
-import { planOf } from '../cutting/plan.ts';
-import { planRequest } from './cutPlan.ts';
+import { cutPlan, planRequest } from './cutPlan.ts';
 import { nextPass } from './nextPass.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import { feedOf } from './feed.ts';
@@ -75,9 +74,8 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
       if (metal.finished !== null) return `Part ${metal.part} ${metal.finished}`;
       if (metal.assumed) return `Older record: ${len(metal.depthMm)} deep, to be read`;
       const request = planRequest(job, shop, metal);
-      if (!request) return null;
-      const plan = planOf(request);
-      if (!plan.ok) return null;
+      const plan = cutPlan(job, request);
+      if (!request || !plan?.ok) return null;
       const { passes, leftMm } = plan.value;
       if (nextPass(plan.value, { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) }))
         return `Pass ${metal.cuts + 1} of ${metal.cuts + passes.length}, ${len(leftMm)} to go`;

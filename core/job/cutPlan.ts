@@ -9,7 +9,7 @@ import { engagedOf, fitOfJob, gearState, latheOf, threadOfJob } from './derive.t
 import { trainText } from '../gearing/trainText.ts';
 import { isGeared } from '../lathe/schema.ts';
 import { roundText } from '../quantity/format.ts';
-import { feedOf, plannedSlideDeg } from './feed.ts';
+import { feedOf, feedsAtAngle, plannedSlideDeg } from './feed.ts';
 import { standing, type Facts, type Metal } from './metal.ts';
 import { nextPass } from './nextPass.ts';
 import type { Job, Shop } from './schema.ts';
@@ -58,7 +58,7 @@ export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | n
       : isSquare({ ...flanks, tip })
         ? { depthMm: (sign * (fit.rootDiameterMm - surfaceMm)) / 2 + metal.deeperMm }
         : { pitchDiameterMm: fit.pitchDiameterMm + outward };
-  const angled = feed.infeed === 'flank' || feed.infeed === 'modified';
+  const angled = feedsAtAngle(feed.infeed);
   return {
     member: fit.make,
     surfaceMm,
@@ -111,9 +111,8 @@ export function oldGrooveMm(job: Job): number {
 /** A depth that schedules nothing: touched off in the groove, and nobody has asked for more. */
 const NOTHING_MM = 1e-9;
 
-/** What is still to be cut on this job; null where nothing can be planned yet. */
-export function cutPlan(job: Job, shop: Shop, metal: Metal): Outcome<Plan> | null {
-  const q = planRequest(job, shop, metal);
+/** What is still to be cut on this job, by the one plan that card, stations and what is left share; null where nothing can be planned yet. */
+export function cutPlan(job: Job, q: PlanRequest | null): Outcome<Plan> | null {
   // a class that does not hold gives no size to cut to, and none is put in its place
   const problem = fitOfJob(job)?.classProblem;
   if (q && problem) return { ok: false, problem };
@@ -175,9 +174,8 @@ export const changedFacts = (was: Facts, now: Facts): Changed[] =>
 /** Something is still to be cut on this part: depth that a dial can be set to, a spring pass, or another start. */
 export function workLeft(job: Job, shop: Shop, metal: Metal): boolean {
   const request = planRequest(job, shop, metal);
-  if (!request) return true;
-  const plan = planOf(request);
-  if (!plan.ok) return true;
+  const plan = cutPlan(job, request);
+  if (!request || !plan?.ok) return true;
   const at = { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) };
   return (
     nextPass(plan.value, at) !== null ||

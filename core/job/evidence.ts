@@ -1,5 +1,6 @@
 import { DEFAULT_SIGMA, type Evidence } from '../evidence/evidence.ts';
 import { inches } from '../quantity/units.ts';
+import { otherMember } from './made.ts';
 import type { Job, Reading } from './schema.ts';
 
 /** The side that was measured: what came in, not what is to be made. */
@@ -8,7 +9,7 @@ export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn 
 /** A stored reading as evidence for naming. */
 export function evidenceOf(r: Reading, part: 'external' | 'internal'): Evidence {
   const own = plainEvidence(r);
-  return r.member === 'mate' ? { ...own, member: part === 'external' ? 'internal' : 'external' } : own;
+  return r.member === 'mate' ? { ...own, member: otherMember(part) } : own;
 }
 
 /** An instrument at least this fine measures from crest to crest. */

@@ -2,6 +2,10 @@ import type { Infeed } from '../cutting/plan.ts';
 import type { Metal } from './metal.ts';
 import type { Job } from './schema.ts';
 
+/** Ways of feeding in which the top slide, at its angle, is the one that feeds. */
+export const feedsAtAngle = (infeed: Infeed): infeed is 'flank' | 'modified' =>
+  infeed === 'flank' || infeed === 'modified';
+
 /** Along the bed: where a slide lies that was swung to pick a groove up, or to feed alternately. */
 export const ALONG_BED_DEG = 90;
 
@@ -22,7 +26,7 @@ export interface Feed {
 export function feedOf(job: Job, metal: Metal): Feed {
   const wanted = job.setup.infeed;
   const lies = metal.slideDeg;
-  const feeds = wanted === 'flank' || wanted === 'modified';
+  const feeds = feedsAtAngle(wanted);
   if (feeds && lies === ALONG_BED_DEG && metal.phase === 'kept')
     return { infeed: 'plunge', slideDeg: null, liesDeg: lies, conflict: 'slide-along-bed' };
   if (wanted === 'alternate' && lies !== null && lies !== ALONG_BED_DEG && metal.touched !== null)

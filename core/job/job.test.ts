@@ -7,7 +7,7 @@ import { basisOf, changes, stationStates } from './chain.ts';
 import { conclusion } from './conclusions.ts';
 import { newJob } from './create.ts';
 import { suitFit } from './defaults.ts';
-import { cutPlan } from './cutPlan.ts';
+import { cutPlan, planRequest } from './cutPlan.ts';
 import { gearState, threadOfJob, wirePlan } from './derive.ts';
 import { metalOf } from './metal.ts';
 import { applyEdit } from './edits/index.ts';
@@ -154,18 +154,18 @@ describe('what follows from a job', () => {
   test('the schedule ends at the depth', () => {
     const job = workedJob();
     const first = { ...job, events: job.events.filter((e) => e.kind !== 'cut' && e.kind !== 'sprung') };
-    const s = cutPlan(first, shop, metalOf(first));
+    const s = cutPlan(first, planRequest(first, shop, metalOf(first)));
     expect(s?.ok && s.value.passes.at(-1)?.depthMm).toBeGreaterThan(2.2);
     expect(s?.ok && s.value.passes.at(-1)?.depthMm).toBe(s?.ok && s.value.depthMm);
   });
   test('no thread, no consequences', () => {
     const job = newJob('x', 'x', at);
-    expect([threadOfJob(job), cutPlan(job, shop, metalOf(job)), wirePlan(job, shop), gearState(job, shop)]).toEqual([
-      null,
-      null,
-      null,
-      null,
-    ]);
+    expect([
+      threadOfJob(job),
+      cutPlan(job, planRequest(job, shop, metalOf(job))),
+      wirePlan(job, shop),
+      gearState(job, shop),
+    ]).toEqual([null, null, null, null]);
   });
 });
 

@@ -2,19 +2,21 @@ import type { Job, Reading } from './schema.ts';
 
 type Intake = Job['intake'];
 
+export const otherMember = (member: Intake['make']): Intake['make'] =>
+  member === 'external' ? 'internal' : 'external';
+
 /** What is to be cut, from what came in and what is wanted; null where both are possible and somebody has to say. */
 export function makeOf(intake: Pick<Intake, 'cameIn' | 'wanted'>): Intake['make'] | null {
   const { cameIn, wanted } = intake;
   if (cameIn === 'both') return null;
   const part = cameIn === 'nut' ? 'internal' : 'external';
-  const other = part === 'internal' ? 'external' : 'internal';
   // a mate is the other member, and so is a gauge: a ring for a screw, a plug for a nut
-  return wanted === 'mate' || wanted === 'gauge' ? other : part;
+  return wanted === 'mate' || wanted === 'gauge' ? otherMember(part) : part;
 }
 
 /** The member whose classes hold: what is made, or what a gauge is made for. */
 export const classMemberOf = ({ make, wanted }: Pick<Intake, 'make' | 'wanted'>): Intake['make'] =>
-  wanted === 'gauge' ? (make === 'external' ? 'internal' : 'external') : make;
+  wanted === 'gauge' ? otherMember(make) : make;
 
 const partIsScrew = (job: Job): boolean => job.intake.cameIn !== 'nut';
 

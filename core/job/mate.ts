@@ -2,7 +2,7 @@ import { playOfClearanceMm } from '../fit/duty.ts';
 import type { FitPlan } from '../fit/fit.ts';
 import { grooveOf, pitchDiameterFromWiresMm } from '../gauging/wires.ts';
 import { pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
-import { readingsOn } from './made.ts';
+import { otherMember, readingsOn } from './made.ts';
 import type { Job, Reading } from './schema.ts';
 
 /** The surviving mate's pitch diameter at one place. */
@@ -16,7 +16,7 @@ export interface MatePlace {
 
 /** Pitch diameters of the mate as read: directly, or over wires on the screw. */
 export function matePlaces(job: Job, thread: ThreadSpec): MatePlace[] {
-  const member = job.intake.make === 'external' ? 'internal' : 'external';
+  const member = otherMember(job.intake.make);
   const at = (r: Reading, pitchDiameterMm: number): MatePlace => ({
     pitchDiameterMm,
     place: r.place,

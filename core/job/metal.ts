@@ -75,11 +75,9 @@ export function voidedOf(events: readonly LedgerEvent[]): ReadonlySet<number> {
   return gone;
 }
 
-/** What stands in the ledger of the part that is on the lathe: what was tried on another part proves nothing of this one. */
-export function standingOfPart(job: Job): LedgerEvent[] {
-  const { part } = metalOf(job);
-  return standing(job.events).filter((e) => e.part === part);
-}
+/** What stands in the ledger of one part: what was tried on another proves nothing of it. @param part the one on the lathe, when left out */
+export const standingOfPart = (job: Job, part = metalOf(job).part): LedgerEvent[] =>
+  standing(job.events).filter((e) => e.part === part);
 
 export const lastN = (job: Job): number => job.events.at(-1)?.n ?? 0;
 

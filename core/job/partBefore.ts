@@ -23,7 +23,7 @@ export function partBefore(job: Job): PartBefore | null {
   if (now.finished !== null || !begun) return null;
   const finished = events.findLast((e) => e.kind === 'partFinished' && e.n < begun.n);
   if (!finished) return null;
-  const then = metalOf({ ...job, events: job.events.filter((e) => e.n <= finished.n || e.kind === 'voided') });
+  const then = metalOf(job, finished.n);
   return {
     part: then.part,
     testPiece: job.quantity.testPiece && then.part === 1,

@@ -10,7 +10,7 @@ import type { Job, Shop } from './schema.ts';
 
 export type PickupWay = Job['pickup']['way'];
 
-interface SlideTravel {
+export interface SlideTravel {
   readonly mm: number;
   readonly shown: string;
   readonly turns: number;

@@ -9,7 +9,13 @@ export const LATHE_FACTS: Readonly<Record<UnconfirmedFact, string>> = {
   tumbler: 'whether there is a tumbler',
 };
 
-export const factsText = (facts: readonly UnconfirmedFact[]): string => {
+/** What nobody has said of a lathe, and what to do about it. */
+export const latheUnknownText = (lathe: string, facts: readonly UnconfirmedFact[]) => ({
+  what: `Nobody has said ${factsText(facts)} of ${lathe}.`,
+  check: 'Say it under Lathes: nothing is cut by a placeholder.',
+});
+
+const factsText = (facts: readonly UnconfirmedFact[]): string => {
   const names = facts.map((f) => LATHE_FACTS[f]);
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
 };

@@ -1,11 +1,11 @@
-import { factsText } from './lathe.ts';
+import { latheUnknownText } from './lathe.ts';
 import { routine, withdrawal } from '../cutting/routine.ts';
 import { FINE, lengthText, roundText } from '../quantity/format.ts';
 import type { UnitSystem } from '../quantity/units.ts';
 import type { Card, CardView, CautionCode, Stopped } from '../job/card.ts';
 import type { Feed } from '../job/feed.ts';
 import type { LostBy } from '../job/metal.ts';
-import type { Move, PickupAnswer, PickupProblem } from '../job/pickupMove.ts';
+import type { Move, PickupAnswer, PickupProblem, SlideTravel } from '../job/pickupMove.ts';
 import type { Setting } from '../job/slides.ts';
 import { STATION_NAMES } from '../job/chain.ts';
 import type { Lathe } from '../lathe/schema.ts';
@@ -15,6 +15,9 @@ import { isGeared } from '../lathe/schema.ts';
 const fine = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u, FINE);
 const hand = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u);
 
+/** What a dial is turned to: whole turns, under zero too, and what the collar shows then. */
+export const dialText = (d: { readonly turns: number; readonly shown: string }, join: string): string =>
+  `${d.turns !== 0 ? `${turnsText(d.turns)}${join}` : ''}${d.shown}`;
 export const turnsText = (turns: number): string => `${turns} full turn${turns === 1 ? '' : 's'}`;
 
 /** "Top slide, in to": what the big number belongs to. */
@@ -26,7 +29,7 @@ export function slideText(s: Setting): string {
 
 /** The slide that is only brought back to where it stood. */
 export const restText = (s: Setting): string =>
-  `${s.slide === 'top' ? 'Top slide' : 'Cross slide'} stays at ${s.turns === 0 ? '' : `${turnsText(s.turns)}, then `}${s.shown} ${s.unit}`;
+  `${s.slide === 'top' ? 'Top slide' : 'Cross slide'} stays at ${dialText(s, ', then ')} ${s.unit}`;
 
 const FACTS: Readonly<Record<string, string>> = {
   Thread: 'The thread',
@@ -61,10 +64,7 @@ export function stoppedText(s: Stopped, u: UnitSystem): { readonly what: string;
     case 'no-train':
       return { what: 'No gear train is chosen.', check: 'Take one under Gears.' };
     case 'lathe-unknown':
-      return {
-        what: `Nobody has said ${factsText(s.facts)} of ${s.lathe}.`,
-        check: 'Say it under Lathes: nothing is cut by a placeholder.',
-      };
+      return latheUnknownText(s.lathe, s.facts);
     case 'plan':
       return { what: s.problem.message, check: s.problem.right ? `Right would be: ${s.problem.right}.` : '' };
     case 'stale':
@@ -180,8 +180,7 @@ export function cardText(view: CardView, make: 'external' | 'internal', u: UnitS
       const [s] = card.settings;
       if (card.pass?.spring)
         return `Spring pass ${card.pass.n} of ${card.pass.of}: the same setting again${s ? `, ${s.shown} ${s.unit}` : ''}.`;
-      const turns = s && s.turns > 0 ? `${turnsText(s.turns)}, then ` : '';
-      return s ? `${slideText(s)} ${turns}${s.shown} ${s.unit}. Pass ${card.pass?.n} of ${card.pass?.of}.` : '';
+      return s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}. Pass ${card.pass?.n} of ${card.pass?.of}.` : '';
     }
     case 'try':
       return 'Try the mate, or measure, before it leaves the chuck.';
@@ -194,6 +193,9 @@ export function cardText(view: CardView, make: 'external' | 'internal', u: UnitS
   }
 }
 
+/** A travel as its dial shows it, else as a length. */
+export const travelText = (t: SlideTravel | null, mm: number, u: UnitSystem, join = ' and '): string =>
+  t ? `${dialText(t, join)} ${t.unit}` : fine(mm, u);
 const towardsHead = (mm: number): string => (mm >= 0 ? 'towards the headstock' : 'towards the tailstock');
 const WITH_CUT = 'the way it turns when the spindle cuts forward';
 
@@ -206,9 +208,7 @@ export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem): strin
   switch (move.way) {
     case 'parallel': {
       const t = move.travel;
-      const reading = t
-        ? `${t.turns > 0 ? `${turnsText(t.turns)} and ` : ''}${t.shown} ${t.unit}`
-        : fine(move.axialMm, u);
+      const reading = travelText(t, move.axialMm, u);
       return [
         `Move the top slide ${reading} ${towardsHead(move.axialMm)}.`,
         ...(move.comeBack ? [comeBack(towardsHead(move.axialMm))] : []),
@@ -222,12 +222,8 @@ export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem): strin
     case 'angled': {
       const t = move.travel;
       const c = move.crossTravel;
-      const along = t
-        ? `${t.turns > 0 ? `${turnsText(t.turns)} and ` : ''}${t.shown} ${t.unit}`
-        : fine(move.slideMm, u);
-      const cross = c
-        ? `${c.turns > 0 ? `${turnsText(c.turns)} and ` : ''}${c.shown} ${c.unit}`
-        : fine(move.crossOutMm, u);
+      const along = travelText(t, move.slideMm, u);
+      const cross = travelText(c, move.crossOutMm, u);
       return [
         `Draw the tool clear, then move the top slide ${along} ${move.slideMm >= 0 ? 'forward, into the work' : 'back, out of the work'}.`,
         ...(move.comeBack ? [comeBack(move.slideMm >= 0 ? 'forward' : 'back')] : []),
@@ -290,7 +286,7 @@ export function planDelta(before: CardView, after: CardView): string | null {
   const left = (v: CardView): number => v.plan?.passes.length ?? 0;
   const reading = (c: Card): string | null => {
     const [s] = c.settings;
-    return c.do === 'set' && !c.pass?.spring && s ? `${s.turns > 0 ? `${turnsText(s.turns)} + ` : ''}${s.shown}` : null;
+    return c.do === 'set' && !c.pass?.spring && s ? dialText(s, ' + ') : null;
   };
   const parts: string[] = [];
   const [ra, rb] = [reading(a), reading(b)];

@@ -1,11 +1,11 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Check, StepBack } from 'lucide-react';
-import { feedDegOf, toolOf } from '../../../core/cutting/plan.ts';
+import { toolOf } from '../../../core/cutting/plan.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { standing } from '../../../core/job/metal.ts';
+import { standingOfPart } from '../../../core/job/metal.ts';
+import { passSteps } from '../../../core/job/passSteps.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { plain, type Step } from '../../../core/quantity/working.ts';
-import { motionsOf, outText, restText, slideText, turnsText } from '../../../core/words/machine.ts';
+import { dialText, motionsOf, outText, restText, slideText } from '../../../core/words/machine.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
@@ -21,7 +21,7 @@ export function PassCard() {
   const { job, machine } = useJobView();
   const shop = useShop();
   const { show } = useWorking();
-  const { card, metal, plan, request, feed } = machine;
+  const { card, metal, plan, request } = machine;
   const lathe = latheOf(job, shop);
   const u = lathe?.crossSlide.unit ?? 'mm';
   const { shut, close } = useShut();
@@ -55,11 +55,14 @@ export function PassCard() {
           <button
             type="button"
             className="flex flex-wrap items-center gap-x-4 text-left"
-            aria-label={`Next reading ${setting ? `${setting.turns > 0 ? `${turnsText(setting.turns)} + ` : ''}${setting.shown}` : 'none'}; show the working`}
+            aria-label={`Next reading ${setting ? dialText(setting, ' + ') : 'none'}; show the working`}
             onClick={() =>
               plan &&
               request &&
-              show(spring ? 'Spring pass' : `Pass ${card.pass?.n} of ${card.pass?.of}`, stepsOf(machine))
+              show(
+                spring ? 'Spring pass' : `Pass ${card.pass?.n} of ${card.pass?.of}`,
+                passSteps(machine, job.cut.rule),
+              )
             }
           >
             {setting && setting.turns !== 0 && (
@@ -118,50 +121,6 @@ export function PassCard() {
       </div>
     </section>
   );
-
-  function stepsOf(view: typeof machine): Step[] {
-    if (!view.request || card.depthMm === null || !setting) return [];
-    const q = view.request;
-    const deg = feedDegOf(q);
-    return [
-      {
-        name: 'Depth at the target',
-        symbol: 'h',
-        formula:
-          'pitchDiameterMm' in q.target
-            ? '|surface as measured \u2212 pitch diameter| / 2 + way of the tip beyond the pitch line'
-            : 'depth asked for',
-        values:
-          'pitchDiameterMm' in q.target && q.surfaceMm !== null
-            ? `${plain(Math.abs(q.surfaceMm - q.target.pitchDiameterMm) / 2)} + ${plain((view.plan?.depthMm ?? 0) - Math.abs(q.surfaceMm - q.target.pitchDiameterMm) / 2)}`
-            : plain(view.plan?.depthMm ?? 0),
-        result: view.plan?.depthMm ?? 0,
-        unit: 'mm',
-        source: 'geometry of the groove; surface as measured',
-      },
-      {
-        name: 'Depth after this pass',
-        symbol: 'D',
-        formula: job.cut.rule === 'constant-area' ? 'equal chips over what is left' : 'what is left, shared out',
-        values: plain(card.depthMm),
-        result: card.depthMm,
-        unit: 'mm',
-        source: 'constant chip section; common practice; rounded to what the dial can be set to',
-      },
-      {
-        name: 'Travel of the slide',
-        symbol: 's',
-        formula: feed.slideDeg === null ? 'D \u2212 zero' : '(D \u2212 zero \u2212 cross slide) / cos(angle)',
-        values:
-          feed.slideDeg === null
-            ? `${plain(card.depthMm)} \u2212 ${plain(card.depthMm - setting.toMm)}`
-            : `(${plain(card.depthMm)} \u2212 ${plain(metal.zeroMm)} \u2212 ${plain(metal.crossMm)}) / cos ${deg}\u00b0`,
-        result: setting.toMm,
-        unit: 'mm',
-        source: 'geometry',
-      },
-    ];
-  }
 }
 
 /** Keeps the button shut for a moment after it was pressed. */
@@ -200,9 +159,7 @@ function useKeysOf(done: () => void) {
 /** What was done last stands large, with the way back. */
 export function JustDone() {
   const { job, machine } = useJobView();
-  const last = standing(job.events).findLast(
-    (e) => (e.kind === 'cut' || e.kind === 'sprung') && e.part === machine.metal.part,
-  );
+  const last = standingOfPart(job, machine.metal.part).findLast((e) => e.kind === 'cut' || e.kind === 'sprung');
   const n = last?.n ?? null;
   const keys = useMemo(() => (n === null ? {} : { b: () => void act({ do: 'void', of: n }) }), [n]);
   useKeys(keys);

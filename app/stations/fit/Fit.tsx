@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { checkReady, fitPlan, type FitPlan } from '../../../core/fit/fit.ts';
 import { fitChoiceOf, fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
-import { metalOf, standing } from '../../../core/job/metal.ts';
+import { standingOfPart } from '../../../core/job/metal.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { leadAngleDeg } from '../../../core/form/sizes.ts';
 import { leadMmOf, threadSizes } from '../../../core/standards/thread.ts';
@@ -46,10 +46,9 @@ export function Fit() {
   const places = matePlaces(job, thread);
   const clearance = Math.abs(sizes.pitchDiameterMm - plan.pitchDiameterMm);
   const other = system === 'mm' ? 'in' : 'mm';
-  const { part } = metalOf(job);
-  const measured = standing(job.events)
+  const measured = standingOfPart(job)
     .filter((e) => e.kind === 'blankMeasured')
-    .findLast((e) => e.part === part);
+    .at(-1);
   const ready = measured ? checkReady(plan, thread, measured.diameterMm) : null;
   const flatMm = job.fit.tip && 'flatMm' in job.fit.tip ? job.fit.tip.flatMm : null;
   const stepOf = (i: number): readonly Step[] => plan.working.slice(i, i + 1);

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { missingFacts } from '../../../core/lathe/unconfirmed.ts';
-import { factsText } from '../../../core/words/lathe.ts';
+import { latheUnknownText } from '../../../core/words/lathe.ts';
 import { engagedOf, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';
@@ -32,6 +32,8 @@ export function Gears() {
         {null}
       </StationFrame>
     );
+  const missing = lathe ? missingFacts(lathe) : [];
+  const unknown = lathe && missing.length > 0 ? latheUnknownText(lathe.name, missing) : null;
   return (
     <StationFrame
       station="gears"
@@ -40,13 +42,12 @@ export function Gears() {
     >
       <WhichLathe />
       {lathe && !isGeared(lathe) && <Electronic thread={thread} />}
-      {lathe && missingFacts(lathe).length > 0 && (
+      {lathe && unknown && (
         <Note tone="wrong">
-          Nobody has said {factsText(missingFacts(lathe))} of{' '}
+          {unknown.what}{' '}
           <Link className="underline" to={`/lathes/${lathe.id}`}>
-            {lathe.name}
+            {unknown.check}
           </Link>
-          : nothing is cut by a placeholder.
         </Note>
       )}
       {lathe && isGeared(lathe) && !lathe.unconfirmed.includes('leadscrew') && (

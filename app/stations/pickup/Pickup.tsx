@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { slipGears, type Move, type PickupAnswer } from '../../../core/job/pickupMove.ts';
+import { slipGears, type Move, type PickupAnswer, type SlideTravel } from '../../../core/job/pickupMove.ts';
 import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
 import { plain, type Step } from '../../../core/quantity/working.ts';
 import { exact, numberOf } from '../../../core/quantity/rational.ts';
@@ -10,7 +10,7 @@ import {
   LOST,
   pickupSteps,
   PICKUP_PROBLEM,
-  turnsText,
+  travelText,
   WAY_NAMES,
 } from '../../../core/words/machine.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
@@ -141,11 +141,7 @@ interface Headline {
   readonly which: string;
 }
 function headline(move: Move, u: 'mm' | 'in'): Headline {
-  const dial = (
-    t: { readonly turns: number; readonly shown: string; readonly unit: string } | null,
-    mm: number,
-  ): string =>
-    t ? `${t.turns > 0 ? `${turnsText(t.turns)} + ` : ''}${t.shown} ${t.unit}` : lengthText(Math.abs(mm), u, FINE);
+  const dial = (t: SlideTravel | null, mm: number): string => travelText(t, mm, u, ' + ');
   switch (move.way) {
     case 'parallel':
       return {

@@ -2,6 +2,7 @@ import { reactionTimeS, speedFrom, threadingRpm, carriageSpeedMmS } from '../../
 import { flanksUnderTool } from '../../../core/cutting/flanks.ts';
 import { CONFLICT } from '../../../core/words/machine.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { feedsAtAngle } from '../../../core/job/feed.ts';
 import { slideScaleDeg } from '../../../core/lathe/dials.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
 import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
@@ -47,7 +48,7 @@ export function Setup() {
   const leadMm = lead ? numberOf(lead) : null;
   // the slide follows the flank that is not cut
   const half = flanksUnderTool(form, { leftHand: thread.leftHand }).trailingDeg;
-  const angled = job.setup.infeed === 'flank' || job.setup.infeed === 'modified';
+  const angled = feedsAtAngle(job.setup.infeed);
   const angle = job.setup.slideAngleDeg;
   const scale = lathe ? slideScaleDeg(angle, lathe.slideScaleZero) : null;
   const wanted = plan ? threadingRpm(job.intake.material, plan.startDiameterMm) : null;

@@ -7,6 +7,7 @@ import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
 import { basisOf, notYet, STATION_NAMES } from '../chain.ts';
 import { slideAngleFor, suitClass, suitFit } from '../defaults.ts';
 import { threadOfJob } from '../derive.ts';
+import { feedsAtAngle } from '../feed.ts';
 import { makeOf } from '../made.ts';
 import { lastN } from '../metal.ts';
 import { oriented, withDimensions } from '../special.ts';
@@ -250,7 +251,7 @@ export const DESK = {
       const thread = threadOfJob(job);
       // a way of feeding brings its usual angle along; the person changes it from there
       const usual =
-        thread && (f.infeed === 'flank' || f.infeed === 'modified') && f.slideAngleDeg === undefined
+        thread && f.infeed !== undefined && feedsAtAngle(f.infeed) && f.slideAngleDeg === undefined
           ? {
               slideAngleDeg: slideAngleFor(
                 f.infeed,

@@ -6,7 +6,7 @@ import { cardOf } from '../card.ts';
 import { cutFacts } from '../cutPlan.ts';
 import { latheOf, threadOfJob } from '../derive.ts';
 import { EVENT_FIELDS } from '../events.ts';
-import { feedOf, plannedSlideDeg } from '../feed.ts';
+import { feedOf, feedsAtAngle, plannedSlideDeg } from '../feed.ts';
 import { lastN, metalOf, voidedOf } from '../metal.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { pickupMove, slidesMoved } from '../pickupMove.ts';
@@ -177,7 +177,7 @@ export const MACHINE = {
         return bad('depthMm', 'The groove is deeper than that already.', `more than ${shown(metal.depthMm)}`);
       // another depth than the card's: the slide that feeds stands where it gives that depth
       const by = f.depthMm - writes.depthMm;
-      const angled = writes.infeed === 'flank' || writes.infeed === 'modified';
+      const angled = feedsAtAngle(writes.infeed);
       return {
         ...writes,
         depthMm: f.depthMm,
@@ -226,7 +226,7 @@ export const MACHINE = {
       const metal = metalOf(job);
       const depthMm = f.depthMm ?? metal.depthMm;
       const slideDeg = plannedSlideDeg(job);
-      const angled = job.setup.infeed === 'flank' || job.setup.infeed === 'modified';
+      const angled = feedsAtAngle(job.setup.infeed);
       const topMm = angled && slideDeg !== null ? depthMm / cosDeg(slideDeg) : 0;
       const { train } = job.gears;
       return good({

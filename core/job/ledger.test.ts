@@ -1,0 +1,88 @@
+import { describe, expect, test } from '@jest/globals';
+import { answersOf } from './answers.ts';
+import { goOver } from './edits/back.ts';
+import { lastN, metalOf, standing } from './metal.ts';
+import { cardText } from '../words/machine.ts';
+import { AT, named, m30 } from '../../app/testing/bench.ts';
+
+describe('the ledger', () => {
+  test('an event taken back stays, struck through; taking that back brings it again', () => {
+    const b = m30().passes(2);
+    const [first, second] = standing(b.job.events).filter((e) => e.kind === 'cut');
+    b.do({ do: 'void', of: second?.n ?? 0 });
+    expect(b.metal.depthMm).toBe(first?.kind === 'cut' ? first.depthMm : NaN);
+    expect(b.job.events.some((e) => e.n === second?.n)).toBe(true);
+    b.do({ do: 'void', of: lastN(b.job) });
+    expect(b.metal.depthMm).toBe(second?.kind === 'cut' ? second.depthMm : NaN);
+    expect(b.try({ do: 'void', of: 9999 })).toBe('of');
+  });
+  test('undo strikes the event through and rewrites nothing; redo strikes that through', () => {
+    const b = m30().passes(1);
+    const before = b.job;
+    b.passes(1);
+    const made = { id: 'u', at: AT };
+    const back = goOver(b.job, { value: before, events: [lastN(b.job)] }, made);
+    expect(back.value.events.slice(0, b.job.events.length)).toEqual(b.job.events);
+    expect(metalOf(back.value).cuts).toBe(1);
+    const again = goOver(back.value, { value: b.job, events: back.events }, made);
+    expect(metalOf(again.value)).toMatchObject({ cuts: 2, depthMm: b.metal.depthMm });
+    expect(again.value.events.length).toBe(b.job.events.length + 2);
+  });
+  test('order is by number: a clock set back changes nothing', () => {
+    const b = m30().passes(1);
+    b.do({ do: 'passDone', at: '1999-01-01T00:00:00Z' });
+    expect(b.metal.cuts).toBe(2);
+  });
+  test('parts have ledgers of their own', () => {
+    const b = m30().do({ do: 'setQuantity', parts: 2 });
+    expect(b.try({ do: 'beginPart' })).toBeNull();
+    b.do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.9 }, { do: 'touchOff' }).passes(2);
+    expect(b.try({ do: 'beginPart' })).toBe('part');
+    b.do({ do: 'finishPart' }, { do: 'beginPart' });
+    expect(b.metal).toMatchObject({ part: 2, cuts: 0, depthMm: 0, surfaceMm: null });
+  });
+  test('starts: each to its depth, the next begins at the surface', () => {
+    const b = named('1-5 Acme 2-start').do(
+      { do: 'chooseLathe', lathe: 'lathe-els' },
+      { do: 'mount' },
+      { do: 'measureBlank', diameterMm: 25.3 },
+      { do: 'touchOff' },
+    );
+    const cutThrough = (): void => {
+      while (b.card.do === 'set') b.do(b.card.pass?.spring ? { do: 'springDone' } : { do: 'passDone' });
+    };
+    cutThrough();
+    expect(b.card.do).toBe('next-start');
+    b.do({ do: 'nextStart' });
+    expect(b.metal).toMatchObject({ start: 2, depthMm: 0, cuts: 0 });
+    cutThrough();
+    expect(b.card.do).toBe('measure');
+    expect(b.try({ do: 'nextStart' })).toBe('start');
+  });
+});
+
+test('inside, the slides are wound back and the collar runs down', () => {
+  const b = named('M30x2', { make: 'internal' }).do(
+    { do: 'setUp', infeed: 'plunge' },
+    { do: 'chooseLathe', lathe: 'lathe-els' },
+    { do: 'mount' },
+    { do: 'measureBlank', diameterMm: 27.9 },
+    { do: 'touchOff' },
+  );
+  const [s] = b.card.settings;
+  expect(s).toMatchObject({ slide: 'cross', wound: 'back' });
+  expect((s?.value ?? 0) + (s?.toMm ?? 0)).toBeCloseTo(1, 9); // a dial of 1 mm a turn
+  expect(b.card.cautions).toEqual(expect.arrayContaining(['inside-out', 'bar-unknown']));
+  expect(cardText(b.view, 'internal', 'mm')).toMatch(/^Cross slide, back to/);
+});
+
+test('side cuts: depth stays, the tool stands elsewhere, the pitch diameter follows', () => {
+  const b = m30().passes(6);
+  const before = answersOf(b.job, b.shop, null).metal as { pitchDiameterMm: { value: number } };
+  const { depthMm, axialMm } = b.metal;
+  b.do({ do: 'sideDone', flank: 'leading', byMm: 0.05 });
+  expect(b.metal).toMatchObject({ depthMm, sideMm: 0.05 });
+  expect(b.metal.axialMm - axialMm).toBeCloseTo(0.05, 9);
+  const after = answersOf(b.job, b.shop, null).metal as { pitchDiameterMm: { value: number } };
+  expect(before.pitchDiameterMm.value - after.pitchDiameterMm.value).toBeCloseTo(0.1 / (2 * Math.tan(Math.PI / 6)), 9);
+});

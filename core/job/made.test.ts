@@ -1,0 +1,159 @@
+import { describe, expect, test } from '@jest/globals';
+import { cardOf } from './card.ts';
+import { notYet } from './chain.ts';
+import { conclusion } from './conclusions.ts';
+import { newJob } from './create.ts';
+import { fitOfJob, threadOfJob, wirePlan } from './derive.ts';
+import { matePlaces, playAt } from './mate.ts';
+import type { Edit } from './edits/index.ts';
+import { metalOf } from './metal.ts';
+import { partBefore } from './partBefore.ts';
+import { partBeforeText } from '../words/ledger.ts';
+import { stoppedText } from '../words/machine.ts';
+import { AT, Bench, m30, named } from '../../app/testing/bench.ts';
+
+describe('what is made follows from what came in, what is wanted and the mate', () => {
+  test.each([
+    ['screw', 'copy', 'external'],
+    ['screw', 'mate', 'internal'],
+    ['screw', 'gauge', 'internal'],
+    ['nut', 'copy', 'internal'],
+    ['nut', 'mate', 'external'],
+    ['broken-shaft', 'extend', 'external'],
+  ] as const)('%s, %s: %s', (cameIn, wanted, make) => {
+    const b = new Bench(newJob('x', 'x', new Date(AT))).do({ do: 'setIntake', cameIn, wanted });
+    expect(b.job.intake.make).toBe(make);
+    // and somebody who says otherwise is heard
+    b.do({ do: 'setIntake', make: 'external' });
+    expect(b.job.intake.make).toBe('external');
+  });
+  const read = (
+    quantity: 'minorDiameter' | 'pitchDiameter',
+    value: number,
+    member: 'part' | 'mate',
+    place = '',
+  ): Edit => ({
+    do: 'takeReading',
+    reading: {
+      quantity,
+      text: String(value),
+      value,
+      span: null,
+      leaf: null,
+      instrument: null,
+      uncertainty: null,
+      member,
+      place,
+      positionMm: null,
+      wear: 'unknown',
+    },
+  });
+  test('a nut for a worn screw: bored over its true root, made to its thickest place, with the play at the others', () => {
+    const b = named('M42.5x2', { cameIn: 'screw', wanted: 'mate', make: 'internal' }).do(
+      read('minorDiameter', 40.1, 'part', 'ground off at the end'),
+      read('minorDiameter', 40.5, 'part', 'another turn'),
+      read('pitchDiameter', 41.15, 'part', 'top'),
+      read('pitchDiameter', 40.95, 'part', 'middle of the travel'),
+      { do: 'setFit', class: null, toMate: true, pitchClearanceMm: 0.1 },
+    );
+    const fit = fitOfJob(b.job);
+    expect(fit).toMatchObject({
+      make: 'internal',
+      pitchDiameterMm: expect.closeTo(41.25, 9),
+      bounds: [{ code: 'screw-root' }],
+    });
+    expect(fit?.startDiameterMm).toBeCloseTo(40.8, 9);
+    const thread = threadOfJob(b.job);
+    if (!fit || !thread) throw new Error('no fit');
+    // axial play is the clearance times tan 30
+    expect(matePlaces(b.job, thread).map((p) => playAt(fit, p))).toEqual([
+      expect.closeTo(0.1 * Math.tan(Math.PI / 6), 9),
+      expect.closeTo(0.3 * Math.tan(Math.PI / 6), 9),
+    ]);
+  });
+  test('a duty brings its clearance, and a clearance typed is no longer that duty\u2019s', () => {
+    const b = named('Tr40x7').do({ do: 'setFit', duty: 'clamp' });
+    expect(b.job.fit).toMatchObject({ class: null, duty: 'clamp' });
+    expect(b.job.fit.pitchClearanceMm).toBeCloseTo((2 * 0.35) / (2 * Math.tan((15 * Math.PI) / 180)), 2);
+    b.do({ do: 'setFit', pitchClearanceMm: 0.4 });
+    expect(b.job.fit).toMatchObject({ duty: null, pitchClearanceMm: 0.4 });
+  });
+  test('a class of the other member is no plan for any station', () => {
+    const b = m30();
+    expect(conclusion('cut', b.job, b.shop, 'mm')).toMatch(/^Pass 1 of/);
+    b.do({ do: 'setFit', class: '6H' });
+    expect(fitOfJob(b.job)?.classProblem?.field).toBe('class');
+    expect(conclusion('cut', b.job, b.shop, 'mm')).toBeNull();
+  });
+  test('what was right on the test piece is offered to the part after it', () => {
+    const job = named('M30x2');
+    job.do({ do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'setQuantity', parts: 2, testPiece: true });
+    job.do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.9 });
+    expect(partBefore(job.job)).toBeNull();
+    job.do({ do: 'touchOff' }, { do: 'deeper', byMm: 0.05 });
+    while (job.card.do === 'set' && job.card.pass && !job.card.pass.spring) job.do({ do: 'passDone' });
+    job.do({ do: 'overWires', mm: 30.1, text: '30.1' }, { do: 'tryMate', mate: 'the yoke', result: 'runs' });
+    expect(wirePlan(job.job, job.shop)?.measured).toHaveLength(1);
+    job.do({ do: 'finishPart' });
+    const { depthMm, cuts } = metalOf(job.job);
+    expect(partBefore(job.job)).toBeNull();
+    job.do({ do: 'beginPart' });
+    const before = partBefore(job.job);
+    // what was measured and tried on the test piece proves nothing of this part
+    expect(wirePlan(job.job, job.shop)?.measured).toEqual([]);
+    expect(conclusion('prove', job.job, job.shop, 'mm')).not.toContain('yoke');
+    expect(notYet('prove', job.job, job.shop)).toBe('Nothing has been tried or measured yet.');
+    expect(before).toMatchObject({ part: 1, testPiece: true, deeperMm: 0.05, depthMm, passes: cuts });
+    expect(cuts).toBeGreaterThan(3);
+    // and the part that was scrapped in between teaches nothing
+    job.do({ do: 'mount' }, { do: 'finishPart', verdict: 'scrapped', why: 'bent' }, { do: 'beginPart' });
+    expect(partBefore(job.job)).toEqual(before);
+    expect(
+      partBeforeText(before ?? { part: 0, testPiece: false, depthMm: 0, deeperMm: 0, passes: 0, springs: 0 }, 'mm'),
+    ).toMatch(/^The test piece was right at 1\.\d+ mm deep, 0\.050 mm deeper than planned, in \d+ passes\.$/);
+  });
+  test('a lathe of which nobody has said dials or leadscrew stops the card', () => {
+    const b = named('M30x2');
+    const lathe = b.shop.lathes.find((l) => l.id === b.job.gears.lathe) ?? b.shop.lathes[0];
+    if (!lathe) throw new Error('no lathe');
+    b.do({ do: 'chooseLathe', lathe: lathe.id });
+    lathe.unconfirmed = ['crossSlide'];
+    const { card } = cardOf(b.job, b.shop, null);
+    expect(card.stopped).toEqual({ code: 'lathe-unknown', lathe: lathe.name, facts: ['crossSlide'] });
+    expect(card.stopped && stoppedText(card.stopped, 'mm').what).toContain('the cross slide\u2019s dial');
+  });
+  test('a gauge is made to the class of what it gauges, and stops where there is none', () => {
+    const b = named('M10', { cameIn: 'screw', wanted: 'copy' });
+    expect(b.job.fit.class).toBe('6g');
+    b.do({ do: 'setIntake', cameIn: 'nut', wanted: 'gauge' });
+    expect(b.job).toMatchObject({ intake: { make: 'external' }, fit: { class: '6H' } });
+    expect(fitOfJob(b.job)).toMatchObject({
+      make: 'external',
+      pitchDiameterMm: expect.closeTo(9.044, 3),
+      gauge: { scrapAtMm: expect.closeTo(9.026, 3) },
+    });
+    b.do({ do: 'setFit', gauge: { end: 'not-go', school: 'inside' } });
+    // Prove over wires judges by the gauge's own tenth, not by the work's limits
+    const { limitsMm } = wirePlan(b.job, b.shop) ?? {};
+    expect((limitsMm?.max ?? 0) - (limitsMm?.min ?? 0)).toBeCloseTo(0.018, 3);
+    b.do({ do: 'setFit', class: null });
+    expect(fitOfJob(b.job)?.classProblem?.field).toBe('class');
+    b.do({ do: 'setIntake', wanted: 'copy', cameIn: 'nut' });
+    expect(fitOfJob(b.job)?.gauge).toBeNull();
+  });
+  test('a special changed by hand reaches depth and dial', () => {
+    const b = named('50 mm x 8 mm 45/5', {}).do({ do: 'setSpecial', depthMm: 5, crestFlatMm: 1.6 });
+    // the blank is turned under and the flanks get their clearance: a tenth off what was read
+    expect(Math.abs((fitOfJob(b.job)?.depthMm ?? 0) - 5)).toBeLessThan(0.1);
+    expect(b.try({ do: 'setSpecial', crestFlatMm: 4 })).toBe('crestFlatMm');
+    expect(named('M30x2').try({ do: 'setSpecial', depthMm: 1 })).toBe('thread');
+  });
+  test('where a standard has classes its usual one is the rule; where none has, a clearance', () => {
+    expect(named('M30x2').job.fit.class).toBe('6g');
+    expect(named('1-5 Acme').job.fit.class).toBe('2G');
+    expect(named('1 1/2 in x 3.5 TPI 29').job.fit.class).toBe('2G');
+    expect(named('50 mm x 8 mm 45/5').job.fit.class).toBeNull();
+    // and without a length of engagement each standard's own is taken
+    expect(named('1-8 UNC').job.fit.engagementMm).toBeNull();
+  });
+});

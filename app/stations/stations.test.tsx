@@ -183,6 +183,38 @@ describe('a measuring instrument on a cable', () => {
     burst('6.647');
     expect(job().readings.at(-1)).toMatchObject({ text: '6.647' });
   });
+  /** Keys with the time each of them came, as a busy machine hands them on, ms. */
+  const burstAt = (keys: readonly (readonly [string, number])[]): void =>
+    act(() => {
+      for (const [key, ms] of keys) {
+        const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
+        Object.defineProperty(event, 'timeStamp', { value: 1e6 + ms });
+        (document.activeElement ?? document.body).dispatchEvent(event);
+      }
+    });
+  test('a stretched gap does not cut the front off a reading', async () => {
+    await at('name', 'demo-latch');
+    burstAt([
+      ['3', 0],
+      ['1', 4],
+      ['.', 214],
+      ['6', 218],
+      ['2', 222],
+      ['Enter', 226],
+    ]);
+    expect(screen.getByRole('dialog').textContent).toMatch(/^31\.62 came in/);
+  });
+  test('the quickest hand is no instrument', async () => {
+    await at('name', 'demo-latch');
+    burstAt([
+      ['3', 0],
+      ['1', 90],
+      ['.', 170],
+      ['6', 250],
+      ['Enter', 290],
+    ]);
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
   test('a hand is slower: digits alone do nothing anywhere', async () => {
     await at('name', 'demo-latch');
     await screen.findAllByRole('button', { name: /^Accept/ });

@@ -3,6 +3,8 @@
  * a burst must never work a button: it lands in the field that is armed, or is offered.
  */
 const GAP_MS = 50;
+/** A machine that is busy stretches a gap or two: keys this close belong together, or a reading would lose its front digits. */
+const STRETCHED_MS = 500;
 const LEAST = 3;
 const READING = /^[+-]?\d*[.,]?\d+(?:\s?\/\s?\d+)?\s*(?:mm|in|")?$/i;
 
@@ -24,10 +26,15 @@ export interface BurstRoutes {
   readonly arrived: (text: string) => void;
 }
 
+/** @param gaps between the keys of a run, ms @returns whether no hand types so fast: most of them are an instrument's */
+const fasterThanAHand = (gaps: readonly number[]): boolean =>
+  gaps.filter((gap) => gap < GAP_MS).length * 2 > gaps.length;
+
 /** Watches every key before any view sees it. @returns how to stop */
 export function watchBursts(routes: BurstRoutes): () => void {
   let keys = '';
   let last = -Infinity;
+  let gaps: number[] = [];
   /** What the field held before the burst, when one has the focus that takes no readings. */
   let before: string | null = null;
   const listen = (e: KeyboardEvent): void => {
@@ -35,10 +42,13 @@ export function watchBursts(routes: BurstRoutes): () => void {
       keys = '';
       return;
     }
-    const quick = e.timeStamp - last < GAP_MS;
+    const gap = e.timeStamp - last;
+    const follows = gap < STRETCHED_MS;
     if (e.key.length === 1) {
-      if (!quick) {
+      if (follows && keys !== '') gaps.push(gap);
+      else {
         keys = '';
+        gaps = [];
         before = isText(e.target) ? e.target.value : null;
       }
       keys += e.key;
@@ -48,7 +58,7 @@ export function watchBursts(routes: BurstRoutes): () => void {
     if (e.key !== 'Enter' && e.key !== 'Tab') return;
     const text = keys.trim();
     keys = '';
-    if (!quick || text.length < LEAST || !READING.test(text)) return;
+    if (!follows || text.length < LEAST || !READING.test(text) || !fasterThanAHand([...gaps, gap])) return;
     if (takesNumbers(e.target) || (e.target instanceof HTMLInputElement && e.target.type === 'search')) return;
     e.preventDefault();
     e.stopImmediatePropagation();

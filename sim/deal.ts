@@ -64,6 +64,12 @@ export interface Dealt {
   readonly share: number;
   readonly passes: number | null;
   readonly trouble: boolean;
+  /** A nut for a worn screw: how far its places lie under the basic size, on pitch diameter, mm. Null: of its own. */
+  readonly wornMm: readonly number[] | null;
+  /** Parts after the first, which is then a test piece; 0: one part. */
+  readonly more: number;
+  /** A recut's own step between trials of the mate, mm radial. */
+  readonly ownStepMm: number | null;
   /** A limit gauge is made instead of a part: which end. */
   readonly gauge: 'go' | 'not-go' | null;
 }
@@ -75,6 +81,9 @@ export function deal(dice: Dice): Dealt {
   const geared = latheKind === 'change-gears' || latheKind === 'gearbox';
   const wanted = kind.starts > 1 ? 'copy' : dice.of(['copy', 'copy', 'copy', 'extend', 'recut'] as const);
   const ways = geared ? (['parallel', 'angled', 'turn', 'slip'] as const) : (['parallel', 'turn', 'start'] as const);
+  const copies = wanted === 'copy' && kind.starts === 1;
+  const member = copies ? dice.of(['external', 'external', 'internal'] as const) : 'external';
+  const worn = member === 'internal' && dice.chance(0.5);
   return {
     kind,
     latheKind,
@@ -87,12 +96,15 @@ export function deal(dice: Dice): Dealt {
     blankOffMm: dice.gauss(0.06 * Math.sqrt(kind.pitchMm)),
     eccentricMm: dice.between(0, 0.05),
     wanted,
-    member: kind.starts > 1 || wanted !== 'copy' ? 'external' : dice.of(['external', 'external', 'internal'] as const),
+    member,
+    wornMm: worn ? [0.05, 0.12, 0.3].map((mm) => mm * dice.between(0.5, 1.5)) : null,
+    more: kind.starts === 1 && dice.chance(0.15) ? 3 : 0,
+    ownStepMm: wanted === 'recut' && kind.pitchMm >= 2 && dice.chance(0.6) ? 0.0127 : null,
     leftHand: dice.chance(0.25),
     way: dice.of(ways),
     share: dice.between(0.75, 0.97),
     passes: dice.chance(0.3) ? dice.whole(6, 30) : null,
     trouble: dice.chance(0.5),
-    gauge: wanted === 'copy' && !kind.special && dice.chance(0.2) ? dice.of(['go', 'not-go'] as const) : null,
+    gauge: wanted === 'copy' && !worn && !kind.special && dice.chance(0.2) ? dice.of(['go', 'not-go'] as const) : null,
   };
 }

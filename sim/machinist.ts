@@ -53,6 +53,8 @@ export interface Answers {
       | null;
   };
   readonly prove: { readonly next: { readonly code: string; readonly byMm: number } | null };
+  /** What may be aimed at on this part after the one before. */
+  readonly before: { readonly aims: readonly { readonly deeperMm: number }[] } | null;
 }
 
 /** The job as it really stands, of which Gelvin hears only what is measured and entered. */
@@ -66,7 +68,6 @@ export interface Truth {
   readonly headEndDeg: number;
   readonly flatMm: number;
   readonly targetPitchDiameterMm: number;
-  readonly blankMm: number;
   /** How far the work runs out, radial. */
   readonly eccentricMm: number;
   readonly wanted: 'copy' | 'extend' | 'recut';
@@ -86,6 +87,10 @@ export interface Truth {
   /** In a bore: from the tip to the back of the bar. */
   readonly barMm: number | null;
   readonly wire: number | null;
+  /** The worn screw that a nut is made for: its thickest pitch diameter and its largest root. Null: a nut or screw of its own. */
+  readonly screw: { readonly thickestMm: number; readonly rootMm: number } | null;
+  /** Parts to make in all, a test piece among them; each from a blank of its own. */
+  readonly blanksMm: readonly number[];
   /** Gears and half-nuts: leadscrew pitch, the chasing dial's gear and marks, and whether the chuck screws on. Null: none of it. */
   readonly halfNuts: {
     readonly leadscrewMm: number;
@@ -105,7 +110,8 @@ export interface Outcome {
 class Scrapped extends Error {}
 /** A hand turns a handle wrongly by so much when it sets a dial, mm radial. */
 const HAND_MM = 0.002;
-const MOST_STEPS = 400;
+const MOST_STEPS = 1200;
+const MOST_STOPS = 40;
 /** A tool so far beside a groove cuts its flank, which anybody sees, mm. */
 const BESIDE_MM = 0.06;
 
@@ -121,15 +127,24 @@ export function carry(
   const internal = t.member === 'internal';
   // cutting away from the free end, that flank is on the side towards which the tool travels; a nut's likewise
   const tool: Tool = { headDeg: t.freeEndDeg, tailDeg: t.headEndDeg, flatMm: t.flatMm };
-  const metal = new Metal(lead);
+  let metal = new Metal(lead);
   /** The length on which an old thread is still there. */
-  const old = new Metal(lead);
-  let phase = dice.between(0, lead);
-  if (t.wanted !== 'copy') {
+  let old = new Metal(lead);
+  let phase = 0;
+  let part = 0;
+  let blankMm = 0;
+  const putUp = (): void => {
+    metal = new Metal(lead);
+    old = new Metal(lead);
+    phase = dice.between(0, lead);
+    blankMm = t.blanksMm[part] ?? t.blanksMm[0] ?? 0;
+    part += 1;
+    if (t.wanted === 'copy') return;
     const where = dice.between(0, lead);
     for (let s = 0; s < t.starts; s += 1) old.cut(tool, t.oldDepthMm, where + s * t.pitchMm);
     if (t.wanted === 'recut') metal.depth.set(old.depth);
-  }
+  };
+  putUp();
   const cross = new Slide(t.crossSlackMm);
   const top = new Slide(t.topSlackMm);
   // depth of the tip = cross + top cos b + zero; place along the axis = phase + top sin b in the direction of the cut
@@ -139,6 +154,7 @@ export function carry(
   let lastChip = 0;
   let scrapped: string | null = null;
   let steps = 0;
+  let stops = 0;
   const rad = (deg: number): number => (deg * Math.PI) / 180;
   const alongBed = (): boolean => slideDeg === 90;
   const place = (): number => phase + top.mm * Math.sin(rad(slideDeg)) * (alongBed() ? 1 : dir);
@@ -165,7 +181,7 @@ export function carry(
     for (const s of settings) {
       if (s.slide === 'control') {
         const mm = s.value * (s.unit === 'mm' ? 1 : 25.4) * (s.reads === 'diameter' ? 0.5 : 1);
-        cross.comeTo((internal ? 1 : -1) * (mm - t.blankMm / 2) - top.mm * Math.cos(rad(slideDeg)) - zero);
+        cross.comeTo((internal ? 1 : -1) * (mm - blankMm / 2) - top.mm * Math.cos(rad(slideDeg)) - zero);
         continue;
       }
       const slide = s.slide === 'cross' ? cross : top;
@@ -179,7 +195,7 @@ export function carry(
     cross.to(before - by);
     // clear of the highest spot of the surface, all the way back
     if (tip() > -t.eccentricMm) throw new Scrapped(`the tool came back through the work, ${tip().toFixed(2)} deep`);
-    if (t.barMm !== null && -tip() > t.blankMm - t.barMm) throw new Scrapped('the bar was drawn into the far wall');
+    if (t.barMm !== null && -tip() > blankMm - t.barMm) throw new Scrapped('the bar was drawn into the far wall');
     cross.to(before);
     comeBack(a);
   };
@@ -229,7 +245,7 @@ export function carry(
   };
   const measured = (): number => {
     const line = metal.pitchLineMm(t.pitchMm, t.starts);
-    return t.blankMm + (internal ? 2 : -2) * line;
+    return blankMm + (internal ? 2 : -2) * line;
   };
   const prove = (): void => {
     const d2 = measured();
@@ -310,6 +326,17 @@ export function carry(
     say({ do: 'inGroove' });
   };
 
+  let worst = 0;
+  /** A part that is done: how far off it is, and whether it goes on the screw it was made for. */
+  const judge = (): void => {
+    const left = (internal ? -1 : 1) * (measured() - t.targetPitchDiameterMm);
+    if (Math.abs(left) > Math.abs(worst) || part === 1) worst = left;
+    if (!t.screw) return;
+    if (measured() <= t.screw.thickestMm)
+      throw new Scrapped('the nut does not go over the thickest place of its screw');
+    if (blankMm <= t.screw.rootMm) throw new Scrapped('the bore of the nut rides on the root of its screw');
+  };
+
   try {
     for (steps = 0; steps < MOST_STEPS; steps += 1) {
       for (const e of mischief(steps)) {
@@ -320,9 +347,20 @@ export function carry(
       }
       const a = door.job();
       const { card } = a;
-      if (card.do === 'finished' || card.do === 'next-part') break;
+      if (card.do === 'finished' || card.do === 'next-part') {
+        judge();
+        if (card.do === 'finished') break;
+        putUp();
+        real = 0;
+        say({ do: 'beginPart' });
+        const aim = door.job().before?.aims[0];
+        if (aim) say({ do: 'deeper', byMm: aim.deeperMm });
+        continue;
+      }
       switch (card.do) {
         case 'check':
+          stops += 1;
+          if (stops > MOST_STOPS) throw new Scrapped('the card stopped for good');
           say({ do: 'check' });
           break;
         case 'mount':
@@ -334,7 +372,7 @@ export function carry(
         case 'measure':
         case 'try':
           if (card.what === 'blank') {
-            say({ do: 'measureBlank', diameterMm: Number((t.blankMm + dice.gauss(0.003)).toFixed(3)) });
+            say({ do: 'measureBlank', diameterMm: Number((blankMm + dice.gauss(0.003)).toFixed(3)) });
             break;
           }
           if (card.do === 'try' && a.prove.next) {
@@ -384,7 +422,6 @@ export function carry(
     if (!(e instanceof Scrapped)) throw e;
     scrapped = e.message;
   }
-  const left = (internal ? -1 : 1) * (measured() - t.targetPitchDiameterMm);
   if (scrapped === null && steps >= MOST_STEPS) scrapped = 'it never came to an end';
-  return { scrapped, leftMm: left, steps };
+  return { scrapped, leftMm: worst, steps };
 }

@@ -103,7 +103,7 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
   // the flank that is not cut has to be steep enough for a slide to follow
   const trailing = d.leftHand ? d.kind.freeEndDeg : d.kind.headEndDeg;
   must(
-    { do: 'setIntake', wanted: d.gauge ? 'gauge' : d.wanted, make: d.member, cameIn: 'screw' },
+    { do: 'setIntake', wanted: d.gauge ? 'gauge' : d.wornMm ? 'mate' : d.wanted, make: d.member, cameIn: 'screw' },
     { do: 'acceptName', thread, probability: 1, overruled: true, reason: 'dealt' },
     ...(d.gauge ? [{ do: 'setFit', gauge: { end: d.gauge, school: 'inside' } }] : []),
     { do: 'chooseLathe', lathe: 'sim' },
@@ -111,12 +111,17 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
     { do: 'setUp', infeed: trailing < 5 ? 'plunge' : infeed },
     { do: 'setSchedule', passes: d.passes, returnBy: d.returnBy, firstMaxMm: 0.25 },
     { do: 'setPickup', way: d.way },
+    ...(d.more > 0 ? [{ do: 'setQuantity', parts: d.more, testPiece: true }] : []),
+    ...(d.ownStepMm === null ? [] : [{ do: 'setSchedule', deeperStepMm: d.ownStepMm }]),
   );
+  const worn = d.wornMm && wornScrew(d.wornMm, must, door);
   const { fit } = door.job();
   if (!fit) throw new Error('no fit');
   const external = d.member === 'external';
   const slope = Math.tan((d.kind.freeEndDeg * Math.PI) / 180) + Math.tan((d.kind.headEndDeg * Math.PI) / 180);
-  const blankMm = fit.startDiameterMm + d.blankOffMm;
+  // a nut for a screw that is there is bored to what was said, or a little over
+  const off = worn ? Math.abs(d.blankOffMm) / 3 : d.blankOffMm;
+  const blankMm = fit.startDiameterMm + off;
   // the tool in the holder, ground by hand to about a tenth of the pitch
   const flatMm = Number((d.kind.pitchMm * (slope < 0.8 ? 0.34 : 0.12)).toFixed(2));
   const formDepth = Math.abs(blankMm - fit.pitchDiameterMm) / 2 + (d.kind.pitchMm / 2 - flatMm) / slope;
@@ -124,7 +129,7 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
   const barMm = external ? null : blankMm * 0.55;
   if (barMm !== null && dice.chance(0.7)) must({ do: 'setUp', barMm });
   const wire =
-    external && d.kind.freeEndDeg === d.kind.headEndDeg
+    external && d.ownStepMm === null && d.kind.freeEndDeg === d.kind.headEndDeg
       ? Number((d.kind.pitchMm / 2 / Math.cos((d.kind.freeEndDeg * Math.PI) / 180)).toFixed(3))
       : null;
   const truth: Truth = {
@@ -136,7 +141,11 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
     headEndDeg: d.kind.headEndDeg,
     flatMm,
     targetPitchDiameterMm: fit.pitchDiameterMm,
-    blankMm,
+    blanksMm: [
+      blankMm,
+      ...Array.from({ length: d.more }, () => blankMm + Math.abs(dice.gauss(0.03)) * (external ? -1 : 1)),
+    ],
+    screw: worn,
     eccentricMm: d.eccentricMm,
     wanted: d.wanted,
     oldDepthMm: d.wanted === 'recut' ? formDepth - 0.08 : formDepth - 0.02,
@@ -165,6 +174,40 @@ export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null)
     dealt: d,
     right: rightOf(d, fit),
   };
+}
+
+/** Play that a nut is to have over the thickest place of its screw, on pitch diameter, mm. */
+const NUT_CLEARANCE_MM = 0.15;
+const READING = {
+  span: null,
+  leaf: null,
+  instrument: null,
+  uncertainty: null,
+  place: '',
+  positionMm: null,
+  wear: 'unknown',
+};
+
+/** A worn screw comes in with the job: measured at three places and at its root. The nut is made to it. */
+function wornScrew(
+  wornMm: readonly number[],
+  must: (...edits: Record<string, unknown>[]) => void,
+  door: Door,
+): Truth['screw'] {
+  must({ do: 'setFit', class: null, pitchClearanceMm: 0, crestReliefMm: 0 });
+  const basic = door.job().fit;
+  if (!basic) throw new Error('no fit');
+  const places = wornMm.map((mm) => basic.pitchDiameterMm - mm);
+  // cut by somebody else, with a wide tool: its root stands higher than the table's
+  const rootMm = basic.startDiameterMm + 0.05;
+  const read = (quantity: string, value: number) => ({
+    do: 'takeReading',
+    reading: { ...READING, quantity, text: String(value), value, member: 'part' },
+  });
+  must(...places.map((mm) => read('pitchDiameter', mm)), read('minorDiameter', rootMm));
+  // the name stands, whatever was read of its wear
+  must({ do: 'settle', station: 'name' }, { do: 'setFit', to: 'mate', pitchClearanceMm: NUT_CLEARANCE_MM });
+  return { thickestMm: Math.max(...places), rootMm };
 }
 
 /** A micrometer over wires reads wrongly by so much, mm: no maker can tell a size nearer. */

@@ -124,4 +124,18 @@ export const FAULTS: readonly Fault[] = [
       ]);
     },
   },
+  {
+    name: '10. a nut made to the most worn place of its screw',
+    concerns: (d) => d.wornMm !== null,
+    edits: (edits) => edits.map((e) => (e['do'] === 'setFit' && e['to'] === 'mate' ? { ...e, wornMate: 'recut' } : e)),
+  },
+  {
+    name: '11. a nut bored without hearing of its screw\u2019s root',
+    concerns: (d) => d.wornMm !== null,
+    edits: (edits) =>
+      edits.map((e) => {
+        const reading = e['reading'] as { readonly quantity?: string } | undefined;
+        return reading?.quantity === 'minorDiameter' ? { do: 'sayWhy', reason: 'dealt' } : e;
+      }),
+  },
 ];

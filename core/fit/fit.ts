@@ -27,9 +27,15 @@ export interface FitChoice {
   readonly gauge?: GaugeChoice | null;
   /** The surviving screw that a nut has to pass: its largest root on the travel used, as read, mm; null: not read. */
   readonly mateRootMm?: number | null;
-  /** Pitch diameter of the surviving mate where it decides, mm; null or missing: made to basic sizes. */
-  readonly matePitchDiameterMm?: number | null;
+  /** Without a class: what the pitch diameter is counted from. Missing: the basic size. */
+  readonly to?: FitTo;
+  /** Pitch diameter of the surviving mate, or of the part copied, as read, mm; null or missing: not read. */
+  readonly readPitchDiameterMm?: number | null;
+  /** A copy: outside of the screw, or bore of the nut, as read, mm; null or missing: not read. */
+  readonly readStartMm?: number | null;
 }
+/** The basic size with a clearance; the surviving mate as read with a clearance; the part as read, as it was before it wore. */
+export type FitTo = 'clearance' | 'mate' | 'copy';
 
 /** What moves a blank or bore away from where the table alone would have it. */
 export interface Bound {
@@ -67,8 +73,8 @@ export interface FitPlan {
   } | null;
   /** Sizes of the gauge, when one is made. */
   readonly gauge: GaugeSizes | null;
-  /** Why the class asked for cannot be used. */
-  readonly classProblem: Problem | null;
+  /** Why there is no size to cut to: the class asked for cannot be used, or what it is made to was not read. */
+  readonly problem: Problem | null;
   readonly working: readonly Step[];
 }
 
@@ -92,10 +98,15 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const aims = aimsOf(choice, asked, gauge);
   const pitchAim = aims ? middle(aims.pitch) : null;
   const startAim = aims ? middle(aims.start) : null;
-  const fromMm = choice.matePitchDiameterMm ?? sizes.pitchDiameterMm;
-  const pitchDiameterMm = pitchAim ?? fromMm + (external ? -1 : 1) * choice.pitchClearanceMm;
-  const basicStart = external ? sizes.majorMm : sizes.minorInternalMm;
-  const wantedStart = startAim ?? basicStart + (external ? -1 : 1) * choice.crestReliefMm;
+  const to = aims ? 'clearance' : (choice.to ?? 'clearance');
+  const copy = to === 'copy';
+  const fromMm = (to === 'clearance' ? null : choice.readPitchDiameterMm) ?? sizes.pitchDiameterMm;
+  const clearanceMm = copy ? 0 : choice.pitchClearanceMm;
+  const pitchDiameterMm = pitchAim ?? fromMm + (external ? -1 : 1) * clearanceMm;
+  const readStart = copy ? (choice.readStartMm ?? null) : null;
+  const basicStart = readStart ?? (external ? sizes.majorMm : sizes.minorInternalMm);
+  const reliefMm = readStart === null ? choice.crestReliefMm : 0;
+  const wantedStart = startAim ?? basicStart + (external ? -1 : 1) * reliefMm;
   const bounds =
     external || gauge
       ? []
@@ -130,12 +141,20 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       symbol: external ? 'd blank' : 'D bore',
       formula:
         binding?.formula ??
-        (limits ? 'middle of its limits' : external ? 'd \u2212 crest relief' : 'D1 + crest relief'),
+        (limits
+          ? 'middle of its limits'
+          : readStart !== null
+            ? 'as read on the part'
+            : external
+              ? 'd \u2212 crest relief'
+              : 'D1 + crest relief'),
       values:
         binding?.values ??
         (limits
           ? `(${limits.start.min ?? ''} + ${limits.start.max ?? ''}) / 2`
-          : `${plain(basicStart)} ${sign} ${plain(choice.crestReliefMm)}`),
+          : readStart !== null
+            ? plain(readStart)
+            : `${plain(basicStart)} ${sign} ${plain(reliefMm)}`),
       result: startDiameterMm,
       unit: 'mm',
       source: external
@@ -147,10 +166,14 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       symbol: external ? 'd2' : 'D2',
       formula: limits
         ? 'middle of its limits'
-        : `${choice.matePitchDiameterMm == null ? 'basic' : 'the mate\u2019s'} ${external ? 'd2 \u2212' : 'D2 +'} clearance`,
+        : copy
+          ? 'as read on the part, where it is least worn'
+          : `${to === 'mate' ? 'the mate\u2019s' : 'basic'} ${external ? 'd2 \u2212' : 'D2 +'} clearance`,
       values: limits
         ? `(${limits.pitch.min ?? ''} + ${limits.pitch.max ?? ''}) / 2`
-        : `${plain(fromMm)} ${sign} ${plain(choice.pitchClearanceMm)}`,
+        : copy
+          ? plain(fromMm)
+          : `${plain(fromMm)} ${sign} ${plain(clearanceMm)}`,
       result: pitchDiameterMm,
       unit: 'mm',
       source: limits ? `${limits.source}, class ${limits.class}` : `${form.source}; clearance: as chosen`,
@@ -197,7 +220,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     tip: { ...tip, clearsRoot: tip.clearsRoot || finishes(external, rootDiameterMm, sizes) },
     limits,
     gauge: gauge?.ok ? gauge.value : null,
-    classProblem: classProblemOf(choice, asked, aims, gauge),
+    problem: classProblemOf(choice, asked, aims, gauge) ?? notRead(choice),
     working,
   };
 }
@@ -236,6 +259,26 @@ function classProblemOf(
     field: 'class',
     message: `Class ${choice.class ?? ''} is not for ${isScrew(choice) ? 'a screw' : 'a nut'}.`,
   };
+}
+
+/** Made to the mate, or as a copy, and nothing says how big that is: the basic size must not stand in. */
+function notRead(choice: FitChoice): Problem | null {
+  if (choice.class || choice.gauge || choice.readPitchDiameterMm != null) return null;
+  const mate = choice.make === 'external' ? 'nut' : 'screw';
+  const own = choice.make === 'external' ? 'screw' : 'nut';
+  if (choice.to === 'mate')
+    return {
+      field: 'to',
+      message: `It is made to its ${mate}, and nothing says how big that is on the pitch diameter.`,
+      right: `read in Read, on its ${mate}: the pitch diameter${mate === 'screw' ? ', or over wires' : ''}`,
+    };
+  return choice.to === 'copy'
+    ? {
+        field: 'to',
+        message: `It is copied as read, and nothing says how big the ${own} is on the pitch diameter.`,
+        right: `read in Read, where it is not worn: the pitch diameter${own === 'screw' ? ', or over wires' : ''}`,
+      }
+    : null;
 }
 
 /** Clearance that a nut is given over the root of the screw it has to pass, radial, mm. Common practice (0.1 to 0.25), no source. */

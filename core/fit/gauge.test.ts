@@ -79,7 +79,7 @@ test('a plug is planned to its own limits, not to those of a screw', () => {
     class: '6H',
     gauge: { end: 'go', school: 'inside' },
   });
-  expect(plan.classProblem).toBeNull();
+  expect(plan.problem).toBeNull();
   expect(plan.pitchDiameterMm).toBeCloseTo(9.044, 3);
   expect(plan.startDiameterMm).toBeCloseTo(10.018, 3);
   // narrower than the form's own P/8 and more: the groove of a plug over basic is narrower at the root
@@ -94,6 +94,6 @@ test('a plug is planned to its own limits, not to those of a screw', () => {
       tip: null,
       class: null,
       gauge: { end: 'go', school: 'inside' },
-    }).classProblem?.field,
+    }).problem?.field,
   ).toBe('class');
 });

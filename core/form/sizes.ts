@@ -41,6 +41,10 @@ const slopeOf = (form: ThreadForm): number => tanDeg(form.leadingFlankDeg) + tan
 export const rootFlatMm = (form: ThreadForm, pitchMm: number): number =>
   Math.max(0, pitchMm / 2 - form.external.innerMm * slopeOf(form));
 
+/** Width of the external crest, mm; of a rounded crest where its flanks would end. */
+export const crestFlatMm = (form: ThreadForm, pitchMm: number): number =>
+  Math.max(0, pitchMm / 2 - form.external.outerMm * slopeOf(form));
+
 /** Width of the internal groove at its bottom (the nut's root at the major diameter), mm. */
 export const nutRootFlatMm = (form: ThreadForm, pitchMm: number): number =>
   Math.max(0, pitchMm / 2 - form.internal.outerMm * slopeOf(form));

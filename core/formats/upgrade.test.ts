@@ -5,6 +5,7 @@ import { cardOf } from '../job/card.ts';
 import { stationStates } from '../job/chain.ts';
 import { threadOfJob } from '../job/derive.ts';
 import { applyEdit, type Edit } from '../job/edits/index.ts';
+import { newJob } from '../job/create.ts';
 import { metalOf } from '../job/metal.ts';
 import type { Job, Shop } from '../job/schema.ts';
 import { stoppedText } from '../words/machine.ts';
@@ -29,6 +30,16 @@ const act = (job: Job, shop: Shop, e: Edit): { job: Job; shop: Shop } => {
   if (!done.ok) throw new Error(`${e.do}: ${done.problem.message}`);
   return done.value;
 };
+
+test('version 3 said "made to its mate" with yes or no', () => {
+  const { version, fit, cut, ...rest } = newJob('j', 'Of version 3', new Date('2026-11-26T08:00:00Z'));
+  const { to, wornMate, travel, clean, ...oldFit } = fit;
+  const { deeperStepMm, ...oldCut } = cut;
+  expect([version, to, wornMate, travel, clean, deeperStepMm]).toEqual([4, 'clearance', 'thickest', null, null, null]);
+  const old = { ...rest, version: 3, fit: { ...oldFit, toMate: true }, cut: oldCut };
+  const back = readDocument(JSON.stringify(old));
+  expect(back).toMatchObject({ ok: true, job: { version: 4, fit: { to: 'mate', wornMate: 'thickest' } } });
+});
 
 describe.each([1, 2] as const)('a job of version %s, closed in mid-cut', (version) => {
   const opened = open(version);

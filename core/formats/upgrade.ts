@@ -1,4 +1,5 @@
 import { jobToV3, latheToV3 } from './jobV3.ts';
+import { jobToV4 } from './jobV4.ts';
 import { JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
 
 /**
@@ -14,9 +15,10 @@ const each = (list: unknown, step: (item: Loose) => Loose): unknown =>
 
 /**
  * Version 2: crest and root radius and the hand may be read; nothing that was written before changes. Version 3: what was
- * done is a ledger of events instead of a count of passes.
+ * done is a ledger of events instead of a count of passes. Version 4: what a fit is counted from has a name; worn mates,
+ * cleaning up and steps of one's own.
  */
-const JOB_STEPS: Readonly<Record<number, Step>> = { 1: (doc) => doc, 2: jobToV3 };
+const JOB_STEPS: Readonly<Record<number, Step>> = { 1: (doc) => doc, 2: jobToV3, 3: jobToV4 };
 
 /** Version 3: a lathe says its kind, slack, coast and dial habit. Version 2: the arm's pivot, slot offsets, studs and cover walls; the pressure angle; which way the screw must turn. */
 const SHOP_STEPS: Readonly<Record<number, Step>> = {

@@ -9,6 +9,8 @@ import { pitchDiameterNow } from './cutPlan.ts';
 import { suggestDeeper } from './deeper.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import { standing, type Metal } from './metal.ts';
+import { tipDiameterNowMm } from './recut.ts';
+import { aimsAfter, partBefore } from './partBefore.ts';
 import { pickupMove, type PickupAnswer } from './pickupMove.ts';
 import type { Job, Shop } from './schema.ts';
 import type { StationId } from './stations.ts';
@@ -49,13 +51,18 @@ export interface Answers {
   readonly metal: unknown;
   readonly card: Card & { readonly text: string };
   readonly prove: unknown;
+  readonly before: unknown;
   readonly record: unknown;
 }
 
-const metalReply = (view: CardView) => {
+const beforeReply = (job: Job, shop: Shop) => {
+  const before = partBefore(job);
+  return before && { ...before, aims: aimsAfter(job, shop, before) };
+};
+
+const metalReply = (job: Job, view: CardView) => {
   const m: Metal = view.metal;
   const { tipDiameterMm } = view.plan ?? { tipDiameterMm: null };
-  const external = view.request?.member !== 'internal';
   return {
     part: m.part,
     start: m.start,
@@ -65,7 +72,7 @@ const metalReply = (view: CardView) => {
     axialMm: m.axialMm,
     sideMm: m.sideMm,
     grooveMm: m.grooveMm,
-    tipDiameterMm: m.surfaceMm === null || m.cuts === 0 ? null : m.surfaceMm + (external ? -2 : 2) * m.depthMm,
+    tipDiameterMm: tipDiameterNowMm(job, m),
     targetTipDiameterMm: tipDiameterMm,
     pitchDiameterMm: view.request ? pitchDiameterNow(view.request, m) : null,
     phase: m.phase,
@@ -113,7 +120,7 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
       rootDiameterMm: fit.rootDiameterMm,
       depthMm: fit.depthMm,
       limits: fit.limits,
-      problem: fit.classProblem,
+      problem: fit.problem,
       working: fit.working,
     },
     gears: {
@@ -125,7 +132,7 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
     },
     setup: { ...job.setup, feed: machine.feed },
     pickup: machine.pickup,
-    metal: metalReply(machine),
+    metal: metalReply(job, machine),
     card: { ...machine.card, text: cardText(machine, job.intake.make, lathe?.crossSlide.unit ?? system) },
     prove: {
       targetPitchDiameterMm: fit?.pitchDiameterMm ?? null,
@@ -140,6 +147,8 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
       next: suggestDeeper(job, shop, machine.metal),
       tests: standing(job.events).filter((e) => e.kind === 'tried' || e.kind === 'overWires' || e.kind === 'gauged'),
     },
+    /** What was right on the part before, and what may be aimed at on this one. */
+    before: beforeReply(job, shop),
     record: { ...job.record, events: job.events.length },
   };
 }

@@ -11,9 +11,10 @@ import { changedFacts, cutFacts, cutPlan, oldGrooveMm, planRequest, type Changed
 import { gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import type { EventBody } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
-import { metalOf, standingOfPart, threadExists, type LostBy, type Metal } from './metal.ts';
+import { metalOf, standingOfPart, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { nextPass, setTo } from './nextPass.ts';
+import { meetsMetalMm, recutting } from './recut.ts';
 import type { Setting } from './slides.ts';
 import type { StationId } from './stations.ts';
 
@@ -53,7 +54,10 @@ export interface Card {
   readonly takesMm: number | null;
   readonly leftMm: number | null;
   readonly chipMm2: number | null;
+  /** Metal is met in this pass; else the tool runs in the old groove and only air is cut: if it cuts, stop. */
   readonly expectsMetal: boolean;
+  /** Passes from this one on that are expected to cut air. */
+  readonly airPasses: number;
   readonly closeOn: readonly number[] | null;
   readonly conflict: Feed['conflict'];
   readonly lostBy: LostBy | null;
@@ -122,6 +126,7 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
     leftMm: plan?.leftMm ?? null,
     chipMm2: null,
     expectsMetal: false,
+    airPasses: 0,
     closeOn: closeOn(job, shop, lathe),
     conflict: feed.conflict,
     lostBy: metal.lostBy,
@@ -170,7 +175,7 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
   if (!gearsUp(job, lathe, metal)) return answer({ do: 'mount', what: 'gears' });
   if (metal.phase === 'lost') return answer({ do: 'pickup' });
   if (metal.touched === null || metal.zeroLost) {
-    const groove = metal.cuts > 0 || (threadExists(job) && job.intake.wanted === 'recut');
+    const groove = metal.cuts > 0 || recutting(job);
     if (!groove && metal.measuredMm === null) return answer({ do: 'measure', what: 'blank' });
     return answer({ do: 'touch', what: groove ? 'groove' : 'surface' });
   }
@@ -180,7 +185,12 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
 
   const at = { metal, feed, request, lathe };
   const here = { depthMm: Math.max(metal.depthMm, 0), axialMm: metal.axialMm };
-  if (metal.airDue) return answer({ do: 'air', settings: metal.cuts > 0 ? setTo(here, at).settings : [] });
+  if (metal.airDue) {
+    // in an old groove the tool is set to its depth, where it only touches; over a groove of one's own to what is cut
+    const old = { depthMm: request.grooveMm, axialMm: 0 };
+    const known = metal.cuts > 0 || recutting(job);
+    return answer({ do: 'air', settings: known ? setTo(metal.cuts > 0 ? here : old, at, 'down').settings : [] });
+  }
 
   const next = nextPass(plan, at);
   const place = { start: metal.start, part: metal.part };
@@ -190,14 +200,19 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
     const from = Math.max(metal.depthMm, request.grooveMm);
     // counted from the bottom of an old groove, the chip is still as high as its flanks
     const above = metal.touched === 'groove' ? oldGrooveMm(job) : 0;
+    const meets = meetsMetalMm(job, request, metal) ?? -Infinity;
+    const cutsAir = made.depthMm <= meets;
+    // what stands before the tool begins where it first meets metal, not at the depth of the pass before
+    const there = Math.max(from, meets);
     return answer({
       do: 'set',
       settings: made.settings,
       pass: { n: metal.cuts + 1, of: metal.cuts + plan.passes.length, spring: false, stage: pass.stage, ...place },
       depthMm: made.depthMm,
-      takesMm: made.depthMm - from,
-      chipMm2: sectionMm2(tool, above + made.depthMm) - sectionMm2(tool, above + from),
-      expectsMetal: true,
+      takesMm: cutsAir ? 0 : made.depthMm - there,
+      chipMm2: cutsAir ? 0 : sectionMm2(tool, above + made.depthMm) - sectionMm2(tool, above + there),
+      expectsMetal: !cutsAir,
+      airPasses: plan.passes.filter((p) => p.depthMm <= meets).length,
       writes: {
         kind: 'cut',
         depthMm: made.depthMm,

@@ -13,6 +13,7 @@ import { feedOf, feedsAtAngle, plannedSlideDeg } from './feed.ts';
 import { standing, type Facts, type Metal } from './metal.ts';
 import { nextPass } from './nextPass.ts';
 import type { Job, Shop } from './schema.ts';
+import { cleaning, targetOf } from './recut.ts';
 import { leastWorn } from './special.ts';
 
 /** How far the tip is drawn clear of the surface on the way back, mm. Common practice, no source. */
@@ -51,15 +52,12 @@ export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | n
   const surfaceMm = inGroove ? null : (metal.surfaceMm ?? metal.measuredMm);
   if (surfaceMm === null && !inGroove) return null;
   const sign = external ? -1 : 1;
-  const outward = 2 * sign * metal.deeperMm;
   const target =
-    surfaceMm === null
-      ? { depthMm: Math.max(metal.deeperMm, metal.depthMm, NOTHING_MM) }
-      : isSquare({ ...flanks, tip })
-        ? { depthMm: (sign * (fit.rootDiameterMm - surfaceMm)) / 2 + metal.deeperMm }
-        : { pitchDiameterMm: fit.pitchDiameterMm + outward };
+    surfaceMm !== null && isSquare({ ...flanks, tip })
+      ? { depthMm: (sign * (fit.rootDiameterMm - surfaceMm)) / 2 }
+      : { pitchDiameterMm: fit.pitchDiameterMm };
   const angled = feedsAtAngle(feed.infeed);
-  return {
+  const q: PlanRequest = {
     member: fit.make,
     surfaceMm,
     target,
@@ -90,7 +88,9 @@ export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | n
     boreClearMm: external || job.setup.barMm === null || surfaceMm === null ? null : surfaceMm - job.setup.barMm,
     dial: lathe && lathe.kind !== 'control' ? { turnMm: turnTravelMm(lathe.crossSlide) } : null,
   };
+  return { ...q, target: targetOf(job, q, metal.deeperMm) };
 }
+
 /** An old root may lie deeper than form and tool say, by wear or an older tool: this share of the pitch. Common practice, no source. */
 const OLD_ROOT_SHARE = 0.05;
 
@@ -108,13 +108,10 @@ export function oldGrooveMm(job: Job): number {
   const read = leastWorn(job, 'depth')?.value ?? reached;
   return Math.max(externalDepthMm(form), reached, read) + OLD_ROOT_SHARE * pitchMm;
 }
-/** A depth that schedules nothing: touched off in the groove, and nobody has asked for more. */
-const NOTHING_MM = 1e-9;
-
 /** What is still to be cut on this job, by the one plan that card, stations and what is left share; null where nothing can be planned yet. */
 export function cutPlan(job: Job, q: PlanRequest | null): Outcome<Plan> | null {
   // a class that does not hold gives no size to cut to, and none is put in its place
-  const problem = fitOfJob(job)?.classProblem;
+  const problem = fitOfJob(job)?.problem;
   if (q && problem) return { ok: false, problem };
   return q && planOf(q);
 }
@@ -156,8 +153,15 @@ export function cutFacts(job: Job, shop: Shop): Facts {
     ...(tip
       ? { Tool: 'flatMm' in tip ? `flat ${roundText(tip.flatMm, 0.001)}` : `radius ${roundText(tip.radiusMm, 0.001)}` }
       : {}),
+    ...cleaningFact(job),
     ...(lathe ? { Dials: JSON.stringify([lathe.crossSlide, lathe.topSlide]) } : {}),
   };
+}
+
+/** Only where there is something to clean, so that records from before it was asked do not read as changed. */
+function cleaningFact(job: Job): Facts {
+  const deeperMm = cleaning(job)?.deeperMm;
+  return deeperMm == null ? {} : { Cleaning: roundText(deeperMm, 0.001) };
 }
 
 export interface Changed {

@@ -10,6 +10,8 @@ export interface DeeperAnswer {
   readonly code: 'fits' | 'deeper' | 'past' | 'lead';
   /** On the radius, mm. */
   readonly byMm: number;
+  /** What the step is: seven tenths of what was measured, all of it, a small step by default, or the person's own. */
+  readonly step?: 'share' | 'rest' | 'small' | 'own';
 }
 
 /** Seven tenths of what wires say is left, then measure again. Common practice, no source. */
@@ -19,6 +21,13 @@ const SMALL_REST_MM = 0.03;
 /** A nut says no number, only yes or no: a step small against any window it may have, mm radial. Common practice, no source. */
 const STEP_BY_MATE_MM = 0.02;
 
+/** By how much it goes deeper between two trials, mm radial: the person's own step, else a small one. */
+const byStep = ({ cut: { deeperStepMm } }: Job): DeeperAnswer => ({
+  code: 'deeper',
+  byMm: deeperStepMm ?? STEP_BY_MATE_MM,
+  step: deeperStepMm === null ? 'small' : 'own',
+});
+
 /** What the last trial or measurement since the last cut says of the next one; null where there was none. */
 export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer | null {
   const last = testsSinceCut(job, metal).at(-1);
@@ -27,18 +36,14 @@ export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer 
     const found = wirePlan(job, shop)?.measured.find((m) => m.n === last.n);
     if (!found) return null;
     if (found.verdict === 'to-go') {
-      const share = found.leftMm > SMALL_REST_MM ? SHARE : 1;
-      return { code: 'deeper', byMm: (found.leftMm / 2) * share };
+      const whole = found.leftMm <= SMALL_REST_MM;
+      return { code: 'deeper', byMm: (found.leftMm / 2) * (whole ? 1 : SHARE), step: whole ? 'rest' : 'share' };
     }
     return found.verdict === 'past' ? { code: 'past', byMm: -found.leftMm / 2 } : { code: 'fits', byMm: 0 };
   }
   if (last.kind === 'gauged') {
     const go = last.which === 'go';
-    return go === last.passes
-      ? { code: 'fits', byMm: 0 }
-      : go
-        ? { code: 'deeper', byMm: STEP_BY_MATE_MM }
-        : { code: 'past', byMm: 0 };
+    return go === last.passes ? { code: 'fits', byMm: 0 } : go ? byStep(job) : { code: 'past', byMm: 0 };
   }
   if (last.kind !== 'tried') return null;
   switch (last.result) {
@@ -56,7 +61,7 @@ export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer 
     case 'no-start':
     case 'starts':
     case 'tight':
-      return { code: 'deeper', byMm: STEP_BY_MATE_MM };
+      return byStep(job);
     case 'note':
       return null;
   }

@@ -14,7 +14,9 @@ import type { Outcome } from '../quantity/outcome.ts';
 import { errorPpm, exact, type Rational } from '../quantity/rational.ts';
 import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { readingsOn } from './made.ts';
-import { matePitchDiameter } from './mate.ts';
+import { onTravel } from '../fit/worn.ts';
+import { matePitchDiameter, travelOf } from './mate.ts';
+import { copiedFrom, matePlaces } from './places.ts';
 import { standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -24,19 +26,29 @@ export const threadOfJob = (job: Job): ThreadSpec | null => (job.name ? (job.nam
 export const latheOf = (job: Job, shop: Shop): Lathe | null =>
   shop.lathes.find((l) => l.id === job.gears.lathe) ?? null;
 
-/** Largest root of the screw that a nut has to pass, never an average, as read; null where it was not. */
-export const mateRootOf = (job: Job): number | null => {
-  const roots = readingsOn(job, 'external', 'minorDiameter').map((r) => r.value);
+/** Largest root of the screw that a nut has to pass, never an average, as read on the travel it runs over; null where it was not. */
+export const mateRootOf = (job: Job, thread: ThreadSpec): number | null => {
+  const run = job.fit.to === 'mate' && job.fit.wornMate === 'travel';
+  const travel = run ? (travelOf(job, matePlaces(job, thread))?.stretch ?? null) : null;
+  const roots = onTravel(readingsOn(job, 'external', 'minorDiameter'), travel).map((r) => r.value);
   return job.intake.make === 'internal' && roots.length > 0 ? Math.max(...roots) : null;
 };
+
+/** What the fit is counted from, as it was read; null where nothing was, or where the basic size is meant. */
+function readFrom(job: Job, thread: ThreadSpec): Pick<FitChoice, 'readPitchDiameterMm' | 'readStartMm'> {
+  if (job.fit.class !== null || job.fit.to === 'clearance') return {};
+  if (job.fit.to === 'mate') return { readPitchDiameterMm: matePitchDiameter(job, thread) };
+  const copied = copiedFrom(job, thread);
+  return { readPitchDiameterMm: copied.pitchDiameterMm, readStartMm: copied.startMm };
+}
 
 /** Everything that Fit has chosen, with what the surviving mate measures. */
 export const fitChoiceOf = (job: Job, thread: ThreadSpec): FitChoice => ({
   ...job.fit,
   make: job.intake.make,
   gauge: job.intake.wanted === 'gauge' ? job.fit.gauge : null,
-  mateRootMm: mateRootOf(job),
-  matePitchDiameterMm: job.fit.toMate && job.fit.class === null ? matePitchDiameter(job, thread) : null,
+  mateRootMm: mateRootOf(job, thread),
+  ...readFrom(job, thread),
 });
 
 export const fitOfJob = (job: Job): FitPlan | null => {

@@ -4,7 +4,9 @@ import { notYet } from './chain.ts';
 import { conclusion } from './conclusions.ts';
 import { newJob } from './create.ts';
 import { fitOfJob, threadOfJob, wirePlan } from './derive.ts';
-import { matePlaces, playAt } from './mate.ts';
+import { mateChoices, playAt } from './mate.ts';
+import { copiedFrom, matePlaces } from './places.ts';
+import type { ThreadSpec } from '../standards/thread.ts';
 import type { Edit } from './edits/index.ts';
 import { metalOf } from './metal.ts';
 import { partBefore } from './partBefore.ts';
@@ -28,7 +30,7 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     expect(b.job.intake.make).toBe('external');
   });
   const read = (
-    quantity: 'minorDiameter' | 'pitchDiameter',
+    quantity: 'majorDiameter' | 'minorDiameter' | 'pitchDiameter',
     value: number,
     member: 'part' | 'mate',
     place = '',
@@ -54,7 +56,7 @@ describe('what is made follows from what came in, what is wanted and the mate', 
       read('minorDiameter', 40.5, 'part', 'another turn'),
       read('pitchDiameter', 41.15, 'part', 'top'),
       read('pitchDiameter', 40.95, 'part', 'middle of the travel'),
-      { do: 'setFit', class: null, toMate: true, pitchClearanceMm: 0.1 },
+      { do: 'setFit', class: null, to: 'mate', pitchClearanceMm: 0.1 },
     );
     const fit = fitOfJob(b.job);
     expect(fit).toMatchObject({
@@ -71,6 +73,61 @@ describe('what is made follows from what came in, what is wanted and the mate', 
       expect.closeTo(0.3 * Math.tan(Math.PI / 6), 9),
     ]);
   });
+  test('a mate or a part that was not read is no size: nothing is cut, and it is said what to read', () => {
+    const b = m30(29.93).do({ do: 'setFit', class: null, to: 'mate' });
+    expect(fitOfJob(b.job)?.problem).toMatchObject({ field: 'to' });
+    expect(b.card).toMatchObject({ do: 'check', settings: [] });
+    expect(b.do({ do: 'check' }).card.stopped).toMatchObject({ code: 'plan' });
+    b.do({ do: 'setFit', to: 'copy' });
+    expect(fitOfJob(b.job)?.problem?.right).toMatch(/pitch diameter, or over wires/);
+    b.do(read('pitchDiameter', 28.6, 'part'));
+    expect(fitOfJob(b.job)?.problem).toBeNull();
+  });
+  test('a copy is made to where the part is not worn, outside and pitch diameter, and nothing is taken off them', () => {
+    const spared = (e: Edit): Edit =>
+      e.do === 'takeReading' ? { ...e, reading: { ...e.reading, wear: 'unworn' } } : e;
+    const b = named('M30x2').do(
+      read('pitchDiameter', 28.52, 'part', 'in the travel'),
+      spared(read('pitchDiameter', 28.58, 'part', 'under the collar')),
+      read('majorDiameter', 29.9, 'part'),
+      spared(read('majorDiameter', 29.82, 'part')),
+      { do: 'setFit', class: null, to: 'copy', pitchClearanceMm: 0.1, crestReliefMm: 0.1 },
+    );
+    expect(fitOfJob(b.job)).toMatchObject({ pitchDiameterMm: 28.58, startDiameterMm: 29.82, problem: null });
+    const thread = threadOfJob(b.job);
+    expect(thread && copiedFrom(b.job, thread).unworn).toBe(true);
+    // a nut wears larger: the smallest is nearest to what it was
+    const nut = named('M30x2', { cameIn: 'nut', make: 'internal' }).do(
+      read('pitchDiameter', 28.9, 'part'),
+      read('pitchDiameter', 28.8, 'part'),
+      { do: 'setFit', class: null, to: 'copy' },
+    );
+    expect(fitOfJob(nut.job)?.pitchDiameterMm).toBe(28.8);
+  });
+  test('a nut for the travel alone: its bore follows the root there, its size the thickest place there', () => {
+    const placed = (e: Edit, positionMm: number): Edit =>
+      e.do === 'takeReading' ? { ...e, reading: { ...e.reading, positionMm } } : e;
+    const b = named('Tr40x7', { cameIn: 'screw', wanted: 'mate', make: 'internal' }).do(
+      placed(read('pitchDiameter', 36.5, 'part'), 10),
+      placed(read('pitchDiameter', 36.2, 'part'), 150),
+      placed(read('pitchDiameter', 36.1, 'part'), 200),
+      placed(read('minorDiameter', 33.4, 'part'), 10),
+      placed(read('minorDiameter', 33, 'part'), 180),
+      { do: 'setFit', class: null, to: 'mate', pitchClearanceMm: 0.2, travel: { fromMm: 100, toMm: 250 } },
+    );
+    expect(fitOfJob(b.job)?.pitchDiameterMm).toBeCloseTo(36.7, 9);
+    expect(mateChoices(b.job, threadOfJob(b.job) as ThreadSpec).map((c) => c.way)).toEqual([
+      'thickest',
+      'travel',
+      'recut',
+    ]);
+    const wide = fitOfJob(b.job)?.startDiameterMm ?? NaN;
+    b.do({ do: 'setFit', wornMate: 'travel' });
+    expect(fitOfJob(b.job)?.pitchDiameterMm).toBeCloseTo(36.4, 9);
+    expect(fitOfJob(b.job)?.startDiameterMm).toBeLessThan(wide);
+    b.do({ do: 'setFit', wornMate: 'recut' });
+    expect(fitOfJob(b.job)?.pitchDiameterMm).toBeCloseTo(36.3, 9);
+  });
   test('a duty brings its clearance, and a clearance typed is no longer that duty\u2019s', () => {
     const b = named('Tr40x7').do({ do: 'setFit', duty: 'clamp' });
     expect(b.job.fit).toMatchObject({ class: null, duty: 'clamp' });
@@ -82,7 +139,7 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     const b = m30();
     expect(conclusion('cut', b.job, b.shop, 'mm')).toMatch(/^Pass 1 of/);
     b.do({ do: 'setFit', class: '6H' });
-    expect(fitOfJob(b.job)?.classProblem?.field).toBe('class');
+    expect(fitOfJob(b.job)?.problem?.field).toBe('class');
     expect(conclusion('cut', b.job, b.shop, 'mm')).toBeNull();
   });
   test('what was right on the test piece is offered to the part after it', () => {
@@ -137,7 +194,7 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     const { limitsMm } = wirePlan(b.job, b.shop) ?? {};
     expect((limitsMm?.max ?? 0) - (limitsMm?.min ?? 0)).toBeCloseTo(0.018, 3);
     b.do({ do: 'setFit', class: null });
-    expect(fitOfJob(b.job)?.classProblem?.field).toBe('class');
+    expect(fitOfJob(b.job)?.problem?.field).toBe('class');
     b.do({ do: 'setIntake', wanted: 'copy', cameIn: 'nut' });
     expect(fitOfJob(b.job)?.gauge).toBeNull();
   });

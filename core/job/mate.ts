@@ -1,48 +1,47 @@
 import { playOfClearanceMm } from '../fit/duty.ts';
 import type { FitPlan } from '../fit/fit.ts';
-import { grooveOf, pitchDiameterFromWiresMm } from '../gauging/wires.ts';
-import { pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
-import { otherMember, readingsOn } from './made.ts';
-import type { Job, Reading } from './schema.ts';
+import { wornChoices, wornMateMm, type Stretch, type WornChoice } from '../fit/worn.ts';
+import { wearProfile } from '../evidence/wearMap.ts';
+import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
+import { otherMember } from './made.ts';
+import { matePlaces, type Place } from './places.ts';
+import type { Job } from './schema.ts';
 
-/** The surviving mate's pitch diameter at one place. */
-export interface MatePlace {
-  readonly pitchDiameterMm: number;
-  readonly place: string;
-  readonly positionMm: number | null;
-  readonly wear: Reading['wear'];
-  readonly text: string;
-}
+const mateOf = (job: Job): Job['intake']['make'] => otherMember(job.intake.make);
 
-/** Pitch diameters of the mate as read: directly, or over wires on the screw. */
-export function matePlaces(job: Job, thread: ThreadSpec): MatePlace[] {
-  const member = otherMember(job.intake.make);
-  const at = (r: Reading, pitchDiameterMm: number): MatePlace => ({
-    pitchDiameterMm,
-    place: r.place,
-    positionMm: r.positionMm,
-    wear: r.wear,
-    text: r.text,
-  });
-  const direct = readingsOn(job, member, 'pitchDiameter').map((r) => at(r, r.value));
-  const form = threadFormOf(thread);
-  if (member === 'internal' || form.leadingFlankDeg + form.trailingFlankDeg === 0) return direct;
-  const groove = grooveOf(form, pitchMmOf(thread), thread.starts);
-  const over = readingsOn(job, member, 'overWires').flatMap((r) =>
-    r.span ? [at(r, pitchDiameterFromWiresMm(groove, r.value, r.span.mm, 'textbook'))] : [],
+/** Travel that the mate is used on: as said, else where its pitch diameters show wear. Null: neither. */
+export function travelOf(
+  job: Job,
+  places: readonly Place[],
+): { readonly stretch: Stretch; readonly said: boolean } | null {
+  if (job.fit.travel) return { stretch: job.fit.travel, said: true };
+  const spots = places.flatMap((p) =>
+    p.positionMm === null ? [] : [{ positionMm: p.positionMm, diameterMm: p.pitchDiameterMm }],
   );
-  return [...direct, ...over];
+  const used = wearProfile(spots, mateOf(job), null)?.used;
+  return used ? { stretch: used, said: false } : null;
 }
 
-/** The place that decides whether it goes on: of a screw its thickest, of a nut its narrowest. Null: not read. */
+/** The mate's pitch diameter that the part is made to, by the way chosen with a worn mate. Null: not read. */
 export function matePitchDiameter(job: Job, thread: ThreadSpec): number | null {
-  const all = matePlaces(job, thread).map((p) => p.pitchDiameterMm);
-  if (all.length === 0) return null;
-  return job.intake.make === 'internal' ? Math.max(...all) : Math.min(...all);
+  const places = matePlaces(job, thread);
+  return wornMateMm(places, mateOf(job), job.fit.wornMate, travelOf(job, places)?.stretch ?? null);
+}
+
+/** What may be done with a mate that is worn by places, each way with its figures; none where it is even. */
+export function mateChoices(job: Job, thread: ThreadSpec): WornChoice[] {
+  const places = matePlaces(job, thread);
+  return wornChoices(
+    threadFormOf(thread),
+    places,
+    mateOf(job),
+    travelOf(job, places)?.stretch ?? null,
+    job.fit.pitchClearanceMm,
+  );
 }
 
 /** Axial play with the mate at each place where it was read, once the part is made as planned, mm. */
-export const playAt = (plan: FitPlan, place: MatePlace): number =>
+export const playAt = (plan: FitPlan, place: Place): number =>
   playOfClearanceMm(
     plan.form,
     plan.make === 'internal'

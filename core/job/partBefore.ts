@@ -1,5 +1,6 @@
+import { cutPlan, planRequest } from './cutPlan.ts';
 import { metalOf, standing } from './metal.ts';
-import type { Job } from './schema.ts';
+import type { Job, Shop } from './schema.ts';
 
 /** How the part before this one came out right. */
 export interface PartBefore {
@@ -33,3 +34,27 @@ export function partBefore(job: Job): PartBefore | null {
     springs: then.springs,
   };
 }
+
+/** How much short of the depth that was right the next part is begun, mm radial: no two grooves are alike. Common practice, no source. */
+export const BEGIN_SHORT_MM = 0.05;
+
+/** A depth beyond the plan to aim at on the next part, and the passes it takes. */
+export interface Aim {
+  readonly deeperMm: number;
+  readonly shortMm: number;
+  /** Passes still to come so, springs not counted; null: they cannot be planned yet. */
+  readonly passes: number | null;
+}
+
+/** What may be aimed at after the part before: short of what was right there, and all of it. None where both are aimed at already. */
+export function aimsAfter(job: Job, shop: Shop, before: PartBefore): Aim[] {
+  const metal = metalOf(job);
+  return [BEGIN_SHORT_MM, 0].flatMap((shortMm) => {
+    const deeperMm = before.deeperMm - shortMm;
+    if (deeperMm - metal.deeperMm < LEAST_MM) return [];
+    const plan = cutPlan(job, planRequest(job, shop, { ...metal, deeperMm }));
+    return [{ deeperMm, shortMm, passes: plan?.ok ? plan.value.passes.filter((p) => !p.spring).length : null }];
+  });
+}
+/** A difference that no dial shows, mm. */
+const LEAST_MM = 5e-4;

@@ -140,8 +140,30 @@ export const JobSchema = Type.Object(
     fit: object({
       /** Tolerance class to make it to; null: to the clearance and relief below. */
       class: Type.Union([Type.Null(), text(12)]),
-      /** Made to the surviving mate as it was read, instead of to basic sizes; only without a class. */
-      toMate: Type.Boolean(),
+      /** Without a class: what the clearance is counted from. The basic size, the surviving mate as read, or the part itself as read. */
+      to: oneOf('clearance', 'mate', 'copy'),
+      /** A mate worn by places: fitted where it is thickest, where it is thickest on the travel, or as it will be once it is recut. */
+      wornMate: oneOf('thickest', 'travel', 'recut'),
+      /** Travel that the thread is really used on, mm along the mate; null: nobody has said. */
+      travel: Type.Union([
+        Type.Null(),
+        object({
+          fromMm: Type.Number({ minimum: 0, maximum: 100_000 }),
+          toMm: Type.Number({ minimum: 0, maximum: 100_000 }),
+        }),
+      ]),
+      /** A recut that has to clean up all over: what there is to clean; null: it has not. */
+      clean: Type.Union([
+        Type.Null(),
+        object({
+          /** Deepest pit, square to the flank. */
+          pitMm: Type.Number({ minimum: 0, maximum: 50 }),
+          /** How far the old thread runs out of true as it is held now: half the indicator's reading. */
+          eccentricMm: Type.Number({ minimum: 0, maximum: 50 }),
+          /** Lowest spot of what was built up, on diameter; null: nothing was built up. */
+          builtUpMm: Type.Union([Type.Null(), positive]),
+        }),
+      ]),
       /** What the clearance was chosen for; null: for nothing in particular. */
       duty: Type.Union([Type.Null(), oneOf(...DUTY_IDS)]),
       /** Which end of a limit gauge is made, and by which school; heard only where a gauge is wanted. */
@@ -191,6 +213,8 @@ export const JobSchema = Type.Object(
       firstMaxMm: Type.Union([Type.Null(), positive]),
       lastMinMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 10 })]),
       springs: Type.Integer({ minimum: 0, maximum: 10 }),
+      /** By how much it goes deeper between two trials of the mate, mm radial; null: as the last trial says. */
+      deeperStepMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 5 })]),
       /** How the tool comes back: half-nuts stay shut and the spindle reverses, or they open and close on the dial. */
       returnBy: oneOf('reverse', 'dial'),
     }),

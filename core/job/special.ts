@@ -39,7 +39,7 @@ export function leastWorn(job: Job, quantity: Reading['quantity']): Reading | nu
 }
 
 /** Depth as read, or half of what is between crest and root; null when neither is known. */
-function depthRead(job: Job): number | null {
+export function depthRead(job: Job): number | null {
   const read = leastWorn(job, 'depth');
   if (read) return read.value;
   const [major, minor] = [leastWorn(job, 'majorDiameter'), leastWorn(job, 'minorDiameter')];

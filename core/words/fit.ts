@@ -1,6 +1,8 @@
 import type { DutyId } from '../fit/duty.ts';
-import type { Bound, FitPlan } from '../fit/fit.ts';
-import { lengthText, percentText } from '../quantity/format.ts';
+import type { Cleaned } from '../fit/clean.ts';
+import type { Bound, FitPlan, FitTo } from '../fit/fit.ts';
+import type { WornChoice, WornWay } from '../fit/worn.ts';
+import { FINE, lengthText, percentText } from '../quantity/format.ts';
 import type { UnitSystem } from '../quantity/units.ts';
 
 /** Why a bore is not where the table alone would have it. */
@@ -36,3 +38,65 @@ export const DUTY_NAMES: Readonly<Record<DutyId, string>> = {
   clamp: 'clamp, vice',
   outdoor: 'hot, dirty, outdoors',
 };
+
+/** What a fit is counted from, where it is made to no class. */
+export const FIT_TO_NAMES: Readonly<Record<FitTo, string>> = {
+  clearance: 'own clearance',
+  mate: 'its mate as read',
+  copy: 'a copy, as it was unworn',
+};
+
+export const COPY_AS_WORN =
+  'Nobody has said that any place read is unworn: it is copied as worn. Mark the reading that was taken where nothing ran.';
+
+/** The ways with a mate that is worn by places. */
+export const WORN_WAY_NAMES: Readonly<Record<WornWay, string>> = {
+  thickest: 'Live with it: to go over all of it',
+  travel: 'Shorten the travel: closer where it runs',
+  recut: 'Recut the mate to its most worn place first',
+};
+
+/** What comes of one way with a worn mate. */
+export function wornChoiceText(c: WornChoice, mate: 'external' | 'internal', u: UnitSystem): string {
+  const fine = (mm: number): string => lengthText(mm, u, FINE);
+  const play =
+    c.mostPlayMm - c.leastPlayMm < PLAY_ALIKE_MM
+      ? `Play ${fine(c.mostPlayMm)} everywhere.`
+      : `Play ${fine(c.leastPlayMm)} to ${fine(c.mostPlayMm)} along the axis on the travel.`;
+  const places = c.bindsAtMm.map((mm) => (mm === null ? 'a place not said' : lengthText(mm, u)));
+  const binds = places.length > 0 ? ` It does not pass ${places.join(', ')}.` : '';
+  const recut = c.recut
+    ? ` The ${mate === 'external' ? 'screw loses' : 'nut gains'} ${fine(c.recut.onDiameterMm)} of pitch diameter: cut ${fine(c.recut.deeperMm)} deeper, or ${fine(c.recut.sideMm)} wider; its crests narrow by ${fine(c.recut.sideMm)}.`
+    : '';
+  return `${play}${binds}${recut}`;
+}
+const PLAY_ALIKE_MM = 0.005;
+/** What is left besides, and what each is good for. */
+export const WORN_BESIDES: readonly string[] = [
+  'Wear on one flank only: turned end for end the other flank carries. The play stays what it is.',
+  'A new pair: the play is what the clearance makes it, everywhere.',
+];
+
+/** What cleaning an old groove takes. */
+export function cleanedText(c: Cleaned, make: 'external' | 'internal', u: UnitSystem): string[] {
+  const fine = (mm: number): string => lengthText(mm, u, FINE);
+  const spot = make === 'external' ? 'lowest' : 'widest';
+  return [
+    c.deeperMm === null
+      ? 'Between square flanks no depth takes a pit off a flank: widen the groove sideways by the pit instead.'
+      : `The groove has to be ${fine(c.deeperMm)} deeper than the old one, on the radius; less leaves patches.`,
+    ...(c.needsMm === null
+      ? []
+      : [
+          `Built up, its ${spot} spot has to measure ${lengthText(c.needsMm, u)} or ${make === 'external' ? 'more' : 'less'} all round: ${c.enough === true ? 'there is metal for it' : 'there is not metal enough'}.`,
+        ]),
+    ...(c.crestLeftMm === null
+      ? []
+      : c.crestLeftMm > 0
+        ? [`Of the crest ${fine(c.crestLeftMm)} is left.`]
+        : [
+            `No crest is left: the ${make === 'external' ? 'outside falls' : 'bore opens'}, and tells nothing any more.`,
+          ]),
+    ...(c.pushBackMm === null ? [] : [`On this taper shoulder and end go back by ${fine(c.pushBackMm)}.`]),
+  ];
+}

@@ -1,5 +1,5 @@
 import type { LedgerEvent } from '../job/events.ts';
-import type { PartBefore } from '../job/partBefore.ts';
+import type { Aim, PartBefore } from '../job/partBefore.ts';
 import { TRY_NAMES } from '../job/conclusions.ts';
 import { FINE, lengthText } from '../quantity/format.ts';
 import type { UnitSystem } from '../quantity/units.ts';
@@ -105,6 +105,14 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
 }
 
 /** How the part before came out, in one sentence. */
+/** One aim for the next part, as a button says it. */
+export function aimText(aim: Aim, before: PartBefore, u: UnitSystem): string {
+  const what = aim.shortMm > 0 ? `Begin ${lengthText(aim.shortMm, u, FINE)} short of that` : 'Aim at the same here';
+  if (aim.passes === null) return what;
+  const fewer = before.passes - aim.passes;
+  return fewer > 0 ? `${what}: expect ${fewer} pass${fewer === 1 ? '' : 'es'} less` : what;
+}
+
 export function partBeforeText(b: PartBefore, u: UnitSystem): string {
   const beyond =
     Math.abs(b.deeperMm) < 5e-4

@@ -40,6 +40,7 @@ const FACTS: Readonly<Record<string, string>> = {
   Lead: 'The lead',
   Feed: 'The way of feeding',
   Tool: 'The tool\u2019s tip',
+  Cleaning: 'What has to be cleaned away',
   Dials: 'The dials',
 };
 const CHECK: Readonly<Record<string, string>> = {
@@ -50,6 +51,7 @@ const CHECK: Readonly<Record<string, string>> = {
   Gears: 'Put the train up, then pick the groove up.',
   Lead: 'Put the train up, then pick the groove up.',
   Feed: 'See how the top slide lies before going on.',
+  Cleaning: 'The rest of the depth follows it; check that this is meant.',
   Tool: 'Touch it off again and pick the groove up if the tool is another.',
   Dials: 'See that the readings are those of this lathe.',
 };
@@ -150,6 +152,14 @@ export function motionsOf(
   });
 }
 
+/** What a pass that is expected to run in the old groove means; null where it is to cut. */
+export function airText(card: Card): string | null {
+  if (card.do !== 'set' || card.expectsMetal || !card.pass || card.pass.spring) return null;
+  const more = card.airPasses - 1;
+  const all = more > 0 ? `This pass and the next ${more === 1 ? 'one' : String(more)} are` : 'This pass is';
+  return `${all} expected to cut air: if it cuts, stop. It is not in the groove.`;
+}
+
 /** What the machinist does now, in one sentence. */
 export function cardText(view: CardView, make: 'external' | 'internal', u: UnitSystem): string {
   const { card } = view;
@@ -174,13 +184,23 @@ export function cardText(view: CardView, make: 'external' | 'internal', u: UnitS
         : `Touch the tool off on the ${blank}; set both dials to zero.`;
     case 'pickup':
       return `${card.lostBy ? LOST[card.lostBy] : ''} Pick it up before anything else is cut.`.trim();
-    case 'air':
-      return 'Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air. No metal is expected: if it cuts, stop.';
+    case 'air': {
+      const [s] = card.settings;
+      const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}, as deep as the groove is. ` : '';
+      return `${set}Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air. No metal is expected: if it cuts, stop.`;
+    }
     case 'set': {
       const [s] = card.settings;
       if (card.pass?.spring)
         return `Spring pass ${card.pass.n} of ${card.pass.of}: the same setting again${s ? `, ${s.shown} ${s.unit}` : ''}.`;
-      return s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}. Pass ${card.pass?.n} of ${card.pass?.of}.` : '';
+      return s
+        ? [
+            `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}. Pass ${card.pass?.n} of ${card.pass?.of}.`,
+            airText(card),
+          ]
+            .filter((x) => x !== null)
+            .join(' ')
+        : '';
     }
     case 'try':
       return 'Try the mate, or measure, before it leaves the chuck.';

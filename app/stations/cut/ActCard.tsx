@@ -4,7 +4,7 @@ import { Check } from 'lucide-react';
 import { latheOf } from '../../../core/job/derive.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { cardText, stoppedText } from '../../../core/words/machine.ts';
+import { cardText, dialText, stoppedText } from '../../../core/words/machine.ts';
 import { HOLDING_NAMES } from '../../../core/words/ledger.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
@@ -40,6 +40,11 @@ export function ActCard() {
           {stopped && card.stopped ? stoppedText(card.stopped, u).what : cardText(machine, job.intake.make, u)}
         </p>
         {stopped && card.stopped && <p className="text-xl">{stoppedText(card.stopped, u).check}</p>}
+        {card.do === 'air' && card.settings[0] && (
+          <p className="num text-[clamp(3rem,9vw,6rem)] font-bold leading-none tracking-tighter">
+            {dialText(card.settings[0], ' + ')} <span className="text-3xl text-ink2">{card.settings[0].unit}</span>
+          </p>
+        )}
         <Acts />
         {metal.cuts > 0 && stopped && (
           <p className="num text-lg text-ink2">In the metal now: {lengthText(metal.depthMm, u, FINE)} deep.</p>

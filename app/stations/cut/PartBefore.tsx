@@ -1,6 +1,6 @@
 import { latheOf } from '../../../core/job/derive.ts';
-import { partBefore } from '../../../core/job/partBefore.ts';
-import { partBeforeText } from '../../../core/words/ledger.ts';
+import { aimsAfter, partBefore } from '../../../core/job/partBefore.ts';
+import { aimText, partBeforeText } from '../../../core/words/ledger.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
@@ -12,11 +12,20 @@ export function PartBefore() {
   const before = partBefore(job);
   if (!before) return null;
   const u = latheOf(job, shop)?.crossSlide.unit ?? shop.settings.system;
-  const more = before.deeperMm - machine.metal.deeperMm;
   return (
     <Note tone="say">
-      <span className="mr-2">{partBeforeText(before, u)}</span>
-      {Math.abs(more) > 5e-4 && <Button onClick={() => act({ do: 'deeper', byMm: more })}>Aim at the same here</Button>}
+      <p>{partBeforeText(before, u)}</p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {aimsAfter(job, shop, before).map((aim) => (
+          <Button
+            big
+            key={aim.shortMm}
+            onClick={() => act({ do: 'deeper', byMm: aim.deeperMm - machine.metal.deeperMm })}
+          >
+            {aimText(aim, before, u)}
+          </Button>
+        ))}
+      </div>
     </Note>
   );
 }

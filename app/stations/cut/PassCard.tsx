@@ -5,7 +5,7 @@ import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { standingOfPart } from '../../../core/job/metal.ts';
 import { passSteps } from '../../../core/job/passSteps.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { dialText, motionsOf, outText, restText, slideText } from '../../../core/words/machine.ts';
+import { airText, dialText, motionsOf, outText, restText, slideText } from '../../../core/words/machine.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
@@ -75,12 +75,20 @@ export function PassCard() {
               {setting?.shown}
             </span>
           </button>
+          {airText(card) && (
+            <p
+              role="alert"
+              className="my-1 rounded-md border-2 border-brass bg-brasssoft px-3 py-2 text-xl font-semibold"
+            >
+              {airText(card)}
+            </p>
+          )}
           {rest && <p className="num mt-1 text-lg text-ink2">{restText(rest)}</p>}
           <p className="mt-1 text-xl">
             {spring
               ? `Spring pass ${card.pass?.n} of ${card.pass?.of}: same setting again`
               : `Pass ${card.pass?.n} of ${card.pass?.of}${job.cut.springs > 0 ? ` + ${job.cut.springs} spring` : ''}`}
-            {!spring && card.takesMm !== null && card.leftMm !== null && (
+            {!spring && card.expectsMetal && card.takesMm !== null && card.leftMm !== null && (
               <span className="num text-ink2">
                 {' '}
                 &middot; takes {len(card.takesMm)}, {len(card.leftMm)} to go

@@ -1,6 +1,7 @@
 import type { CardView } from '../../../core/job/card.ts';
 import { settingsFor, standFor } from '../../../core/job/slides.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
+import { dialText } from '../../../core/words/machine.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 
 /** Every pass still to come with its reading on this lathe's dial; the next one lit. */
@@ -34,12 +35,10 @@ export function PassTable({
             return (
               <tr key={p.depthMm} className={`border-t border-line ${i === 0 ? 'bg-bluesoft font-bold' : ''}`}>
                 <td className="py-1 text-left">{metal.cuts + i + 1}</td>
-                <td>
-                  {s ? `${s.turns > 0 ? `${s.turns} turn${s.turns === 1 ? '' : 's'} + ` : ''}${s.shown} ${s.unit}` : ''}
-                </td>
+                <td>{s ? `${dialText(s, ' + ')} ${s.unit}` : ''}</td>
                 <td>{len(p.depthMm)}</td>
                 <td>{len(p.axialMm)}</td>
-                <td>{p.chipMm2.toFixed(3)}</td>
+                <td>{i < view.card.airPasses ? 'air' : p.chipMm2.toFixed(3)}</td>
               </tr>
             );
           })}

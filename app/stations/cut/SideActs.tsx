@@ -2,10 +2,11 @@ import { useState } from 'react';
 import { latheOf } from '../../../core/job/derive.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { inches } from '../../../core/quantity/units.ts';
-import { act, editShop, useShop } from '../../store/store.ts';
+import { act, useShop } from '../../store/store.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { Button, Choice, Panel } from '../../ui/controls.tsx';
+import { Button, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
+import { StepsOn, useStepsOn } from './StepsOn.tsx';
 import { TryThread } from './TryThread.tsx';
 
 type Open = 'try' | 'deeper' | 'side' | 'happened' | null;
@@ -20,8 +21,7 @@ export function SideActs() {
   const { card, metal } = machine;
   const lathe = latheOf(job, shop);
   const u = lathe?.crossSlide.unit ?? shop.settings.system;
-  // a step of three thou is on the radius at one lathe and on the diameter at another: asked, never guessed
-  const steps = lathe ? lathe.stepsOn : 'radius';
+  const steps = useStepsOn();
   const [open, setOpen] = useState<Open>(null);
   const cutting = metal.cuts > 0 && metal.finished === null;
   if (metal.finished !== null || (!cutting && !metal.mounted)) return null;
@@ -66,24 +66,9 @@ export function SideActs() {
       )}
       {open === 'deeper' && (
         <Panel title={`Deeper than the fit asks for${steps === null ? '' : `, on the ${steps}`}`}>
-          {lathe && (
-            <div className="mb-3">
-              <Choice
-                label="A step at this lathe is (asked once)"
-                value={lathe.stepsOn ?? ''}
-                options={[
-                  { value: 'radius', label: 'on the radius' },
-                  { value: 'diameter', label: 'on the diameter' },
-                ]}
-                onChange={(v) =>
-                  editShop('say what a step is', (d) => {
-                    const l = d.lathes.find((x) => x.id === lathe.id);
-                    if (l && v !== '') l.stepsOn = v;
-                  })
-                }
-              />
-            </div>
-          )}
+          <div className="mb-3">
+            <StepsOn />
+          </div>
           {steps !== null && (
             <>
               <div className="mb-3 flex flex-wrap gap-2">

@@ -2,11 +2,14 @@ import { useState } from 'react';
 import { TRY_NAMES } from '../../../core/job/conclusions.ts';
 import { latheOf, wirePlan } from '../../../core/job/derive.ts';
 import { suggestDeeper } from '../../../core/job/deeper.ts';
+import { deeperText, stepText } from '../../../core/words/deeper.ts';
+import { tipDiameterNowMm } from '../../../core/job/recut.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
+import { StepsOn, useStepsOn } from './StepsOn.tsx';
 
 const RESULTS = ['no-start', 'starts', 'binds', 'tight', 'runs', 'shakes'] as const;
 
@@ -44,7 +47,7 @@ export function TryThread() {
   const wires = wirePlan(job, shop);
   const { after } = machine.card;
   const answer = suggestDeeper(job, shop, machine.metal);
-  const fine = (mm: number): string => lengthText(mm, u, FINE);
+  const on = useStepsOn() ?? 'radius';
   return (
     <div className="grid gap-4">
       <TryMate />
@@ -59,14 +62,15 @@ export function TryThread() {
       )}
       {answer && (
         <Note tone={answer.code === 'fits' ? 'right' : answer.code === 'past' ? 'wrong' : 'say'}>
-          <p className="text-xl">{ANSWER[answer.code](fine(answer.byMm))}</p>
+          <p className="text-xl">{deeperText(answer, u, on)}</p>
           {answer.code === 'deeper' && (
             <Button big tone="main" className="mt-2" onClick={() => act({ do: 'deeper', byMm: answer.byMm, after })}>
-              Deeper by {fine(answer.byMm)}
+              Deeper by {stepText(answer.byMm, u, on)}
             </Button>
           )}
         </Note>
       )}
+      <OwnStep />
       <div>
         <Button big tone={answer?.code === 'fits' ? 'main' : 'plain'} onClick={() => act({ do: 'finishPart', after })}>
           This part is done
@@ -76,10 +80,44 @@ export function TryThread() {
   );
 }
 
-const ANSWER = {
-  fits: () => 'It is at size.',
-  past: (by: string) => `It is ${by} past size on the radius: no cut mends that.`,
-  deeper: (by: string) =>
-    `Go ${by} deeper on the radius, spring, and try again: seven tenths of what is left, so as not to jump past.`,
-  lead: () => 'It runs and then binds: look at lead and burrs before cutting deeper.',
-} as const;
+/** The step by which it goes deeper from trial to trial, as the person has it, and what the dial makes of the minor diameter. */
+function OwnStep() {
+  const { job, machine } = useJobView();
+  const shop = useShop();
+  const u = latheOf(job, shop)?.crossSlide.unit ?? shop.settings.system;
+  const on = useStepsOn();
+  const each = on === 'diameter' ? 2 : 1;
+  const step = job.cut.deeperStepMm;
+  const tipMm = tipDiameterNowMm(job, machine.metal);
+  const minor = job.intake.make === 'external' ? 'Minor' : 'Major';
+  return (
+    <div className="grid gap-3 md:grid-cols-2">
+      {on === null ? (
+        <StepsOn />
+      ) : (
+        <LengthField
+          label={`Own step between trials, on the ${on} (empty: as the trial says)`}
+          mm={step === null ? null : step * each}
+          system={shop.settings.system}
+          rule={{ maxMm: 5 }}
+          onClear={() => act({ do: 'setSchedule', deeperStepMm: null })}
+          onCommit={(mm) => act({ do: 'setSchedule', deeperStepMm: mm / each })}
+        />
+      )}
+      {tipMm !== null && (
+        <LengthField
+          label={`${minor} diameter now ${lengthText(tipMm, u, FINE)}, as the dial says: go to`}
+          mm={null}
+          system={shop.settings.system}
+          onCommit={(mm) =>
+            act({
+              do: 'deeper',
+              byMm: (job.intake.make === 'external' ? tipMm - mm : mm - tipMm) / 2,
+              after: machine.card.after,
+            })
+          }
+        />
+      )}
+    </div>
+  );
+}

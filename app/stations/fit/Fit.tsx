@@ -12,8 +12,18 @@ import { classesOf, type Limits } from '../../../core/standards/limits/index.ts'
 import { Engagement } from '../../drawing/Engagement.tsx';
 import { DUTIES, playOfClearanceMm } from '../../../core/fit/duty.ts';
 import { classMemberOf } from '../../../core/job/made.ts';
-import { matePlaces, playAt } from '../../../core/job/mate.ts';
-import { boundText, DUTY_NAMES, engagedText, GAUGE_CERTIFIES, GAUGE_LIKE, gaugeName } from '../../../core/words/fit.ts';
+import { copiedFrom, matePlaces } from '../../../core/job/places.ts';
+import { recutting } from '../../../core/job/recut.ts';
+import {
+  boundText,
+  COPY_AS_WORN,
+  DUTY_NAMES,
+  engagedText,
+  FIT_TO_NAMES,
+  GAUGE_CERTIFIES,
+  GAUGE_LIKE,
+  gaugeName,
+} from '../../../core/words/fit.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
@@ -21,6 +31,10 @@ import { Button, Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
 import { AsRead } from './AsRead.tsx';
+import { CleanUp } from './CleanUp.tsx';
+import { WornMate } from './WornMate.tsx';
+
+const FITS_TO = ['clearance', 'mate', 'copy'] as const;
 
 const rangeText = (l: Limits, system: UnitSystem): string =>
   `${l.min === null ? 'any' : lengthText(l.min, system, { ...FINE, bare: true })}\u2013${l.max === null ? 'open' : lengthText(l.max, system, FINE)}`;
@@ -44,6 +58,7 @@ export function Fit() {
   const gauging = job.intake.wanted === 'gauge';
   const full = fitPlan(thread, { ...fitChoiceOf(job, thread), tip: null });
   const places = matePlaces(job, thread);
+  const copied = job.fit.to === 'copy' && job.fit.class === null ? copiedFrom(job, thread) : null;
   const clearance = Math.abs(sizes.pitchDiameterMm - plan.pitchDiameterMm);
   const other = system === 'mm' ? 'in' : 'mm';
   const measured = standingOfPart(job)
@@ -105,23 +120,8 @@ export function Fit() {
         </Note>
       )}
       {thread.family === 'Special' && <AsRead thread={thread} />}
-      {places.length > 0 && (
-        <Panel title={`Play with the ${external ? 'nut' : 'screw'} as it is, along the axis`}>
-          <ul className="grid gap-1">
-            {places.map((p) => (
-              <li key={`${p.text} ${p.positionMm}`} className="flex justify-between gap-3 border-t border-line">
-                <span>
-                  {p.positionMm === null ? p.place || 'somewhere' : `at ${lengthText(p.positionMm, system)}`}
-                  {p.wear === 'unknown' ? '' : `, ${p.wear}`} <span className="num text-ink2">{p.text}</span>
-                </span>
-                <span className="num">
-                  {playAt(plan, p) < 0 ? 'does not go on there' : lengthText(playAt(plan, p), system, FINE)}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </Panel>
-      )}
+      {places.length > 0 && <WornMate plan={plan} thread={thread} places={places} />}
+      {recutting(job) && <CleanUp />}
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <Figure
           label={external ? 'Turn the blank to' : 'Bore to'}
@@ -162,23 +162,21 @@ export function Fit() {
             />
             <Choice
               label={gauging ? `Gauges a ${external ? 'nut' : 'screw'} of` : 'Made to'}
-              value={job.fit.class ?? (job.fit.toMate ? 'to-mate' : '')}
+              value={job.fit.class ?? (gauging ? '' : job.fit.to)}
               options={[
                 ...(gauging
                   ? [{ value: '', label: 'no class yet' }]
-                  : [
-                      { value: '', label: 'own clearance' },
-                      { value: 'to-mate', label: 'its mate as read' },
-                    ]),
+                  : FITS_TO.map((to) => ({ value: to, label: FIT_TO_NAMES[to] }))),
                 ...classes.map((c) => ({ value: c, label: `class ${c}` })),
               ]}
-              onChange={(v) =>
-                act({ do: 'setFit', class: v === '' || v === 'to-mate' ? null : v, toMate: v === 'to-mate' })
-              }
+              onChange={(v) => {
+                const to = FITS_TO.find((x) => x === v);
+                act({ do: 'setFit', class: v === '' || to ? null : v, ...(to ? { to } : {}) });
+              }}
             />
-            {plan.classProblem && (
+            {plan.problem && (
               <Note tone="wrong">
-                {plan.classProblem.message} {plan.classProblem.right}
+                {plan.problem.message} {plan.problem.right}
               </Note>
             )}
             {gauging && <GaugeChoices plan={plan} />}
@@ -192,36 +190,37 @@ export function Fit() {
               </Note>
             ) : gauging ? null : (
               <>
-                {job.fit.toMate && places.length === 0 && (
-                  <Note tone="wrong">
-                    Nothing says how big the mate is: read its pitch diameter, or measure over wires on it, in Read
-                    (&ldquo;taken on its {external ? 'nut' : 'screw'}&rdquo;). Until then the basic size stands in.
-                  </Note>
+                {copied && !copied.unworn && <Note tone="caution">{COPY_AS_WORN}</Note>}
+                {!copied && (
+                  <>
+                    <Choice
+                      label="What it has to do (common practice)"
+                      value={job.fit.duty ?? ''}
+                      options={[
+                        { value: '', label: 'not said' },
+                        ...DUTIES.map((d) => ({ value: d.id, label: DUTY_NAMES[d.id] })),
+                      ]}
+                      onChange={(v) => act({ do: 'setFit', duty: v === '' ? null : v })}
+                    />
+                    <LengthField
+                      label="Clearance on the pitch diameter"
+                      mm={job.fit.pitchClearanceMm}
+                      system={system}
+                      rule={{ allowZero: true, maxMm: 5 }}
+                      onCommit={(mm) => act({ do: 'setFit', pitchClearanceMm: mm })}
+                      hint={`play ${lengthText(playOfClearanceMm(plan.form, job.fit.pitchClearanceMm), system, FINE)} along the axis`}
+                    />
+                  </>
                 )}
-                <Choice
-                  label="What it has to do (common practice)"
-                  value={job.fit.duty ?? ''}
-                  options={[
-                    { value: '', label: 'not said' },
-                    ...DUTIES.map((d) => ({ value: d.id, label: DUTY_NAMES[d.id] })),
-                  ]}
-                  onChange={(v) => act({ do: 'setFit', duty: v === '' ? null : v })}
-                />
-                <LengthField
-                  label="Clearance on the pitch diameter"
-                  mm={job.fit.pitchClearanceMm}
-                  system={system}
-                  rule={{ allowZero: true, maxMm: 5 }}
-                  onCommit={(mm) => act({ do: 'setFit', pitchClearanceMm: mm })}
-                  hint={`play ${lengthText(playOfClearanceMm(plan.form, job.fit.pitchClearanceMm), system, FINE)} along the axis`}
-                />
-                <LengthField
-                  label={external ? 'Blank under the nominal by (on diameter)' : 'Bore over the minor diameter by'}
-                  mm={job.fit.crestReliefMm}
-                  system={system}
-                  rule={{ allowZero: true, maxMm: 10 }}
-                  onCommit={(mm) => act({ do: 'setFit', crestReliefMm: mm })}
-                />
+                {copied?.startMm == null && (
+                  <LengthField
+                    label={external ? 'Blank under the nominal by (on diameter)' : 'Bore over the minor diameter by'}
+                    mm={job.fit.crestReliefMm}
+                    system={system}
+                    rule={{ allowZero: true, maxMm: 10 }}
+                    onCommit={(mm) => act({ do: 'setFit', crestReliefMm: mm })}
+                  />
+                )}
               </>
             )}
             <LengthField

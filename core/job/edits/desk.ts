@@ -152,7 +152,10 @@ export const DESK = {
   setFit: edit(
     {
       class: some(fit.properties.class),
-      toMate: some(fit.properties.toMate),
+      to: some(fit.properties.to),
+      wornMate: some(fit.properties.wornMate),
+      travel: some(fit.properties.travel),
+      clean: some(fit.properties.clean),
       duty: some(fit.properties.duty),
       gauge: some(fit.properties.gauge),
       pitchClearanceMm: some(fit.properties.pitchClearanceMm),
@@ -163,7 +166,10 @@ export const DESK = {
     (f) =>
       firstOf(f, {
         class: 'class',
-        toMate: 'fit to the mate',
+        to: 'what the fit is counted from',
+        wornMate: 'way with a worn mate',
+        travel: 'travel used',
+        clean: 'cleaning up',
         duty: 'duty',
         gauge: 'gauge',
         pitchClearanceMm: 'clearance',
@@ -279,6 +285,7 @@ export const DESK = {
       firstMaxMm: some(cut.properties.firstMaxMm),
       lastMinMm: some(cut.properties.lastMinMm),
       springs: some(cut.properties.springs),
+      deeperStepMm: some(cut.properties.deeperStepMm),
       returnBy: some(cut.properties.returnBy),
     },
     (f) =>
@@ -289,6 +296,7 @@ export const DESK = {
         firstMaxMm: 'largest cut',
         lastMinMm: 'smallest cut',
         springs: 'spring passes',
+        deeperStepMm: 'step between trials',
         returnBy: 'way back',
       }),
     ({ job }, { passes, ...rest }) => ({

@@ -10,6 +10,7 @@ import { feedOf, feedsAtAngle, plannedSlideDeg } from '../feed.ts';
 import { lastN, metalOf, voidedOf } from '../metal.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { pickupMove, slidesMoved } from '../pickupMove.ts';
+import { oldGrooveBelowMm } from '../recut.ts';
 import type { Job, Shop } from '../schema.ts';
 import { sideStand } from '../slides.ts';
 import { edit, event } from './edit.ts';
@@ -90,7 +91,8 @@ export const MACHINE = {
         kind: 'touchedOff',
         on,
         diameterMm,
-        grooveMm: on === 'groove' ? 0 : (f.grooveMm ?? null),
+        grooveMm:
+          on === 'groove' ? 0 : (f.grooveMm ?? (diameterMm === null ? null : oldGrooveBelowMm(job, diameterMm))),
         slideDeg: f.slideDeg ?? metal.slideDeg ?? plannedSlideDeg(job),
         facts: { ...cutFacts(job, shop) },
       };

@@ -1,0 +1,103 @@
+import { planOf, toolOf, type PlanRequest } from '../cutting/plan.ts';
+import { isSquare, tipBeyondPitchLineMm } from '../cutting/tip.ts';
+import { cleanUp, type Cleaned } from '../fit/clean.ts';
+import { crestFlatMm } from '../form/sizes.ts';
+import { tanDeg } from '../quantity/units.ts';
+import { pitchMmOf, threadFormOf, threadSizes } from '../standards/thread.ts';
+import { fitOfJob, threadOfJob } from './derive.ts';
+import type { Metal } from './metal.ts';
+import { placesOn } from './places.ts';
+import type { Job } from './schema.ts';
+import { depthRead, leastWorn } from './special.ts';
+
+/** An old groove is cut again, and nothing besides it. */
+export const recutting = (job: Job): boolean => job.intake.wanted === 'recut';
+
+/** What has to be gone from the old groove for it to be clean all over; null where a recut has nothing to clean. */
+export function cleaning(job: Job): Cleaned | null {
+  const thread = threadOfJob(job);
+  const { clean } = job.fit;
+  if (!thread || !clean || !recutting(job)) return null;
+  const form = threadFormOf(thread);
+  const sizes = threadSizes(thread);
+  return cleanUp(clean, {
+    make: job.intake.make,
+    leadingFlankDeg: form.leadingFlankDeg,
+    trailingFlankDeg: form.trailingFlankDeg,
+    crestFlatMm: crestFlatMm(form, pitchMmOf(thread)),
+    finishedMm:
+      fitOfJob(job)?.startDiameterMm ?? (job.intake.make === 'external' ? sizes.majorMm : sizes.minorInternalMm),
+    onePassMm: job.cut.firstMaxMm ?? USUAL_PASS_MM,
+    taper: form.taper,
+  });
+}
+/** A pass where no largest cut was set, mm. Common practice, no source. */
+const USUAL_PASS_MM = 0.25;
+
+/**
+ * What is to be reached, with what was asked deeper. A recut's is never less than the old groove and what
+ * cleans it. @param q the question with the target of the fit alone
+ */
+export function targetOf(job: Job, q: PlanRequest, deeperMm: number): PlanRequest['target'] {
+  const clean = recutting(job) ? cleaning(job)?.deeperMm : null;
+  const least = q.grooveMm + (clean ?? 0);
+  if (q.surfaceMm === null) return { depthMm: Math.max(least + deeperMm, q.doneMm, NOTHING_MM) };
+  const planned = recutting(job) && least > 0 ? planOf(q) : null;
+  // a question that is refused is refused with its own words
+  if (planned?.ok && planned.value.depthMm < least) return { depthMm: least + deeperMm };
+  if ('depthMm' in q.target) return { depthMm: q.target.depthMm + deeperMm };
+  const inward = q.member === 'external' ? -1 : 1;
+  return { pitchDiameterMm: q.target.pitchDiameterMm + 2 * inward * deeperMm };
+}
+/** A depth that schedules nothing. */
+const NOTHING_MM = 1e-9;
+
+/** How far off the groove's middle a tool brought in by eye may stand along the axis, mm. Common practice, no source. */
+const CENTRING_MM = 0.05;
+
+/**
+ * Depth below the surface at which a recut first meets metal, mm; null where it meets metal from the first touch. The old
+ * groove as it was measured from that surface, else as deep as this tool goes into a groove of the pitch diameter read (of
+ * the basic one where none was), less what an error of centring brings the nearer flank forward: x / tan a.
+ */
+export function meetsMetalMm(job: Job, q: PlanRequest, metal: Metal): number | null {
+  const thread = threadOfJob(job);
+  if (!thread || !recutting(job) || metal.touched !== 'surface' || q.surfaceMm === null) return null;
+  const tool = toolOf(q);
+  const early = CENTRING_MM / Math.max(tanDeg(Math.min(q.leadingDeg, q.trailingDeg)), LEAST_TAN);
+  if (metal.grooveMm !== null && metal.grooveMm > 0) return metal.grooveMm - early;
+  if (isSquare(tool)) return null;
+  const read = placesOn(job, thread, job.intake.make).map((p) => p.pitchDiameterMm);
+  const external = q.member === 'external';
+  // the place with most metal left is met first
+  const old =
+    read.length === 0 ? threadSizes(thread).pitchDiameterMm : external ? Math.max(...read) : Math.min(...read);
+  const toLine = ((external ? 1 : -1) * (q.surfaceMm - old)) / 2;
+  return toLine + tipBeyondPitchLineMm(tool, q.pitchMm) - early;
+}
+/** Square flanks would put the metal nowhere: as steep as this is as near as it is reckoned. */
+const LEAST_TAN = 0.05;
+
+/**
+ * Depth of the old groove below a surface, as it was read from its crest, mm: less what the surface lies under that crest.
+ * Null: not a recut, or not read. @param surfaceMm diameter of the surface that the tool touches
+ */
+export function oldGrooveBelowMm(job: Job, surfaceMm: number): number | null {
+  const depth = recutting(job) ? depthRead(job) : null;
+  if (depth === null) return null;
+  const external = job.intake.make === 'external';
+  const crest = leastWorn(job, external ? 'majorDiameter' : 'minorDiameter')?.value ?? surfaceMm;
+  return Math.max(0, depth - ((external ? 1 : -1) * (crest - surfaceMm)) / 2);
+}
+
+/** Diameter at the tip in what is cut now, mm: from the surface touched, or from the root as it was read. Null: neither is known. */
+export function tipDiameterNowMm(job: Job, metal: Metal): number | null {
+  const inward = job.intake.make === 'external' ? -1 : 1;
+  if (metal.touched === 'groove') {
+    const root = leastWorn(job, job.intake.make === 'external' ? 'minorDiameter' : 'majorDiameter');
+    return root === null ? null : root.value + 2 * inward * metal.depthMm;
+  }
+  if (metal.surfaceMm === null) return null;
+  const there = Math.max(metal.depthMm, metal.grooveMm ?? 0);
+  return there > 0 ? metal.surfaceMm + 2 * inward * there : null;
+}

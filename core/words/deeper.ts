@@ -1,0 +1,32 @@
+import type { DeeperAnswer } from '../job/deeper.ts';
+import { FINE, lengthText } from '../quantity/format.ts';
+import type { UnitSystem } from '../quantity/units.ts';
+
+type On = 'radius' | 'diameter';
+
+/** A step as it is said at this lathe: on the radius or on the diameter. @param mm on the radius */
+export const stepText = (mm: number, u: UnitSystem, on: On): string =>
+  `${lengthText(on === 'diameter' ? 2 * mm : mm, u, FINE)} on the ${on}`;
+
+/** What the last trial or measurement says of the next cut. */
+export function deeperText(a: DeeperAnswer, u: UnitSystem, on: On): string {
+  switch (a.code) {
+    case 'fits':
+      return 'It is at size.';
+    case 'past':
+      return a.byMm > 0
+        ? `It is ${stepText(a.byMm, u, on)} past size: no cut mends that.`
+        : 'It is past size: no cut mends that.';
+    case 'lead':
+      return 'It runs and then binds: look at lead and burrs before cutting deeper.';
+    case 'deeper':
+      return `Go ${stepText(a.byMm, u, on)} deeper, spring, and try again: ${WHY[a.step ?? 'small']}.`;
+  }
+}
+
+const WHY: Readonly<Record<NonNullable<DeeperAnswer['step']>, string>> = {
+  share: 'seven tenths of what is left, so as not to jump past',
+  rest: 'what is left',
+  small: 'a small step, for a mate tells no figure',
+  own: 'your own step',
+};

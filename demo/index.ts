@@ -285,5 +285,67 @@ export function demoJobs(): Job[] {
   name(plug, 'M24x2.5', 'as on the drawing of the valve');
   settled(plug, shop, ['intake', 'read', 'name']);
 
-  return [sluice, gland, windlass, pump, press, brass, latch, plug];
+  const vice = begin('demo-vice', 'Bench-vice nut, for the worn screw', 'Hollin Farm', '23');
+  vice.intake = {
+    ...vice.intake,
+    cameIn: 'screw',
+    wanted: 'mate',
+    make: 'internal',
+    material: 'bronze',
+    origin: 'metric',
+    use: 'power-screw',
+    note: 'The screw stays: it is worn where the jaws usually stand.',
+  };
+  tell(vice, [
+    ['majorDiameter', '27.92', { at: 15, wear: 'unworn', place: 'at the handle', with: 'caliper' }],
+    ['crestCount', '20', { span: '100 mm' }],
+    ['flankAngle', '30', { with: 'template' }],
+    ['overWires', '28.48', { span: '2.55', at: 15, wear: 'unworn', with: 'micrometer' }],
+    ['overWires', '28.16', { span: '2.55', at: 90, wear: 'worn', with: 'micrometer' }],
+    ['overWires', '28', { span: '2.55', at: 130, wear: 'worn', with: 'micrometer' }],
+    ['overWires', '28.45', { span: '2.55', at: 210, wear: 'unworn', with: 'micrometer' }],
+    ['minorDiameter', '22.7', { at: 130, place: 'one turn ground off at the end', with: 'micrometer' }],
+    ['minorDiameter', '22.95', { at: 15, with: 'caliper' }],
+  ]);
+  vice.wearMap = { lengthMm: 230, unworn: null };
+  name(vice, 'Tr28x5');
+  vice.fit = { ...vice.fit, class: null, to: 'mate', pitchClearanceMm: 0.2 };
+  vice.gears = { lathe: 'lathe-els', train: null };
+  settled(vice, shop, ['intake', 'read', 'name']);
+
+  const auger = begin('demo-auger', 'Feed-auger ends, two, bruised', 'Hollin Farm', '24');
+  auger.intake = {
+    ...auger.intake,
+    cameIn: 'screw',
+    wanted: 'recut',
+    material: 'mild steel',
+    origin: 'american',
+    use: 'machine-part',
+    note: 'Their nuts are good and stay. Thread chased until the nuts run.',
+  };
+  auger.quantity = { parts: 2, testPiece: false };
+  tell(auger, [
+    ['majorDiameter', '1.243 in', { wear: 'unworn', place: 'behind the bruise', with: 'caliper' }],
+    ['minorDiameter', '1.066 in', { wear: 'unknown', with: 'caliper' }],
+    ['crestCount', '7', { span: '1 in' }],
+    ['flankAngle', '60', { with: 'template' }],
+  ]);
+  name(auger, '1 1/4-7 UNC');
+  auger.fit = { ...auger.fit, class: null, pitchClearanceMm: 0.1, tip: { flatMm: 0.4 } };
+  auger.gears = { lathe: 'lathe-els', train: null };
+  auger.cut = { ...auger.cut, deeperStepMm: 0.0381, springs: 1 };
+  settled(auger, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup']);
+  acts(auger, shop, '2026-11-24T10:00:00.000Z', [
+    { do: 'mount', holding: 'chuck-centre' },
+    { do: 'inGroove', way: 'by-eye' },
+    { do: 'touchOff', on: 'groove' },
+    { do: 'airPass', result: 'in' },
+    { do: 'tryMate', mate: 'its own nut', result: 'no-start' },
+    { do: 'deeper', byMm: 0.0381 },
+    { do: 'passDone' },
+    { do: 'springDone' },
+    { do: 'tryMate', mate: 'its own nut', result: 'starts', turns: 2 },
+  ]);
+
+  return [sluice, gland, windlass, pump, press, brass, latch, plug, vice, auger];
 }

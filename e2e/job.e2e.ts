@@ -276,7 +276,7 @@ test('a whole shop out and in; a spoilt file changes nothing and says what is wr
     .getByLabel('File to bring in')
     .setInputFiles({ name: 's.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await page.getByRole('button', { name: 'Replace everything' }).click();
-  await expect(page.getByText(/^Brought in the shop .* with 8 jobs/)).toBeVisible();
+  await expect(page.getByText(/^Brought in the shop .* with 10 jobs/)).toBeVisible();
   await page.goto('/jobs');
   await expect(page.getByText('Sluice-gate spindle')).toBeVisible();
 });

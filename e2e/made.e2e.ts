@@ -1,4 +1,5 @@
 import { bringIn, jobOf, M30, times } from './bench.ts';
+import type { Edit } from '../core/job/edits/index.ts';
 import { axeClean, expect, test } from './fixtures.ts';
 
 test('a go plug for the valve nuts: its own limits in Fit, over wires, and a not-go at a touch', async ({ page }) => {
@@ -48,4 +49,112 @@ test('a part after its test piece is offered what was right on it', async ({ pag
   await expect(page.getByRole('button', { name: 'Aim at the same here' })).toHaveCount(0);
   await expect(page.getByRole('list', { name: 'Events' })).toContainText(/Deeper|deeper/);
   await axeClean(page);
+});
+
+test('a nut for a worn screw: the ways with it have their figures, the true root bounds the bore, the card hears it', async ({
+  page,
+}) => {
+  await page.goto('/jobs/demo-vice/fit');
+  const ways = page.getByRole('region', { name: 'Ways with a worn mate' });
+  await expect(ways).toContainText('Play 0.139 mm to 0.182 mm along the axis on the travel.');
+  await expect(ways).toContainText('It does not pass 15.00 mm, 210.00 mm.');
+  await expect(ways).toContainText('The screw loses 0.481 mm of pitch diameter: cut 0.240 mm deeper');
+  // the largest root read, 22.95, and 0.15 of clearance a side: more than the table's own bore with its relief
+  const bore = page.getByRole('button', { name: /^Bore to/ });
+  await expect(bore).toContainText('23.25 mm');
+  await expect(page.getByText(/^The screw that it has to pass decides/)).toBeVisible();
+  await ways.getByRole('button', { name: 'Make it so' }).first().click();
+  await expect(page.getByRole('button', { name: /^Pitch diameter to reach/ })).toContainText('25.269 mm');
+  // on the travel alone its root is smaller, and the table decides
+  await expect(bore).toContainText('23.17 mm');
+  await axeClean(page);
+  await page.getByRole('button', { name: 'Settled', exact: true }).click();
+  await page.goto('/jobs/demo-vice/cut');
+  const card = page.getByRole('region', { name: 'Pass card' });
+  await card.getByRole('button', { name: 'It is put up and runs true' }).click();
+  await page.getByLabel(/^The bore measures/).fill('23.2');
+  await page.keyboard.press('Enter');
+  await card.getByRole('button', { name: 'Touched off, dials at zero' }).click();
+  await expect(card).toContainText('Pass 1 of');
+});
+
+test('a recut by own steps until its nut runs, then the same for the next part', async ({ page }) => {
+  await page.goto('/jobs/demo-auger/cut');
+  const card = page.getByRole('region', { name: 'Pass card' });
+  await card.getByText('on the diameter', { exact: true }).click();
+  await card.getByLabel(/^Own step between trials, on the diameter/).fill('0.003 in');
+  await page.keyboard.press('Enter');
+  await expect(card).toContainText('Go deeper by 0.076 mm on the diameter');
+  for (const heard of ['starts, then stops', 'goes on, tight']) {
+    await card.getByRole('button', { name: heard }).click();
+    await card.getByRole('button', { name: /^Deeper by 0\.076 mm on the diameter/ }).click();
+    await card.getByRole('button', { name: 'Done', exact: true }).click();
+    await card.getByRole('button', { name: 'Spring pass done' }).click();
+  }
+  await card.getByRole('button', { name: 'runs freely' }).click();
+  await expect(card).toContainText('It is at size.');
+  await card.getByRole('button', { name: 'This part is done' }).click();
+  await card.getByRole('button', { name: 'Begin part 2' }).click();
+  await expect(page.getByText(/^Part 1 was right at 0\.1\d\d mm deep, 0\.114 mm deeper than planned/)).toBeVisible();
+  await page.getByRole('button', { name: /^Begin 0\.050 mm short of that/ }).click();
+  await card.getByRole('button', { name: 'It is put up and runs true' }).click();
+  await expect(card).toContainText('A thread is there already');
+  await axeClean(page);
+});
+
+test('a recut touched off on its crests: passes above the old flanks say that they cut air', async ({ page }) => {
+  const job = jobOf('Recut', [
+    { do: 'setIntake', wanted: 'recut' },
+    ...M30,
+    { do: 'setFit', class: null, pitchClearanceMm: 0.1 },
+    { do: 'inGroove', way: 'by-eye' },
+    { do: 'measureBlank', diameterMm: 29.9 },
+  ]);
+  await bringIn(page, job, 'cut');
+  const card = page.getByRole('region', { name: 'Pass card' });
+  await card.getByRole('button', { name: 'Touched off on the crests instead' }).click();
+  await expect(card).toContainText('No metal is expected: if it cuts, stop.');
+  await card.getByRole('button', { name: 'In the groove all along' }).click();
+  await expect(card.getByRole('alert')).toContainText(
+    /This pass and the next \d+ are expected to cut air: if it cuts, stop/,
+  );
+  await axeClean(page);
+});
+
+test('a saw-tooth screw: which flank leads follows which of them faces the free end', async ({ page }) => {
+  for (const [freeEnd, head, says] of [
+    ['31', '3', 'Straight in with the cross slide'],
+    ['3', '31', 'Top slide 30.5\u00b0 off the cross slide'],
+  ] as const) {
+    const read = (
+      quantity: 'majorDiameter' | 'crestCount' | 'leadingFlank' | 'trailingFlank',
+      text: string,
+      value: number,
+    ): Edit => ({
+      do: 'takeReading',
+      reading: {
+        quantity,
+        text,
+        value,
+        span: quantity === 'crestCount' ? { text: '100 mm', mm: 100 } : null,
+        leaf: null,
+        instrument: null,
+        uncertainty: null,
+        member: 'part',
+        place: '',
+        positionMm: null,
+        wear: 'unknown',
+      },
+    });
+    const job = jobOf('Saw-tooth', [
+      read('majorDiameter', '49.8', 49.8),
+      read('crestCount', '12.5', 12.5),
+      read('leadingFlank', freeEnd, Number(freeEnd)),
+      read('trailingFlank', head, Number(head)),
+      { do: 'chooseLathe', lathe: 'lathe-els' },
+    ]);
+    await bringIn(page, job, 'name');
+    await page.getByRole('button', { name: 'Accept as special' }).click();
+    await expect(page.getByRole('link', { name: /^Set up/ })).toContainText(says);
+  }
 });

@@ -4,7 +4,7 @@ const SHOTS = [
   ['jobs', '/jobs'],
   ['read', '/jobs/demo-sluice/read'],
   ['name', '/jobs/demo-sluice/name'],
-  ['fit', '/jobs/demo-gland/fit'],
+  ['fit', '/jobs/demo-vice/fit'],
   ['gears', '/jobs/demo-pump/gears'],
   ['setup', '/jobs/demo-sluice/setup'],
   ['pickup', '/jobs/demo-pump/pickup'],

@@ -3,6 +3,7 @@ import { pitchText } from '../quantity/pitch.ts';
 import type { UnitSystem } from '../quantity/units.ts';
 import { cutPlan, planRequest } from './cutPlan.ts';
 import { nextPass } from './nextPass.ts';
+import { recutting } from './recut.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import { feedOf } from './feed.ts';
 import { metalOf, standingOfPart } from './metal.ts';
@@ -40,6 +41,8 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
     case 'fit': {
       const plan = fitOfJob(job);
       if (!plan) return null;
+      if (recutting(job))
+        return `From the old groove to ${len(plan.pitchDiameterMm)} pitch diameter, or until its mate fits`;
       if (plan.limits?.start.min != null && plan.limits.start.max !== null) {
         const range = `${lengthText(plan.limits.start.min, system, { bare: true })}\u2013${lengthText(plan.limits.start.max, system)}`;
         return `${plan.make === 'external' ? 'Turn' : 'Bore'} to ${range}, class ${plan.limits.class}`;
@@ -80,7 +83,7 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
       if (nextPass(plan.value, { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) }))
         return `Pass ${metal.cuts + 1} of ${metal.cuts + passes.length}, ${len(leftMm)} to go`;
       if (metal.springs < job.cut.springs) return `Spring pass ${metal.springs + 1} of ${job.cut.springs}`;
-      return `Cut ${len(metal.depthMm)} deep in ${metal.cuts} passes`;
+      return `Cut ${len(metal.depthMm)} deep in ${metal.cuts} ${metal.cuts === 1 ? 'pass' : 'passes'}`;
     }
     case 'prove': {
       const tried = standingOfPart(job).findLast((e) => e.kind === 'tried' && e.result !== 'note');

@@ -1,5 +1,5 @@
 import { cutPlan, planRequest } from './cutPlan.ts';
-import { metalOf, standing } from './metal.ts';
+import { metalOf, standing, standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
 /** How the part before this one came out right. */
@@ -11,6 +11,8 @@ export interface PartBefore {
   readonly deeperMm: number;
   readonly passes: number;
   readonly springs: number;
+  /** Its zero stood from the first cut to the last; taken anew in mid-cut, in the groove, its depth says nothing of another part. */
+  readonly zeroKept: boolean;
 }
 
 /**
@@ -32,7 +34,14 @@ export function partBefore(job: Job): PartBefore | null {
     deeperMm: then.deeperMm,
     passes: then.cuts,
     springs: then.springs,
+    zeroKept: !zeroTakenAnew(job, then.part),
   };
+}
+
+function zeroTakenAnew(job: Job, part: number): boolean {
+  const events = standingOfPart(job, part);
+  const first = events.find((e) => e.kind === 'cut');
+  return first !== undefined && events.some((e) => e.kind === 'touchedOff' && e.n > first.n);
 }
 
 /** How much short of the depth that was right the next part is begun, mm radial: no two grooves are alike. Common practice, no source. */
@@ -48,6 +57,7 @@ export interface Aim {
 
 /** What may be aimed at after the part before: short of what was right there, and all of it. None where both are aimed at already. */
 export function aimsAfter(job: Job, shop: Shop, before: PartBefore): Aim[] {
+  if (!before.zeroKept) return [];
   const metal = metalOf(job);
   return [BEGIN_SHORT_MM, 0].flatMap((shortMm) => {
     const deeperMm = before.deeperMm - shortMm;

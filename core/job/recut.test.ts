@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { airText, cardText } from '../words/machine.ts';
 import { named, TRAIN_2MM, type Bench } from '../../app/testing/bench.ts';
 import type { Edit } from './edits/index.ts';
-import { partBefore } from './partBefore.ts';
+import { aimsAfter, partBefore } from './partBefore.ts';
+import { partBeforeText } from '../words/ledger.ts';
 import { tipDiameterNowMm } from './recut.ts';
 import { suggestDeeper } from './deeper.ts';
 
@@ -139,6 +140,26 @@ describe('it goes by steps of one\u2019s own until the mate fits, then the same 
     expect(b.view.plan?.depthMm).toBeCloseTo(9 * THOU, 9);
     expect(b.card.do).toBe('set');
   });
+});
+
+test('a part whose zero was taken anew in mid-cut is no measure for the next one', () => {
+  const b = nose()
+    .do({ do: 'setQuantity', parts: 2 }, { do: 'setSchedule', springs: 0 }, { do: 'touchOff', on: 'groove' })
+    .do({ do: 'airPass', result: 'in' }, { do: 'deeper', byMm: 0.1 })
+    .passes(1)
+    .do(
+      { do: 'reseat' },
+      { do: 'inGroove', way: 'by-eye' },
+      { do: 'touchOff', on: 'groove' },
+      { do: 'airPass', result: 'in' },
+    )
+    .do({ do: 'tryMate', result: 'tight' }, { do: 'deeper', byMm: 0.1 })
+    .passes(1)
+    .do({ do: 'tryMate', result: 'runs' }, { do: 'finishPart' }, { do: 'beginPart' });
+  const before = partBefore(b.job);
+  expect(before).toMatchObject({ deeperMm: expect.closeTo(0.2, 9) as unknown, zeroKept: false });
+  expect(before && aimsAfter(b.job, b.shop, before)).toEqual([]);
+  expect(before && partBeforeText(before, 'mm')).toMatch(/says nothing of this part/);
 });
 
 describe('cleaning all over is heard by the plan', () => {

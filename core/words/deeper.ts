@@ -20,7 +20,7 @@ export function deeperText(a: DeeperAnswer, u: UnitSystem, on: On): string {
     case 'lead':
       return 'It runs and then binds: look at lead and burrs before cutting deeper.';
     case 'deeper':
-      return `Go ${stepText(a.byMm, u, on)} deeper, spring, and try again: ${WHY[a.step ?? 'small']}.`;
+      return `Go deeper by ${stepText(a.byMm, u, on)}, spring, and try again: ${WHY[a.step ?? 'small']}.`;
   }
 }
 

@@ -31,7 +31,7 @@ export const GAUGE_CERTIFIES =
 
 export const DUTY_NAMES: Readonly<Record<DutyId, string>> = {
   gauge: 'gauge',
-  adjusting: 'adjusting ring',
+  adjusting: 'adjusting ring, bush',
   feed: 'feed screw',
   nose: 'spindle nose',
   lifting: 'press or lifting screw',

@@ -118,5 +118,6 @@ export function partBeforeText(b: PartBefore, u: UnitSystem): string {
     Math.abs(b.deeperMm) < 5e-4
       ? 'as planned'
       : `${lengthText(Math.abs(b.deeperMm), u, FINE)} ${b.deeperMm > 0 ? 'deeper' : 'shallower'} than planned`;
-  return `${b.testPiece ? 'The test piece' : `Part ${b.part}`} was right at ${lengthText(b.depthMm, u, FINE)} deep, ${beyond}, in ${b.passes} ${b.passes === 1 ? 'pass' : 'passes'}.`;
+  const anew = b.zeroKept ? '' : ' Its zero was taken anew in mid-cut: that depth says nothing of this part.';
+  return `${b.testPiece ? 'The test piece' : `Part ${b.part}`} was right at ${lengthText(b.depthMm, u, FINE)} deep, ${beyond}, in ${b.passes} ${b.passes === 1 ? 'pass' : 'passes'}.${anew}`;
 }

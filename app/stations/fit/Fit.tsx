@@ -53,6 +53,7 @@ export function Fit() {
       </StationFrame>
     );
   const external = plan.make === 'external';
+  const recut = recutting(job);
   const sizes = threadSizes(thread);
   const classes = classesOf(thread)[classMemberOf(job.intake)];
   const gauging = job.intake.wanted === 'gauge';
@@ -84,9 +85,11 @@ export function Fit() {
     <StationFrame
       station="fit"
       lead={
-        external
-          ? 'What to turn the blank to, and how deep to cut.'
-          : 'What to bore to, and how deep to cut. The bore is the nut\u2019s own minor diameter.'
+        recut
+          ? 'No blank is turned: the passes begin at the old groove, and go on until it is at size or its mate fits.'
+          : external
+            ? 'What to turn the blank to, and how deep to cut.'
+            : 'What to bore to, and how deep to cut. The bore is the nut\u2019s own minor diameter.'
       }
     >
       {together ? (
@@ -121,16 +124,18 @@ export function Fit() {
       )}
       {thread.family === 'Special' && <AsRead thread={thread} />}
       {places.length > 0 && <WornMate plan={plan} thread={thread} places={places} />}
-      {recutting(job) && <CleanUp />}
+      {recut && <CleanUp />}
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
+        {!recut && (
+          <Figure
+            label={external ? 'Turn the blank to' : 'Bore to'}
+            value={lengthText(plan.startDiameterMm, system)}
+            other={lengthText(plan.startDiameterMm, other)}
+            onShow={() => show(external ? 'Blank diameter' : 'Bore', stepOf(0))}
+          />
+        )}
         <Figure
-          label={external ? 'Turn the blank to' : 'Bore to'}
-          value={lengthText(plan.startDiameterMm, system)}
-          other={lengthText(plan.startDiameterMm, other)}
-          onShow={() => show(external ? 'Blank diameter' : 'Bore', stepOf(0))}
-        />
-        <Figure
-          label="Depth to cut"
+          label={recut ? 'Depth from the crest' : 'Depth to cut'}
           value={lengthText(plan.depthMm, system, FINE)}
           other={lengthText(plan.depthMm, other, FINE)}
           onShow={() => show('Depth to cut', stepOf(2))}
@@ -212,7 +217,7 @@ export function Fit() {
                     />
                   </>
                 )}
-                {copied?.startMm == null && (
+                {copied?.startMm == null && !recut && (
                   <LengthField
                     label={external ? 'Blank under the nominal by (on diameter)' : 'Bore over the minor diameter by'}
                     mm={job.fit.crestReliefMm}
@@ -262,14 +267,14 @@ export function Fit() {
                 </Note>
               ))}
             <LengthField
-              label={external ? 'Blank as measured' : 'Bore as measured'}
+              label={recut ? 'Crest as measured' : external ? 'Blank as measured' : 'Bore as measured'}
               mm={measured?.diameterMm ?? null}
               system={system}
               {...(measured ? { onClear: () => act({ do: 'void', of: measured.n }) } : {})}
               onCommit={(mm, text) => act({ do: 'measureBlank', diameterMm: mm, text })}
               hint="every depth is counted from it"
             />
-            {ready && <Note tone={ready.ok ? 'right' : 'wrong'}>{ready.message}</Note>}
+            {ready && !recut && <Note tone={ready.ok ? 'right' : 'wrong'}>{ready.message}</Note>}
             <Figure
               label="Side relief: add on the leading side"
               value={degreesText(rootLead)}

@@ -53,7 +53,7 @@ export function WornMate({
               >
                 <div>
                   <h4 className="font-semibold">{WORN_WAY_NAMES[c.way]}</h4>
-                  <p className="num">{wornChoiceText(c, mate, system)}</p>
+                  <p>{wornChoiceText(c, mate, system)}</p>
                 </div>
                 <Button
                   aria-pressed={chosen === c.way}

@@ -165,9 +165,9 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     // and the part that was scrapped in between teaches nothing
     job.do({ do: 'mount' }, { do: 'finishPart', verdict: 'scrapped', why: 'bent' }, { do: 'beginPart' });
     expect(partBefore(job.job)).toEqual(before);
-    expect(
-      partBeforeText(before ?? { part: 0, testPiece: false, depthMm: 0, deeperMm: 0, passes: 0, springs: 0 }, 'mm'),
-    ).toMatch(/^The test piece was right at 1\.\d+ mm deep, 0\.050 mm deeper than planned, in \d+ passes\.$/);
+    expect(before && partBeforeText(before, 'mm')).toMatch(
+      /^The test piece was right at 1\.\d+ mm deep, 0\.050 mm deeper than planned, in \d+ passes\.$/,
+    );
   });
   test('a lathe of which nobody has said dials or leadscrew stops the card', () => {
     const b = named('M30x2');

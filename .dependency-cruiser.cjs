@@ -13,9 +13,23 @@ module.exports = {
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'core-is-pure',
-      comment: 'core knows nothing of interface, store, storage, workers, server, command line or demo data',
+      comment: 'core knows nothing of words, door, interface, store, storage, workers, server, command line or demo data',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { path: `${outer}|^demo/|^words/|^ops/` },
+    },
+    {
+      name: 'words-say-core',
+      comment: 'the one place of wording turns core\u2019s data into sentences and knows nothing else',
+      severity: 'error',
+      from: { path: '^words/', pathNot: '\\.test\\.ts$' },
+      to: { path: `${outer}|^demo/|^ops/` },
+    },
+    {
+      name: 'ops-apart',
+      comment: 'the headless door rests on core and words',
+      severity: 'error',
+      from: { path: '^ops/', pathNot: '\\.test\\.ts$' },
       to: { path: `${outer}|^demo/` },
     },
     {

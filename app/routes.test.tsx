@@ -1,7 +1,8 @@
 /** @jest-environment ./app/testing/environment.mjs */
 import { afterEach, beforeAll, describe, expect, test } from '@jest/globals';
 import { act, cleanup, screen, waitFor } from '@testing-library/react';
-import { STATION_NAMES, stationsOf } from '../core/job/chain.ts';
+import { stationsOf } from '../core/job/chain.ts';
+import { STATION_NAMES } from '../words/stations.ts';
 import { demoJobs, demoShop } from '../demo/index.ts';
 import { openAt, withWorker } from './testing/open.tsx';
 

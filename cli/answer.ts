@@ -1,5 +1,6 @@
 import AjvModule, { type ErrorObject, type ValidateFunction } from 'ajv';
-import { OPS, type Op } from '../core/ops/index.ts';
+import { problemText } from '../words/problems.ts';
+import { OPS, type Op } from '../ops/index.ts';
 
 // Ajv is CommonJS: under Node's ES modules the class sits one level down
 const Ajv = (AjvModule as unknown as { default?: typeof AjvModule }).default ?? AjvModule;
@@ -25,7 +26,9 @@ export function answerer(o: Op): (line: string) => Answer {
     }
     if (!validate(request)) return refuse(...schemaProblem(validate.errors?.[0], o.name));
     const outcome = o.run(request);
-    return outcome.ok ? { ok: true, reply: outcome.value } : { ok: false, reply: { problem: outcome.problem } };
+    if (outcome.ok) return { ok: true, reply: outcome.value };
+    const { message, right } = problemText(outcome.problem, 'mm');
+    return refuse(outcome.problem.field, message, right ?? undefined);
   };
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import AjvModule from 'ajv';
-import { OPS } from '../core/ops/index.ts';
+import { OPS } from '../ops/index.ts';
 import { demoJobs, demoShop } from '../demo/index.ts';
 import { answerer, findOp, help } from './answer.ts';
 

@@ -42,7 +42,7 @@ function tell(job: Job, told: readonly Told[]): void {
   const shop = emptyShop();
   told.forEach(([quantity, text, more = {}], i) => {
     const entry = readEntry({ quantity, text, spanText: more.span ?? '', leaf: more.leaf ?? 'fits' }, 'mm');
-    if (!entry.ok) throw new Error(`demo reading ${text}: ${entry.problem.message}`);
+    if (!entry.ok) throw new Error(`demo reading ${text}: ${entry.problem.code}`);
     const instrument = shop.instruments.find((x) => x.id === more.with) ?? null;
     job.readings.push({
       id: `r${i + 1}`,
@@ -63,7 +63,7 @@ function tell(job: Job, told: readonly Told[]): void {
 /** Names a demo job; how sure that is comes from its own readings. */
 function name(job: Job, designation: string, reason = ''): void {
   const parsed = parseDesignation(designation);
-  if (!parsed.ok) throw new Error(`demo thread ${designation}: ${parsed.problem.message}`);
+  if (!parsed.ok) throw new Error(`demo thread ${designation}: ${parsed.problem.code}`);
   const { special, ...plain } = parsed.value.thread;
   const ranking = rank({
     part: partOf(job),
@@ -97,7 +97,7 @@ function acts(job: Job, shop: Shop, from: string, edits: readonly Edit[]): void 
   edits.forEach((e, i) => {
     const at = new Date(start + i * 15 * 60_000).toISOString();
     const done = applyEdit(job, shop, e, { id: `demo-${i + 1}`, at });
-    if (!done.ok) throw new Error(`demo ${job.id}, ${e.do}: ${done.problem.message}`);
+    if (!done.ok) throw new Error(`demo ${job.id}, ${e.do}: ${done.problem.code}`);
     Object.assign(job, done.value.job);
   });
 }

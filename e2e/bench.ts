@@ -13,7 +13,7 @@ export function jobOf(title: string, edits: readonly Edit[], from: Job | null = 
   let shop = demoShop();
   for (const e of edits) {
     const done = applyEdit(job, shop, e, { id: 'bench', at: '2026-11-26T08:00:00.000Z' });
-    if (!done.ok) throw new Error(`${e.do}: ${done.problem.message}`);
+    if (!done.ok) throw new Error(`${e.do}: ${done.problem.code}`);
     ({ job, shop } = done.value);
   }
   return { ...job, title };

@@ -1,7 +1,8 @@
+import { ProblemText } from '../ui/ProblemText.tsx';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { believedThread, stationsOf } from '../../core/job/chain.ts';
-import { threadLine } from '../../core/job/conclusions.ts';
+import { threadLine } from '../../words/conclusions.ts';
 import { STATIONS, type StationId } from '../../core/job/stations.ts';
 import { loadJob } from '../storage/db.ts';
 import { allSaved, jobClosed, jobOpened, useAppDispatch, useAppSelector, useSystem } from '../store/store.ts';
@@ -145,8 +146,7 @@ function Refusal() {
   return (
     <div className="mb-4">
       <Note tone="wrong">
-        {refused.message}
-        {refused.right ? ` Right would be: ${refused.right}.` : ''} Nothing has changed.
+        <ProblemText problem={refused} /> Nothing has changed.
       </Note>
     </div>
   );

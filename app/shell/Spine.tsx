@@ -1,8 +1,10 @@
+import { becauseText } from '../../words/stations.ts';
 import clsx from 'clsx';
 import { Ban, Check, Circle, RotateCcw } from 'lucide-react';
 import { NavLink } from 'react-router';
-import { STATION_NAMES, stationsOf, type StationState } from '../../core/job/chain.ts';
-import { conclusion } from '../../core/job/conclusions.ts';
+import { stationsOf, type StationState } from '../../core/job/chain.ts';
+import { STATION_NAMES } from '../../words/stations.ts';
+import { conclusion } from '../../words/conclusions.ts';
 import { percentText } from '../../core/quantity/format.ts';
 import { useShop, useSystem } from '../store/store.ts';
 import { useJobView } from './jobContext.tsx';
@@ -50,11 +52,7 @@ export function Spine() {
                     <span className={clsx('text-sm max-lg:sr-only', cls)}>{word}</span>
                   </span>
                   <span className="block text-sm leading-snug text-chalk2 max-lg:truncate">
-                    {state.kind === 'stale'
-                      ? state.because
-                      : state.kind === 'blocked'
-                        ? state.because
-                        : (line ?? '\u2013')}
+                    {'because' in state ? becauseText(state.because) : (line ?? '\u2013')}
                   </span>
                 </span>
               </NavLink>

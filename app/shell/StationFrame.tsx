@@ -1,7 +1,9 @@
+import { becauseText } from '../../words/stations.ts';
 import type { ReactNode } from 'react';
 import { ArrowRight, Check } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { believedThread, notYet, STATION_NAMES } from '../../core/job/chain.ts';
+import { believedThread, notYet } from '../../core/job/chain.ts';
+import { STATION_NAMES } from '../../words/stations.ts';
 import type { StationId } from '../../core/job/schema.ts';
 import { useShop } from '../store/store.ts';
 import { Button, Note } from '../ui/controls.tsx';
@@ -57,12 +59,12 @@ export function StationFrame({ station, lead, children, canSettle = true, settle
       </header>
       {state.kind === 'stale' && (
         <Note tone="caution">
-          <strong>Look at this again.</strong> {state.because}
+          <strong>Look at this again.</strong> {becauseText(state.because)}
         </Note>
       )}
       {state.kind === 'blocked' && (
         <Note tone="say">
-          <strong>Waiting.</strong> {state.because}
+          <strong>Waiting.</strong> {becauseText(state.because)}
         </Note>
       )}
       {children}

@@ -1,5 +1,5 @@
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
-import { machineOf, type Machine } from '../../core/job/answers.ts';
+import { machineOf, type Machine } from '../../core/job/machine.ts';
 import { stationStates, type StationState } from '../../core/job/chain.ts';
 import { evidenceOfJob, partOf } from '../../core/job/evidence.ts';
 import { likeliest } from '../../core/job/special.ts';

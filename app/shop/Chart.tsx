@@ -1,3 +1,4 @@
+import { ProblemText } from '../ui/ProblemText.tsx';
 import { useState } from 'react';
 import { readChart, type ChartReading, type ChartRow } from '../../core/gearing/chart.ts';
 import { parseChart } from '../../core/gearing/chartText.ts';
@@ -52,7 +53,7 @@ export function Chart({
         </label>
         {problem && (
           <Note tone="wrong">
-            {problem.message} Right would be: {problem.right}
+            <ProblemText problem={problem} />
           </Note>
         )}
         <div>

@@ -38,7 +38,7 @@ export function Gauges() {
                       const n = readNumber(t, 'uncertainty');
                       if (!n.ok) return n;
                       const v = numberOf(n.value.value);
-                      return v > 0 && v <= 20 ? good(v) : bad('uncertainty', 'Between 0 and 20 degrees.', '1');
+                      return v > 0 && v <= 20 ? good(v) : bad('uncertainty', 'number-within', { from: 0, to: 20 });
                     }}
                     onCommit={(v) =>
                       editShop(

@@ -1,3 +1,4 @@
+import { ProblemText } from '../ui/ProblemText.tsx';
 import { useRef, useState } from 'react';
 import { Download, Upload } from 'lucide-react';
 import type { Problem } from '../../core/quantity/outcome.ts';
@@ -186,9 +187,8 @@ function Wrong({ problems }: { readonly problems: readonly Problem[] }) {
       <p className="font-semibold">This file was not taken in; nothing has changed. What is wrong with it:</p>
       <ul className="list-disc pl-5">
         {problems.map((p) => (
-          <li key={p.field + p.message}>
-            <span className="num">{p.field}</span>: {p.message}
-            {p.right ? ` (right: ${p.right})` : ''}
+          <li key={`${p.field} ${p.code} ${JSON.stringify(p.figures)}`}>
+            <span className="num">{p.field}</span>: <ProblemText problem={p} />
           </li>
         ))}
       </ul>

@@ -255,7 +255,7 @@ describe('Set up', () => {
     await type('Spindle speed, rev/min', '400');
     expect(screen.getByText(/Under a second/)).toBeTruthy();
     await type('Spindle speed, rev/min', '0');
-    expect(screen.getByText(/between 1 and 5000/)).toBeTruthy();
+    expect(screen.getByText(/from 1 to 5000/)).toBeTruthy();
   });
   test('checks are ticked and unticked', async () => {
     await at('setup', 'demo-pump');

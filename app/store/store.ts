@@ -9,6 +9,7 @@ import {
 import { useDispatch, useSelector } from 'react-redux';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import { applyEdit, type Edit } from '../../core/job/edits/index.ts';
+import { editLabel } from '../../words/edits.ts';
 import { goOver } from '../../core/job/edits/back.ts';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import { saveJob, saveShop } from '../storage/db.ts';
@@ -158,7 +159,8 @@ export function act(e: Edit): Problem | null {
     store.dispatch(actRefused(done.problem));
     return done.problem;
   }
-  const { job: next, shop: nextShop, label, events } = done.value;
+  const { job: next, shop: nextShop, events } = done.value;
+  const label = editLabel(e, shop.present.settings.system);
   if (nextShop !== shop.present) store.dispatch(shopEdited({ next: nextShop, label }));
   store.dispatch(jobEdited({ next, label, events }));
   return null;

@@ -50,7 +50,7 @@ export class Bench {
 }
 export const named = (designation: string, over: Partial<Job['intake']> = {}): Bench => {
   const parsed = parseDesignation(designation);
-  if (!parsed.ok) throw new Error(parsed.problem.message);
+  if (!parsed.ok) throw new Error(parsed.problem.code);
   const { special, ...plain } = parsed.value.thread;
   const job = newJob('j', 'Bench', new Date(AT));
   return new Bench({ ...job, intake: { ...job.intake, ...over } }).do({

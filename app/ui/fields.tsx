@@ -6,6 +6,7 @@ import { parsePitch, pitchText } from '../../core/quantity/pitch.ts';
 import { exact, textOf } from '../../core/quantity/rational.ts';
 import type { Outcome, Problem } from '../../core/quantity/outcome.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
+import { ProblemText } from './ProblemText.tsx';
 
 export const inputClass =
   'num min-h-12 w-full rounded-md border border-line bg-panel px-3 text-lg text-ink placeholder:text-ink2 aria-[invalid=true]:border-stop';
@@ -13,7 +14,7 @@ export const inputClass =
 export function Problems({ problem, id }: { readonly problem: Problem | null; readonly id: string }) {
   return (
     <p id={id} aria-live="polite" className={clsx('text-sm', problem ? 'text-stop' : 'sr-only')}>
-      {problem ? `${problem.message}${problem.right ? ` Right would be: ${problem.right}` : ''}` : ''}
+      {problem && <ProblemText problem={problem} />}
     </p>
   );
 }

@@ -1,4 +1,4 @@
-import { answersOf } from '../../core/job/answers.ts';
+import { answersOf } from '../../ops/answers.ts';
 import { emptyShop, newJob } from '../../core/job/create.ts';
 import { applyEdit, type Edit } from '../../core/job/edits/index.ts';
 import { newLathe } from '../../core/lathe/create.ts';
@@ -13,14 +13,14 @@ export const gelvin: Gelvin = {
   newLathe,
   thread: (designation) => {
     const parsed = parseDesignation(designation);
-    if (!parsed.ok) throw new Error(parsed.problem.message);
+    if (!parsed.ok) throw new Error(parsed.problem.code);
     const { special, ...plain } = parsed.value.thread;
     return special ? { ...plain, special: { ...special } } : plain;
   },
   edit: (job, shop, edits) => {
     for (const e of edits) {
       const done = applyEdit(job, shop, e as unknown as Edit, { id: 'sim', at: '2026-11-26T08:00:00Z' });
-      if (!done.ok) return { problem: `${done.problem.field}: ${done.problem.message}` };
+      if (!done.ok) return { problem: `${done.problem.field}: ${done.problem.code}` };
       ({ job, shop } = done.value);
     }
     return { job, shop };

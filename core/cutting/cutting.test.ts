@@ -18,7 +18,7 @@ const request = (over: Partial<PassRequest> = {}): PassRequest => ({
 });
 const made = (over: Partial<PassRequest> = {}) => {
   const r = passSchedule(request(over));
-  if (!r.ok) throw new Error(r.problem.message);
+  if (!r.ok) throw new Error(r.problem.code);
   return r.value;
 };
 

@@ -30,15 +30,14 @@ export interface Pass {
 /** Passes of a depth by itself, without a part: what a chart of infeeds prints. A part is planned by planOf. */
 export function passSchedule(request: PassRequest): Outcome<Pass[]> {
   const { depthMm, rule, slideAngleDeg: angle, firstMaxMm: cap, lastMinMm: floor } = request;
-  if (!(depthMm > 0)) return bad('depthMm', 'The depth to cut must be greater than zero.', 'for example 1.227');
+  if (!(depthMm > 0)) return bad('depthMm', 'not-above-zero', { right: '1.227' });
   if (!(Number.isInteger(request.passes) && request.passes >= 1 && request.passes <= 500))
-    return bad('passes', 'The number of passes is a whole number from 1 to 500.', '12');
-  if (angle !== null && !(angle >= 0 && angle < 60))
-    return bad('slideAngleDeg', 'The top slide is set between 0 and 60 degrees here.', '29.5, or null for a plunge');
-  if (cap !== null && !(cap > 0)) return bad('firstMaxMm', 'The largest cut must be greater than zero.', '0.25');
-  if (floor !== null && !(floor >= 0)) return bad('lastMinMm', 'The smallest cut cannot be negative.', '0.02');
+    return bad('passes', 'whole-number', { from: 1, to: 500, right: '12' });
+  if (angle !== null && !(angle >= 0 && angle < 60)) return bad('slideAngleDeg', 'slide-0-to-60');
+  if (cap !== null && !(cap > 0)) return bad('firstMaxMm', 'not-above-zero', { right: '0.25' });
+  if (floor !== null && !(floor >= 0)) return bad('lastMinMm', 'under-zero');
   if (cap !== null && floor !== null && floor > cap)
-    return bad('lastMinMm', 'The smallest cut is larger than the largest.', `at most ${cap} mm`);
+    return bad('lastMinMm', 'smallest-over-largest', { largestMm: cap });
   const [leadingDeg, trailingDeg] = request.flanksDeg ?? [30, 30];
   const depths = stepDepths({
     fromMm: 0,

@@ -39,7 +39,7 @@ const request = (over: Partial<PlanRequest> = {}): PlanRequest => ({
 });
 const made = (over: Partial<PlanRequest> = {}) => {
   const r = planOf(request(over));
-  if (!r.ok) throw new Error(`${r.problem.field}: ${r.problem.message}`);
+  if (!r.ok) throw new Error(`${r.problem.field}: ${r.problem.code}`);
   return r.value;
 };
 const refused = (over: Partial<PlanRequest>): string | false => {

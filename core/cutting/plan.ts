@@ -1,4 +1,4 @@
-import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { bad, good, type Outcome, type Refused } from '../quantity/outcome.ts';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { stepDepths, type DepthRule } from './depths.ts';
 import {
@@ -113,8 +113,6 @@ const EPS = 1e-9;
 const FLANK_LESS_DEG = 0.5;
 const MODIFIED_LESS_DEG = 1;
 
-const mm = (x: number): string => `${Number(x.toFixed(3))} mm`;
-
 /** The tool's outline as this cut meets it. */
 export const toolOf = (q: Pick<PlanRequest, 'leadingDeg' | 'trailingDeg' | 'tip'>): ToolOutline => ({
   leadingDeg: q.leadingDeg,
@@ -146,11 +144,11 @@ export function planOf(q: PlanRequest): Outcome<Plan> {
   const passes = passesOf(q, tool, from, depthMm, feedDeg);
   const beyondMm = q.clearanceMm + q.runOutMm + (Math.abs(q.taper) * (q.lengthMm ?? 0)) / 2;
   if (q.boreClearMm !== null && beyondMm > q.boreClearMm + EPS)
-    return bad(
-      'clearanceMm',
-      `Drawing the tool ${mm(beyondMm)} clear of the wall brings the back of the bar against the other side: there is room for ${mm(q.boreClearMm)}.`,
-      `a clearance of ${mm(Math.max(0, q.clearanceMm - (beyondMm - q.boreClearMm)))} or less, or a thinner bar`,
-    );
+    return bad('clearanceMm', 'bar-hits-wall', {
+      beyondMm,
+      roomMm: q.boreClearMm,
+      clearanceMm: Math.max(0, q.clearanceMm - (beyondMm - q.boreClearMm)),
+    });
   const deepest = Math.max(depthMm, q.doneMm);
   const toolOutMm = deepest + beyondMm;
   return good({
@@ -179,15 +177,13 @@ export function outTurns(
   return q.boreClearMm !== null && drawnMm > q.boreClearMm + EPS ? null : turns;
 }
 
-type Refused = ReturnType<typeof bad> | null;
-
-function refusal(q: PlanRequest): Refused {
+function refusal(q: PlanRequest): Refused | null {
   for (const [field, a] of [
     ['leadingHalfAngleDeg', q.leadingDeg],
     ['trailingHalfAngleDeg', q.trailingDeg],
   ] as const)
-    if (!(a >= 0 && a < 80)) return bad(field, 'A flank stands between 0 and 80 degrees from the perpendicular.', '30');
-  if (!(q.pitchMm > 0)) return bad('pitchMm', 'The pitch must be greater than zero.', '2');
+    if (!(a >= 0 && a < 80)) return bad(field, 'flank-0-to-80');
+  if (!(q.pitchMm > 0)) return bad('pitchMm', 'not-above-zero', { right: '2' });
   for (const [field, x] of [
     ['doneMm', q.doneMm],
     ['grooveMm', q.grooveMm],
@@ -197,90 +193,64 @@ function refusal(q: PlanRequest): Refused {
     ['runOutMm', q.runOutMm],
     ['straightLastMm', q.straightLastMm],
   ] as const)
-    if (!(x >= 0)) return bad(field, 'It cannot be less than nothing.', '0 or more');
+    if (!(x >= 0)) return bad(field, 'under-zero');
   if (q.passes !== null && !(Number.isInteger(q.passes) && q.passes >= 1 && q.passes <= 500))
-    return bad('passes', 'Passes still to come are a whole number from 1 to 500.', '12');
-  if (q.firstMaxMm !== null && !(q.firstMaxMm > 0))
-    return bad('firstMaxMm', 'The largest cut must be greater than zero.', '0.25');
-  if (q.lastMinMm !== null && !(q.lastMinMm >= 0))
-    return bad('lastMinMm', 'The smallest cut cannot be negative.', '0.02');
+    return bad('passes', 'whole-number', { from: 1, to: 500, right: '12' });
+  if (q.firstMaxMm !== null && !(q.firstMaxMm > 0)) return bad('firstMaxMm', 'not-above-zero', { right: '0.25' });
+  if (q.lastMinMm !== null && !(q.lastMinMm >= 0)) return bad('lastMinMm', 'under-zero');
   if (q.firstMaxMm !== null && q.lastMinMm !== null && q.lastMinMm > q.firstMaxMm)
-    return bad('lastMinMm', 'The smallest cut is larger than the largest.', `at most ${mm(q.firstMaxMm)}`);
+    return bad('lastMinMm', 'smallest-over-largest', { largestMm: q.firstMaxMm });
   if (q.rule === 'step' && q.stages === null && !(q.stepMm !== null && q.stepMm > 0))
-    return bad('stepMm', 'Passes by steps need the step.', '0.05');
-  if (q.taper !== 0 && q.lengthMm === null)
-    return bad('lengthMm', 'On a taper the withdrawal depends on the length cut, which is not given.', '40');
+    return bad('stepMm', 'no-step', { forExampleMm: 0.05 });
+  if (q.taper !== 0 && q.lengthMm === null) return bad('lengthMm', 'no-length-on-taper');
   return tipRefusal(q) ?? slideRefusal(q);
 }
 
-function tipRefusal(q: PlanRequest): Refused {
+function tipRefusal(q: PlanRequest): Refused | null {
   const tool = toolOf(q);
   if ('flatMm' in q.tip) {
-    if (!(q.tip.flatMm >= 0)) return bad('tip.flatMm', 'A tip flat cannot be less than nothing.', '0 or more');
+    if (!(q.tip.flatMm >= 0)) return bad('tip.flatMm', 'under-zero');
     if (q.tip.flatMm >= q.pitchMm / 2)
-      return bad(
-        'tip.flatMm',
-        `A tip of ${mm(q.tip.flatMm)} is as wide as the groove at the pitch line: the flanks would never be cut.`,
-        `under ${mm(q.pitchMm / 2)}`,
-      );
+      return bad('tip.flatMm', 'tip-as-wide-as-groove', { tipMm: q.tip.flatMm, halfPitchMm: q.pitchMm / 2 });
     return null;
   }
-  if (!(q.tip.radiusMm >= 0)) return bad('tip.radiusMm', 'A tip radius cannot be less than nothing.', '0 or more');
-  if (isSquare(tool)) return bad('tip.radiusMm', 'A round tip between square flanks is not planned.', 'a flat');
+  if (!(q.tip.radiusMm >= 0)) return bad('tip.radiusMm', 'under-zero');
+  if (isSquare(tool)) return bad('tip.radiusMm', 'round-tip-square-flanks');
   const line = tipBeyondPitchLineMm(tool, q.pitchMm);
-  if (tangencyMm(tool).some((h) => h > line + EPS))
-    return bad(
-      'tip.radiusMm',
-      'The nose of the tool is still round at the pitch line: the flanks would never be cut there.',
-      'a smaller radius',
-    );
+  if (tangencyMm(tool).some((h) => h > line + EPS)) return bad('tip.radiusMm', 'nose-round-at-pitch-line');
   return null;
 }
 
-function slideRefusal(q: PlanRequest): Refused {
+function slideRefusal(q: PlanRequest): Refused | null {
   const angle = q.slideAngleDeg;
   if (q.infeed !== 'flank' || angle === null) return null;
-  if (!(angle >= 0 && angle < 90))
-    return bad('slideAngleDeg', 'The slide stands between 0 and 90 degrees from the cross-slide line.', '29.5');
+  if (!(angle >= 0 && angle < 90)) return bad('slideAngleDeg', 'slide-0-to-90');
   if (angle > q.trailingDeg + EPS)
-    return bad(
-      'slideAngleDeg',
-      `The slide at ${angle} degrees is beyond the trailing flank of ${q.trailingDeg}: it would cut that flank in steps.`,
-      `${Math.max(0, q.trailingDeg - FLANK_LESS_DEG)} degrees, at most ${q.trailingDeg}`,
-    );
+    return bad('slideAngleDeg', 'slide-beyond-flank', {
+      slideDeg: angle,
+      flankDeg: q.trailingDeg,
+      usualDeg: Math.max(0, q.trailingDeg - FLANK_LESS_DEG),
+    });
   return null;
 }
 
 function depthOf(q: PlanRequest, tool: ToolOutline): Outcome<number> {
   const external = q.member === 'external';
   if ('depthMm' in q.target) {
-    if (!(q.target.depthMm > 0))
-      return bad('targetDepthMm', 'The depth to reach must be greater than zero.', 'for example 1.23');
+    if (!(q.target.depthMm > 0)) return bad('targetDepthMm', 'not-above-zero', { right: '1.23' });
     return metal(q, tool, q.target.depthMm);
   }
-  if (isSquare(tool))
-    return bad(
-      'targetPitchDiameterMm',
-      'Between square flanks no depth follows from a pitch diameter.',
-      'targetDepthMm instead',
-    );
-  if (q.surfaceMm === null)
-    return bad(
-      'surfaceMm',
-      'The diameter at which the tool was touched off is not known.',
-      'measure the blank or bore',
-    );
-  if (!(q.surfaceMm > 0)) return bad('surfaceMm', 'The surface has a diameter above zero.', '29.93');
+  if (isSquare(tool)) return bad('targetPitchDiameterMm', 'square-needs-depth');
+  if (q.surfaceMm === null) return bad('surfaceMm', 'surface-unknown');
+  if (!(q.surfaceMm > 0)) return bad('surfaceMm', 'not-above-zero', { right: '29.93' });
   const d2 = q.target.pitchDiameterMm;
   const inside = external ? q.surfaceMm - d2 : d2 - q.surfaceMm;
   if (!(d2 > 0) || !(inside > 0))
-    return bad(
-      'targetPitchDiameterMm',
-      external
-        ? `A pitch diameter of ${mm(d2)} does not lie inside a blank of ${mm(q.surfaceMm)}.`
-        : `A pitch diameter of ${mm(d2)} does not lie outside a bore of ${mm(q.surfaceMm)}.`,
-      external ? `less than ${mm(q.surfaceMm)}` : `more than ${mm(q.surfaceMm)}`,
-    );
+    return bad('targetPitchDiameterMm', 'pitch-diameter-outside-metal', {
+      make: q.member,
+      pitchDiameterMm: d2,
+      surfaceMm: q.surfaceMm,
+    });
   return metal(q, tool, inside / 2 + tipBeyondPitchLineMm(tool, q.pitchMm) - q.sideMm / slopeOfTool(tool));
 }
 
@@ -294,20 +264,15 @@ function metal(q: PlanRequest, tool: ToolOutline, depthMm: number): Outcome<numb
     : (depthMm + vertexBeyondTipMm(tool)) * slopeOfTool(tool);
   if (top + q.sideMm > q.pitchMm + 1e-6) {
     const over = (2 * (top + q.sideMm - q.pitchMm)) / Math.max(slopeOfTool(tool), EPS);
-    return bad(
-      'surfaceMm',
-      `Neighbouring grooves would meet below the surface: they are ${mm(top + q.sideMm)} wide there, and the pitch is ${mm(q.pitchMm)}.`,
-      q.member === 'external'
-        ? `turn the blank down first, by ${mm(over)} on diameter or more`
-        : `open the bore first, by ${mm(over)} on diameter or more`,
-    );
+    return bad('surfaceMm', 'grooves-meet', {
+      make: q.member,
+      widthMm: top + q.sideMm,
+      pitchMm: q.pitchMm,
+      byMm: over,
+    });
   }
   if (q.member === 'external' && depthMm >= q.surfaceMm / 2)
-    return bad(
-      'targetDepthMm',
-      `${mm(depthMm)} deep, the tip would be past the axis of a ${mm(q.surfaceMm)} blank.`,
-      `less than ${mm(q.surfaceMm / 2)}`,
-    );
+    return bad('targetDepthMm', 'past-axis', { depthMm, surfaceMm: q.surfaceMm, radiusMm: q.surfaceMm / 2 });
   return good(depthMm);
 }
 

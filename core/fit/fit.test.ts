@@ -4,7 +4,7 @@ import { checkReady, fitPlan, usualCrestReliefMm } from './fit.ts';
 
 const thread = (t: string) => {
   const r = parseDesignation(t);
-  if (!r.ok) throw new Error(r.problem.message);
+  if (!r.ok) throw new Error(r.problem.code);
   return r.value.thread;
 };
 const choice = { pitchClearanceMm: 0, crestReliefMm: 0, tip: null } as const;
@@ -15,7 +15,7 @@ test('a nut is bored to its own minor diameter: M42.5x2 to 40.335, never to the 
   expect(plan.startDiameterMm).toBeCloseTo(40.335, 3); // ISO 724: D1 = D - 1.082532 P
   const wrong = checkReady(plan, t, 40.05);
   expect(wrong.ok).toBe(false);
-  expect(wrong.message).toContain('root diameter of the screw');
+  expect(wrong).toMatchObject({ code: 'bore-is-root', mm: expect.closeTo(0.285, 3) as unknown });
   expect(checkReady(plan, t, 40.5).ok).toBe(true);
 });
 

@@ -9,7 +9,7 @@ import {
 import { tanDeg } from '../quantity/units.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import { plain, type Step } from '../quantity/working.ts';
-import type { Outcome, Problem } from '../quantity/outcome.ts';
+import { problem, type Outcome, type Problem } from '../quantity/outcome.ts';
 import { limitsOf, type Limits, type ThreadLimits } from '../standards/limits/index.ts';
 import { gaugeSizes, type GaugeChoice, type GaugeSizes } from './gauge.ts';
 import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
@@ -245,40 +245,20 @@ function classProblemOf(
   aims: Aims | null,
   gauge: Outcome<GaugeSizes> | null,
 ): Problem | null {
-  if (choice.gauge && !asked)
-    return {
-      field: 'class',
-      message: 'A gauge is made to the limits of a class, and none is chosen.',
-      right: 'a class; where the standard has none, a plug or ring made to the mate',
-    };
+  if (choice.gauge && !asked) return problem('class', 'fit-no-class');
   if (!asked || aims) return null;
   if (!asked.ok) return asked.problem;
   const member = isScrew(choice) ? 'external' : 'internal';
   if (asked.value[member] && gauge && !gauge.ok) return gauge.problem;
-  return {
-    field: 'class',
-    message: `Class ${choice.class ?? ''} is not for ${isScrew(choice) ? 'a screw' : 'a nut'}.`,
-  };
+  return problem('class', 'class-for-other', { class: choice.class ?? '', make: member });
 }
 
 /** Made to the mate, or as a copy, and nothing says how big that is: the basic size must not stand in. */
 function notRead(choice: FitChoice): Problem | null {
   if (choice.class || choice.gauge || choice.readPitchDiameterMm != null) return null;
-  const mate = choice.make === 'external' ? 'nut' : 'screw';
-  const own = choice.make === 'external' ? 'screw' : 'nut';
   if (choice.to === 'mate')
-    return {
-      field: 'to',
-      message: `It is made to its ${mate}, and nothing says how big that is on the pitch diameter.`,
-      right: `read in Read, on its ${mate}: the pitch diameter${mate === 'screw' ? ', or over wires' : ''}`,
-    };
-  return choice.to === 'copy'
-    ? {
-        field: 'to',
-        message: `It is copied as read, and nothing says how big the ${own} is on the pitch diameter.`,
-        right: `read in Read, where it is not worn: the pitch diameter${own === 'screw' ? ', or over wires' : ''}`,
-      }
-    : null;
+    return problem('to', 'mate-not-read', { mate: choice.make === 'external' ? 'internal' : 'external' });
+  return choice.to === 'copy' ? problem('to', 'part-not-read', { make: choice.make }) : null;
 }
 
 /** Clearance that a nut is given over the root of the screw it has to pass, radial, mm. Common practice (0.1 to 0.25), no source. */
@@ -344,46 +324,45 @@ export function boreForShareMm(thread: ThreadSpec, share: number): number {
   return sizes.majorMm - share * full;
 }
 
+/** What is to be said of a blank or bore that is there already. */
+export type ReadyCode =
+  'right' | 'over-class' | 'under-class' | 'bore-small' | 'bore-is-root' | 'bore-large' | 'blank-over' | 'blank-small';
 export interface ReadyCheck {
   readonly ok: boolean;
-  readonly message: string;
+  readonly code: ReadyCode;
+  readonly make: 'external' | 'internal';
+  /** By how much it is off, on diameter, or the limit that it passes, mm; null where it is right or by judgement. */
+  readonly mm: number | null;
+  readonly class: string | null;
 }
 
 /** Judges a blank or bore that is already there. @param toleranceMm how far off still makes no odds, on diameter */
 export function checkReady(plan: FitPlan, thread: ThreadSpec, readyMm: number, toleranceMm = 0.05): ReadyCheck {
   const sizes = threadSizes(thread);
   const { start } = plan.limits ?? { start: { min: null, max: null } };
+  const say = (code: ReadyCode, mm: number | null = null): ReadyCheck => ({
+    ok: code === 'right',
+    code,
+    make: plan.make,
+    mm,
+    class: plan.limits?.class ?? null,
+  });
   if (plan.make === 'internal') {
-    if (start.max !== null && readyMm > start.max + 0.005)
-      return {
-        ok: false,
-        message: `The bore is over the largest of class ${plan.limits?.class ?? ''}, ${start.max.toFixed(3)} mm.`,
-      };
-    if (readyMm < sizes.minorInternalMm - 0.005) {
-      const like =
-        Math.abs(readyMm - sizes.minorExternalMm) < 0.1
-          ? ' It is the root diameter of the screw, which is smaller than the bore of its nut.'
-          : '';
-      return {
-        ok: false,
-        message: `The bore is ${(sizes.minorInternalMm - readyMm).toFixed(2)} mm smaller than the minor diameter of the internal thread, so the nut would be tight on its crests.${like}`,
-      };
-    }
-    if (readyMm > plan.startDiameterMm + toleranceMm + 0.1 * pitchMmOf(thread))
-      return { ok: false, message: 'The bore is large: the nut keeps little depth of thread.' };
-    return { ok: true, message: 'The bore is right.' };
+    if (start.max !== null && readyMm > start.max + READ_MM) return say('over-class', start.max);
+    if (readyMm < sizes.minorInternalMm - READ_MM)
+      return say(
+        Math.abs(readyMm - sizes.minorExternalMm) < SAME_SIZE_MM ? 'bore-is-root' : 'bore-small',
+        sizes.minorInternalMm - readyMm,
+      );
+    return say(readyMm > plan.startDiameterMm + toleranceMm + LARGE_BORE * pitchMmOf(thread) ? 'bore-large' : 'right');
   }
-  if (start.min !== null && readyMm < start.min - 0.005)
-    return {
-      ok: false,
-      message: `The blank is under the smallest of class ${plan.limits?.class ?? ''}, ${start.min.toFixed(3)} mm.`,
-    };
-  if (readyMm > sizes.majorMm + 0.005)
-    return {
-      ok: false,
-      message: `The blank is ${(readyMm - sizes.majorMm).toFixed(2)} mm over the nominal diameter: the crests would foul the nut's root.`,
-    };
-  if (readyMm < plan.startDiameterMm - toleranceMm - 0.05 * pitchMmOf(thread))
-    return { ok: false, message: 'The blank is small: the crests will be flat and the thread shallow.' };
-  return { ok: true, message: 'The blank is right.' };
+  if (start.min !== null && readyMm < start.min - READ_MM) return say('under-class', start.min);
+  if (readyMm > sizes.majorMm + READ_MM) return say('blank-over', readyMm - sizes.majorMm);
+  return say(readyMm < plan.startDiameterMm - toleranceMm - SMALL_BLANK * pitchMmOf(thread) ? 'blank-small' : 'right');
 }
+/** A micrometer reads no nearer, mm; and diameters nearer to each other than the second are the same size taken for another. */
+const READ_MM = 0.005;
+const SAME_SIZE_MM = 0.1;
+/** From here, in pitches on diameter, a bore leaves little thread and a blank flat crests. Common practice, no source. */
+const LARGE_BORE = 0.1;
+const SMALL_BLANK = 0.05;

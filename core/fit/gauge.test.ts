@@ -16,7 +16,7 @@ function gauge(designation: string, cls: string, make: 'external' | 'internal', 
   const limits = limitsOf(t, cls, null);
   if (!limits.ok) throw new Error(cls);
   const sizes = gaugeSizes(make, limits.value, threadSizes(t), pitchMmOf(t), choice);
-  if (!sizes.ok) throw new Error(sizes.problem.message);
+  if (!sizes.ok) throw new Error(sizes.problem.code);
   return sizes.value;
 }
 

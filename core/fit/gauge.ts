@@ -45,11 +45,7 @@ export function gaugeSizes(
   const member = plug ? work.internal : work.external;
   const { min, max } = member?.pitch ?? { min: null, max: null };
   if (min === null || max === null || !(max > min))
-    return bad(
-      'class',
-      `This class gives no tolerance on the pitch diameter of the ${plug ? 'nut' : 'screw'}: there is nothing to gauge against.`,
-      'a class with both limits',
-    );
+    return bad('class', 'class-without-pitch-tolerance', { make: plug ? 'external' : 'internal' });
   const t = max - min;
   // from most metal towards least metal: up in a nut, down on a screw
   const s = plug ? 1 : -1;

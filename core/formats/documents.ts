@@ -1,4 +1,5 @@
-import type { Problem } from '../quantity/outcome.ts';
+import { problem, type Problem } from '../quantity/outcome.ts';
+import type { ProblemCode, ProblemFigures } from '../quantity/problems.ts';
 import type { Backup, Job, Shop } from '../job/schema.ts';
 import { BACKUP_VERSION, JOB_VERSION } from '../job/stations.ts';
 import { validateBackup, validateJob } from './generated/validators.js';
@@ -22,22 +23,14 @@ export function readDocument(text: string): Imported {
   try {
     data = JSON.parse(text);
   } catch (e) {
-    return refuse(
-      'file',
-      `The file is not JSON: ${e instanceof Error ? e.message : 'unreadable'}.`,
-      'a file exported from Gelvin',
-    );
+    return refuse('file', 'file-not-json', { because: e instanceof Error ? e.message : 'unreadable' });
   }
   const head = data as { format?: unknown; version?: unknown } | null;
   if (typeof head !== 'object' || head === null || (head.format !== 'gelvin-job' && head.format !== 'gelvin-backup'))
-    return refuse('format', 'The file holds neither a job nor a shop.', '"format": "gelvin-job" or "gelvin-backup"');
+    return refuse('format', 'file-neither', {});
   const current = head.format === 'gelvin-job' ? JOB_VERSION : BACKUP_VERSION;
   if (typeof head.version !== 'number' || head.version > current)
-    return refuse(
-      'version',
-      `The file was written by a newer version (${String(head.version)}).`,
-      `version ${current} or older; update Gelvin first`,
-    );
+    return refuse('version', 'file-newer', { version: String(head.version), current });
   if (head.format === 'gelvin-job') {
     const job = upgradeJob(data);
     return validateJob(job) ? { ok: true, kind: 'job', job } : { ok: false, problems: problemsOf(validateJob.errors) };
@@ -46,14 +39,13 @@ export function readDocument(text: string): Imported {
   if (!validateBackup(backup)) return { ok: false, problems: problemsOf(validateBackup.errors) };
   const ids = backup.jobs.map((j) => j.id);
   const repeated = ids.find((id, i) => ids.indexOf(id) !== i);
-  if (repeated !== undefined)
-    return refuse('jobs', `Two jobs have the same identity, ${repeated}.`, 'one of them renamed');
+  if (repeated !== undefined) return refuse('jobs', 'jobs-alike', { id: repeated });
   return { ok: true, kind: 'backup', backup };
 }
 
-const refuse = (field: string, message: string, right: string): Imported => ({
+const refuse = <C extends ProblemCode>(field: string, code: C, figures: ProblemFigures[C]): Imported => ({
   ok: false,
-  problems: [{ field, message, right }],
+  problems: [problem(field, code, figures)],
 });
 
 interface SchemaError {
@@ -73,7 +65,7 @@ export function problemsOf(errors: readonly SchemaError[] | null | undefined): P
     const message = `${e.message ?? 'is wrong'}${Array.isArray(allowed) ? `: ${allowed.join(', ')}` : ''}`;
     if (seen.has(`${field} ${message}`)) continue;
     seen.add(`${field} ${message}`);
-    out.push({ field, message });
+    out.push(problem(field, 'not-in-document', { because: message }));
   }
   return out.slice(0, MOST_PROBLEMS);
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
-import { answersOf } from '../job/answers.ts';
+import { answersOf } from '../../ops/answers.ts';
 import { cardOf } from '../job/card.ts';
 import { stationStates } from '../job/chain.ts';
 import { threadOfJob } from '../job/derive.ts';
@@ -8,7 +8,7 @@ import { applyEdit, type Edit } from '../job/edits/index.ts';
 import { newJob } from '../job/create.ts';
 import { metalOf } from '../job/metal.ts';
 import type { Job, Shop } from '../job/schema.ts';
-import { stoppedText } from '../words/machine.ts';
+import { stoppedText } from '../../words/machine.ts';
 import { readDocument } from './documents.ts';
 
 interface Opened {
@@ -27,7 +27,7 @@ const jobOf = ({ jobs }: Opened, id: string): Job => {
 };
 const act = (job: Job, shop: Shop, e: Edit): { job: Job; shop: Shop } => {
   const done = applyEdit(job, shop, e, { id: 'u', at: '2026-11-26T08:00:00Z' });
-  if (!done.ok) throw new Error(`${e.do}: ${done.problem.message}`);
+  if (!done.ok) throw new Error(`${e.do}: ${done.problem.code}`);
   return done.value;
 };
 

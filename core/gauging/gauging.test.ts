@@ -46,7 +46,10 @@ test('1 1/4-7 BSW over 0.081 in wires', () => {
 test('wires that cannot measure are refused with the range that can', () => {
   const g = usualGroove(30, 30, 2, 1);
   const small = checkWire(g, 0.5);
-  expect(!small.ok && small.problem.right).toContain('best 1.155');
+  expect(!small.ok && small.problem).toMatchObject({
+    code: 'wire-sinks',
+    figures: { bestMm: expect.closeTo(1.1547, 4) as unknown },
+  });
   expect(checkWire(g, 3).ok).toBe(false);
   expect(checkWire(g, NaN).ok).toBe(false);
 });

@@ -96,10 +96,9 @@ export function pitchDiameterFromWiresMm(g: Groove, overMm: number, wireMm: numb
 /** Refuses a wire that cannot measure this groove, with the range that can. */
 export function checkWire(g: Groove, wireMm: number, field = 'wireMm'): Outcome<number> {
   const range = usableWireMm(g);
-  const right = `between ${range.min.toFixed(3)} and ${range.max.toFixed(3)} mm; best ${bestWireMm(g).toFixed(3)} mm`;
-  if (!(wireMm >= range.min))
-    return bad(field, 'The wire sinks below the crests or to the root: the anvil would rest on the thread.', right);
-  if (wireMm > range.max) return bad(field, 'The wire rides on the crest edges, not on the flanks.', right);
+  const right = { leastMm: range.min, mostMm: range.max, bestMm: bestWireMm(g) };
+  if (!(wireMm >= range.min)) return bad(field, 'wire-sinks', right);
+  if (wireMm > range.max) return bad(field, 'wire-rides', right);
   return good(wireMm);
 }
 

@@ -3,8 +3,6 @@ import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import type { ChartRow } from './chart.ts';
 import { pairOf } from './trainText.ts';
 
-const RIGHT = 'cone 1, range A, 24/48, 8 tpi';
-
 /** Reads chart rows as typed, one a line: `cone 1, range A, 24/48, 8 tpi`; a train of two pairs is `24/48 x 30/60`. */
 export function parseChart(text: string): Outcome<ChartRow[]> {
   const rows: ChartRow[] = [];
@@ -14,7 +12,7 @@ export function parseChart(text: string): Outcome<ChartRow[]> {
     if (!row.ok) return row;
     rows.push(row.value);
   }
-  return rows.length > 0 ? good(rows) : bad('chart', 'No rows yet.', RIGHT);
+  return rows.length > 0 ? good(rows) : bad('chart', 'chart-empty');
 }
 
 function parseRow(line: string, number: number): Outcome<ChartRow> {
@@ -24,7 +22,7 @@ function parseRow(line: string, number: number): Outcome<ChartRow> {
     .filter(Boolean);
   const pitchText = parts.pop() ?? '';
   const pitch = parsePitch(pitchText, 'chart');
-  if (!pitch.ok) return bad('chart', `Row ${number}: ${pitch.problem.message}`, RIGHT);
+  if (!pitch.ok) return bad('chart', 'chart-row', { row: number }, pitch.problem);
   const levers: Record<string, string> = {};
   const drivers: number[] = [];
   const driven: number[] = [];
@@ -32,7 +30,7 @@ function parseRow(line: string, number: number): Outcome<ChartRow> {
     if (part.includes('/')) {
       for (const pair of part.split(/\s*[x\u00d7*]\s*/i)) {
         const read = pairOf(pair);
-        if (!read) return bad('chart', `Row ${number}: "${pair}" is not driver/driven.`, RIGHT);
+        if (!read) return bad('chart', 'chart-no-pair', { row: number, typed: pair });
         drivers.push(read.driver);
         driven.push(read.driven);
       }
@@ -40,13 +38,11 @@ function parseRow(line: string, number: number): Outcome<ChartRow> {
     }
     const [lever, ...position] = part.split(/\s+/);
     if (lever === undefined || position.length === 0)
-      return bad('chart', `Row ${number}: "${part}" is not a lever and its position.`, RIGHT);
+      return bad('chart', 'chart-no-lever', { row: number, typed: part });
     levers[lever] = position.join(' ');
   }
-  if (drivers.length === 0 || drivers.length > 3)
-    return bad('chart', `Row ${number} needs its train of one to three pairs.`, RIGHT);
-  if ([...drivers, ...driven].some((t) => t < 8))
-    return bad('chart', `Row ${number} has a gear of fewer than 8 teeth.`, RIGHT);
-  if (Object.keys(levers).length === 0) return bad('chart', `Row ${number} names no lever.`, RIGHT);
+  if (drivers.length === 0 || drivers.length > 3) return bad('chart', 'chart-no-train', { row: number });
+  if ([...drivers, ...driven].some((t) => t < 8)) return bad('chart', 'chart-small-gear', { row: number });
+  if (Object.keys(levers).length === 0) return bad('chart', 'chart-names-no-lever', { row: number });
   return good({ levers, drivers, driven, lead: pitch.value.exactMm });
 }

@@ -262,5 +262,5 @@ test('gear sets go out and come back as CSV', () => {
   );
   expect(parseGearCsv('teeth;count\n63;1\n20;2').ok).toBe(true);
   const bad = parseGearCsv('teeth,count\n63,one');
-  expect(!bad.ok && bad.problem.message).toContain('Line 2');
+  expect(!bad.ok && bad.problem).toMatchObject({ code: 'csv-line', figures: { line: 2 } });
 });

@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { problemText } from '../../words/problems.ts';
 import fc from 'fast-check';
 import { parseTrain, trainText } from './trainText.ts';
 
@@ -19,9 +20,7 @@ test.each(['30/50x63/60', '30/50 63/60', ' 30 / 50 * 63/60 '])('%s is two pairs'
 test.each(['', '40', '40/35/30', '40/35 x 80', '4/35', '40/401', '1/2 x 3/4 x 5/6 x 7/8', 'forty/35'])(
   '"%s" is refused with what would be right',
   (text) => {
-    expect(parseTrain(text)).toMatchObject({
-      ok: false,
-      problem: { right: expect.stringContaining('40/35') as unknown },
-    });
+    const read = parseTrain(text);
+    expect(!read.ok && problemText(read.problem, 'mm').right).toMatch(/40\/35|8 to 400 teeth/);
   },
 );

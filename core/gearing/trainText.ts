@@ -15,8 +15,6 @@ export function pairOf(text: string): { readonly driver: number; readonly driven
   return m && { driver: Number(m[1]), driven: Number(m[2]) };
 }
 
-const RIGHT = '40/35, or 30/50 x 63/60 (driver/driven)';
-
 /** Reads "40/35", "30/50 x 63/60" or "30/50 63/60": one to three pairs of 8 to 400 teeth. */
 export function parseTrain(t: string): Outcome<{ drivers: number[]; driven: number[] }> {
   const pairs = t
@@ -27,11 +25,11 @@ export function parseTrain(t: string): Outcome<{ drivers: number[]; driven: numb
   const driven: number[] = [];
   for (const p of pairs) {
     const pair = pairOf(p);
-    if (!pair) return bad('train', `"${p}" is not driver/driven.`, RIGHT);
+    if (!pair) return bad('train', 'not-a-pair', { typed: p });
     drivers.push(pair.driver);
     driven.push(pair.driven);
   }
-  if (drivers.length < 1 || drivers.length > 3) return bad('train', 'One to three pairs.', RIGHT);
+  if (drivers.length < 1 || drivers.length > 3) return bad('train', 'pairs-1-to-3');
   const wrong = [...drivers, ...driven].find((g) => g < 8 || g > 400);
-  return wrong === undefined ? good({ drivers, driven }) : bad('train', `${wrong} teeth is out of reach.`, RIGHT);
+  return wrong === undefined ? good({ drivers, driven }) : bad('train', 'teeth-out-of-reach', { teeth: wrong });
 }

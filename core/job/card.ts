@@ -7,6 +7,7 @@ import { isGeared, type Lathe, type UnconfirmedFact } from '../lathe/schema.ts';
 import { missingFacts } from '../lathe/unconfirmed.ts';
 import type { Problem } from '../quantity/outcome.ts';
 import { exact } from '../quantity/rational.ts';
+import type { Because } from './chain.ts';
 import { changedFacts, cutFacts, cutPlan, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
 import { gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import type { EventBody } from './events.ts';
@@ -28,7 +29,7 @@ export type Stopped =
   | { readonly code: 'plan'; readonly problem: Problem }
   | { readonly code: 'lathe-unknown'; readonly lathe: string; readonly facts: readonly UnconfirmedFact[] }
   | { readonly code: 'changed'; readonly changes: readonly Changed[] }
-  | { readonly code: 'stale'; readonly station: StationId; readonly because: string }
+  | { readonly code: 'stale'; readonly station: StationId; readonly because: Because }
   | { readonly code: 'assumed'; readonly passes: number; readonly depthMm: number; readonly train: string | null };
 
 export type CautionCode =
@@ -79,7 +80,7 @@ export interface CardView {
 /** A station upstream that has to be looked at again. */
 export interface StaleStation {
   readonly station: StationId;
-  readonly because: string;
+  readonly because: Because;
 }
 
 /** The gears that the job wants are on the lathe, as far as anybody has said. */

@@ -13,8 +13,32 @@ export type StationState =
   | { readonly kind: 'open' }
   | { readonly kind: 'settled' }
   /** Settled once, but something it rested on has changed. */
-  | { readonly kind: 'stale'; readonly because: string }
-  | { readonly kind: 'blocked'; readonly because: string };
+  | { readonly kind: 'stale'; readonly because: Because }
+  | { readonly kind: 'blocked'; readonly because: Because };
+
+/** What a station waits for. */
+export type Waiting =
+  | 'nothing-read'
+  | 'no-name'
+  | 'no-lathes'
+  | 'no-train'
+  | 'no-lead'
+  | 'groove-lost'
+  | 'nothing-cut'
+  | 'still-to-cut'
+  | 'nothing-tried'
+  | 'no-verdict';
+/** A fact that is not what it was when a station was settled; null: it was not there, or is there no more. */
+export interface Moved {
+  readonly fact: string;
+  readonly was: string | null;
+  readonly now: string | null;
+}
+/** Why a station is not as it was, or not open yet. */
+export type Because =
+  | { readonly code: 'waiting'; readonly for: Waiting }
+  | { readonly code: 'upstream'; readonly station: StationId }
+  | { readonly code: 'moved'; readonly moved: readonly Moved[] };
 
 /** Which stations each one rests on directly. */
 export const RESTS_ON: Readonly<Record<StationId, readonly StationId[]>> = {
@@ -125,18 +149,15 @@ const testsText = (job: Job, metal: Metal): string =>
     .slice(0, 400);
 
 /**
- * In words, what differs between two bases; empty when nothing does. @param shared only what both know of: a basis written
+ * What differs between two bases; empty when nothing does. @param shared only what both know of: a basis written
  * by an older version names other facts
  */
-export function changes(then: Basis, now: Basis, shared = false): string[] {
-  const out: string[] = [];
+export function changes(then: Basis, now: Basis, shared = false): Moved[] {
+  const out: Moved[] = [];
   for (const key of new Set([...Object.keys(then), ...Object.keys(now)])) {
     const [a, b] = [then[key], now[key]];
     if (a === b || (shared && (a === undefined || b === undefined))) continue;
-    const label = key.startsWith('Reading ') ? 'A reading' : key;
-    if (a === undefined) out.push(`${label} was added: ${b}`);
-    else if (b === undefined) out.push(`${label} was taken away: ${a}`);
-    else out.push(`${label} was ${a}, is now ${b}`);
+    out.push({ fact: key, was: a ?? null, now: b ?? null });
   }
   return out;
 }
@@ -157,42 +178,36 @@ export function believedThread(job: Job, top: ThreadSpec | null): ThreadSpec | n
 /** basisOf('name') reads nothing of the shop. */
 const EMPTY = { lathes: [] } as unknown as Shop;
 
-const NEEDS: Partial<Record<StationId, (job: Job, shop: Shop) => string | null>> = {
-  name: (job) => (job.readings.length === 0 ? 'Nothing has been read off the part yet.' : null),
-  fit: (job) => (job.name ? null : 'The thread has no name yet.'),
-  gears: (job, shop) =>
-    !job.name ? 'The thread has no name yet.' : shop.lathes.length === 0 ? 'No lathe is described in the shop.' : null,
-  setup: (job) => (job.name ? null : 'The thread has no name yet.'),
-  pickup: (job) => (job.name ? null : 'The thread has no name yet.'),
-  cut: (job, shop) =>
-    !job.name ? 'The thread has no name yet.' : gearState(job, shop)?.lead ? null : 'No gear train is chosen.',
-  prove: (job) => (job.name ? null : 'The thread has no name yet.'),
+const NEEDS: Partial<Record<StationId, (job: Job, shop: Shop) => Waiting | null>> = {
+  name: (job) => (job.readings.length === 0 ? 'nothing-read' : null),
+  fit: (job) => (job.name ? null : 'no-name'),
+  gears: (job, shop) => (!job.name ? 'no-name' : shop.lathes.length === 0 ? 'no-lathes' : null),
+  setup: (job) => (job.name ? null : 'no-name'),
+  pickup: (job) => (job.name ? null : 'no-name'),
+  cut: (job, shop) => (!job.name ? 'no-name' : gearState(job, shop)?.lead ? null : 'no-train'),
+  prove: (job) => (job.name ? null : 'no-name'),
 };
 
 /** Why a station cannot be settled yet; null: it can. Nothing settles with nothing in it. */
-export function notYet(station: StationId, job: Job, shop: Shop, metal: Metal = metalOf(job)): string | null {
+export function notYet(station: StationId, job: Job, shop: Shop, metal: Metal = metalOf(job)): Waiting | null {
   switch (station) {
     case 'read':
-      return job.readings.length > 0 ? null : 'Nothing has been read off the part yet.';
+      return job.readings.length > 0 ? null : 'nothing-read';
     case 'name':
     case 'fit':
     case 'setup':
-      return job.name ? null : 'The thread has no name yet.';
+      return job.name ? null : 'no-name';
     case 'gears':
-      return gearState(job, shop)?.lead ? null : 'Nothing is chosen yet that cuts the lead.';
+      return gearState(job, shop)?.lead ? null : 'no-lead';
     case 'pickup':
-      return metal.phase === 'kept' ? null : 'The tool is not in the groove yet.';
+      return metal.phase === 'kept' ? null : 'groove-lost';
     case 'cut':
       if (metal.finished !== null) return null;
-      return metal.cuts === 0
-        ? 'Nothing has been cut yet.'
-        : workLeft(job, shop, metal)
-          ? 'There is still something to cut.'
-          : null;
+      return metal.cuts === 0 ? 'nothing-cut' : workLeft(job, shop, metal) ? 'still-to-cut' : null;
     case 'prove':
-      return testsText(job, metal) === '' ? 'Nothing has been tried or measured yet.' : null;
+      return testsText(job, metal) === '' ? 'nothing-tried' : null;
     case 'record':
-      return job.record.verdict === null ? 'Nobody has said yet whether it fits.' : null;
+      return job.record.verdict === null ? 'no-verdict' : null;
     case 'intake':
       return null;
   }
@@ -210,30 +225,13 @@ export function stationStates(job: Job, shop: Shop, top: ThreadSpec | null): Rea
     else if (settled) {
       const moved = changes(settled.basis, basisOf(s, job, shop, believed, metal), settled.older === true);
       const upstream = RESTS_ON[s].find((u) => out[u]?.kind === 'stale' && u !== 'name');
-      if (moved.length > 0) out[s] = { kind: 'stale', because: wordsOf(moved) };
-      else if (upstream)
-        out[s] = { kind: 'stale', because: `${STATION_NAMES[upstream]} has to be looked at again first.` };
+      if (moved.length > 0) out[s] = { kind: 'stale', because: { code: 'moved', moved } };
+      else if (upstream) out[s] = { kind: 'stale', because: { code: 'upstream', station: upstream } };
       else out[s] = { kind: 'settled' };
-    } else if (needs !== null) out[s] = { kind: 'blocked', because: needs };
+    } else if (needs !== null) out[s] = { kind: 'blocked', because: { code: 'waiting', for: needs } };
     else out[s] = { kind: 'open' };
   }
   return out;
 }
 /** Going back at the machine opens these again: what made them settled is no longer there. */
 const REOPENS: ReadonlySet<StationId> = new Set(['pickup', 'cut', 'prove', 'record']);
-
-const wordsOf = (moved: readonly string[]): string =>
-  `${moved[0] ?? ''}${moved.length > 1 ? `, and ${moved.length - 1} more` : ''}.`;
-
-export const STATION_NAMES: Readonly<Record<StationId, string>> = {
-  intake: 'Intake',
-  read: 'Read',
-  name: 'Name',
-  fit: 'Fit',
-  gears: 'Gears',
-  setup: 'Set up',
-  pickup: 'Pick up',
-  cut: 'Cut',
-  prove: 'Prove',
-  record: 'Record',
-};

@@ -58,10 +58,9 @@ export function readEntry(typed: EntryText, system: UnitSystem): Outcome<Entry> 
     case 'crestCount': {
       const count = readNumber(text, 'value');
       if (!count.ok) return count;
-      if (count.value.rest !== '')
-        return bad('value', `"${count.value.rest}" does not belong here: this is the number of crests.`, '7, or 40.5');
+      if (count.value.rest !== '') return bad('value', 'not-crests', { rest: count.value.rest });
       const crests = numberOf(count.value.value);
-      if (!(crests >= 1 && crests <= 2000)) return bad('value', 'Count at least one whole crest.', '7');
+      if (!(crests >= 1 && crests <= 2000)) return bad('value', 'crests-too-few');
       const span = parseSpan(spanText, system);
       return span.ok ? good({ value: crests, span: span.value, leaf: null }) : span;
     }
@@ -83,27 +82,22 @@ export function readEntry(typed: EntryText, system: UnitSystem): Outcome<Entry> 
     }
     case 'taper': {
       const ratio = /^\s*1\s*(?::|in)\s*(\d+(?:\.\d+)?)\s*$/i.exec(text);
-      if (ratio)
-        return Number(ratio[1]) > 0
-          ? plainEntry(1 / Number(ratio[1]))
-          : bad('value', 'A taper of 1 in 0 does not exist.', '1 in 16');
+      if (ratio) return Number(ratio[1]) > 0 ? plainEntry(1 / Number(ratio[1])) : bad('value', 'taper-in-zero');
       const n = readNumber(text, 'value');
-      if (!n.ok) return bad('value', 'The taper is not readable.', '1 in 16, 0.0625, or 0 for parallel');
+      if (!n.ok) return bad('value', 'taper-unreadable');
       const value = numberOf(n.value.value);
-      return n.value.rest === '' && Math.abs(value) <= 1
-        ? plainEntry(value)
-        : bad('value', 'The taper is diameter over length.', '1 in 16, 0.0625, or 0 for parallel');
+      return n.value.rest === '' && Math.abs(value) <= 1 ? plainEntry(value) : bad('value', 'taper-is-ratio');
     }
     case 'hand': {
       const hand = /^\s*(?:(r|rh|right)|(l|lh|left))(?:[ -]?hand)?\s*$/i.exec(text);
-      if (!hand) return bad('value', 'A thread is right or left hand.', 'right, or left');
+      if (!hand) return bad('value', 'hand-right-or-left');
       return plainEntry(hand[1] ? 1 : -1);
     }
     case 'starts': {
       const n = Number(text.trim());
       return Number.isInteger(n) && n >= 1 && n <= 12
         ? plainEntry(n)
-        : bad('value', 'Starts are a whole number from 1 to 12.', '1');
+        : bad('value', 'whole-number', { from: 1, to: 12, right: '1' });
     }
   }
 }

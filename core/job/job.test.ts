@@ -3,8 +3,9 @@ import { describe, expect, test } from '@jest/globals';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { readDocument, writeBackup, writeJob } from '../formats/documents.ts';
 import { parseDesignation } from '../standards/designation.ts';
-import { basisOf, changes, stationStates } from './chain.ts';
-import { conclusion } from './conclusions.ts';
+import { type Basis, basisOf, changes, stationStates } from './chain.ts';
+import { becauseText } from '../../words/stations.ts';
+import { conclusion } from '../../words/conclusions.ts';
 import { newJob } from './create.ts';
 import { suitFit } from './defaults.ts';
 import { cutPlan, planRequest } from './cutPlan.ts';
@@ -19,7 +20,7 @@ const at = new Date('2026-11-23T10:00:00Z');
 const shop = demoShop();
 const thread = (text: string) => {
   const r = parseDesignation(text);
-  if (!r.ok) throw new Error(r.problem.message);
+  if (!r.ok) throw new Error(r.problem.code);
   return r.value.thread;
 };
 
@@ -63,7 +64,7 @@ function workedJob(): Job {
   ] as const) {
     const done = applyEdit(job, now, e, { id: 'w', at: at.toISOString() });
     if (done.ok) ({ job, shop: now } = done.value);
-    else if (e.do !== 'passDone') throw new Error(done.problem.message);
+    else if (e.do !== 'passDone') throw new Error(done.problem.code);
   }
   for (const s of ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove'] as const) {
     job.settled[s] = { basis: { ...basisOf(s, job, shop, thread('1 1/4-7 BSW')) }, at: at.toISOString() };
@@ -89,9 +90,9 @@ describe('staleness', () => {
     for (const s of ['name', 'fit', 'gears', 'cut', 'prove'] as const) {
       const state = states[s];
       expect(state.kind).toBe('stale');
-      expect(state.kind === 'stale' && state.because.length).toBeGreaterThan(10);
+      expect(state.kind === 'stale' && becauseText(state.because).length).toBeGreaterThan(10);
     }
-    expect(states.gears.kind === 'stale' && states.gears.because).toContain('1 1/4-7 BSW');
+    expect(states.gears.kind === 'stale' && becauseText(states.gears.because)).toContain('1 1/4-7 BSW');
     expect(states.read.kind).toBe('settled');
   });
 
@@ -128,14 +129,15 @@ describe('staleness', () => {
 
   test('what is missing blocks, with the reason', () => {
     const states = stationStates(newJob('x', 'x', at), shop, null);
-    expect(states.name).toEqual({ kind: 'blocked', because: 'Nothing has been read off the part yet.' });
+    expect(states.name).toEqual({ kind: 'blocked', because: { code: 'waiting', for: 'nothing-read' } });
     expect(states.cut.kind).toBe('blocked');
   });
 
   test('changes are told in words', () => {
-    expect(changes({ Pitch: '7' }, { Pitch: '8' })).toEqual(['Pitch was 7, is now 8']);
-    expect(changes({}, { 'Reading x 1': '7' })).toEqual(['A reading was added: 7']);
-    expect(changes({ a: '1' }, {})).toEqual(['a was taken away: 1']);
+    const told = (then: Basis, now: Basis): string => becauseText({ code: 'moved', moved: changes(then, now) });
+    expect(told({ Pitch: '7' }, { Pitch: '8' })).toBe('Pitch was 7, is now 8.');
+    expect(told({}, { 'Reading x 1': '7', b: '2' })).toBe('A reading was added: 7, and 1 more.');
+    expect(told({ a: '1' }, {})).toBe('a was taken away: 1.');
   });
 });
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { answersOf } from './answers.ts';
+import { answersOf } from '../../ops/answers.ts';
 import { goOver } from './edits/back.ts';
 import { lastN, metalOf, standing } from './metal.ts';
-import { cardText } from '../words/machine.ts';
+import { cardText } from '../../words/machine.ts';
 import { AT, named, m30 } from '../../app/testing/bench.ts';
 
 describe('the ledger', () => {

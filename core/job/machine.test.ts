@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { answersOf } from './answers.ts';
+import { WAITING } from '../../words/stations.ts';
+import { answersOf } from '../../ops/answers.ts';
 import { cardOf } from './card.ts';
 import { notYet, stationStates, stationsOf } from './chain.ts';
 import { newJob } from './create.ts';
@@ -8,7 +9,7 @@ import { EDITS, type Edit } from './edits/index.ts';
 import { feedOf } from './feed.ts';
 import { lastN, standing } from './metal.ts';
 import { pickupMove } from './pickupMove.ts';
-import { motionsOf, pickupSteps, planDelta, stoppedText } from '../words/machine.ts';
+import { motionsOf, pickupSteps, planDelta, stoppedText } from '../../words/machine.ts';
 import { AT, Bench, named, TRAIN_2MM, m30, demo } from '../../app/testing/bench.ts';
 
 describe('1. turning the work', () => {
@@ -224,7 +225,8 @@ describe('9. nothing settles empty, and going back reopens', () => {
   test.each(['gears', 'cut', 'prove', 'record', 'read', 'name'] as const)('%s', (station) => {
     const b = new Bench(newJob('x', 'x', new Date(AT)));
     expect(b.try({ do: 'settle', station })).toBe('station');
-    expect(notYet(station, b.job, b.shop)).toMatch(/\w{4,}.*\.$/);
+    const why = notYet(station, b.job, b.shop);
+    expect(why && WAITING[why]).toMatch(/\w{4,}.*\.$/);
   });
   test('Cut and Prove settled, then a pass taken back: open again', () => {
     const b = m30();
@@ -315,7 +317,9 @@ describe('staleness reaches the machine', () => {
   });
   test('a station above that has to be looked at again stops it too', () => {
     const b = m30().passes(3);
-    expect(cardOf(b.job, b.shop, { station: 'name', because: 'A reading was added.' }).card).toMatchObject({
+    expect(
+      cardOf(b.job, b.shop, { station: 'name', because: { code: 'upstream', station: 'read' } }).card,
+    ).toMatchObject({
       do: 'check',
       stopped: { code: 'stale', station: 'name' },
     });

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { cardOf } from './card.ts';
 import { notYet } from './chain.ts';
-import { conclusion } from './conclusions.ts';
+import { conclusion } from '../../words/conclusions.ts';
 import { newJob } from './create.ts';
 import { fitOfJob, threadOfJob, wirePlan } from './derive.ts';
 import { mateChoices, playAt } from './mate.ts';
@@ -10,8 +10,8 @@ import type { ThreadSpec } from '../standards/thread.ts';
 import type { Edit } from './edits/index.ts';
 import { metalOf } from './metal.ts';
 import { partBefore } from './partBefore.ts';
-import { partBeforeText } from '../words/ledger.ts';
-import { stoppedText } from '../words/machine.ts';
+import { partBeforeText } from '../../words/ledger.ts';
+import { stoppedText } from '../../words/machine.ts';
 import { AT, Bench, m30, named } from '../../app/testing/bench.ts';
 
 describe('what is made follows from what came in, what is wanted and the mate', () => {
@@ -79,7 +79,7 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     expect(b.card).toMatchObject({ do: 'check', settings: [] });
     expect(b.do({ do: 'check' }).card.stopped).toMatchObject({ code: 'plan' });
     b.do({ do: 'setFit', to: 'copy' });
-    expect(fitOfJob(b.job)?.problem?.right).toMatch(/pitch diameter, or over wires/);
+    expect(fitOfJob(b.job)?.problem).toMatchObject({ code: 'part-not-read', figures: { make: 'external' } });
     b.do(read('pitchDiameter', 28.6, 'part'));
     expect(fitOfJob(b.job)?.problem).toBeNull();
   });
@@ -159,7 +159,7 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     // what was measured and tried on the test piece proves nothing of this part
     expect(wirePlan(job.job, job.shop)?.measured).toEqual([]);
     expect(conclusion('prove', job.job, job.shop, 'mm')).not.toContain('yoke');
-    expect(notYet('prove', job.job, job.shop)).toBe('Nothing has been tried or measured yet.');
+    expect(notYet('prove', job.job, job.shop)).toBe('nothing-tried');
     expect(before).toMatchObject({ part: 1, testPiece: true, deeperMm: 0.05, depthMm, passes: cuts });
     expect(cuts).toBeGreaterThan(3);
     // and the part that was scrapped in between teaches nothing

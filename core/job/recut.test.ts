@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { airText, cardText } from '../words/machine.ts';
+import { airText, cardText } from '../../words/machine.ts';
 import { named, TRAIN_2MM, type Bench } from '../../app/testing/bench.ts';
 import type { Edit } from './edits/index.ts';
 import { aimsAfter, partBefore } from './partBefore.ts';
-import { partBeforeText } from '../words/ledger.ts';
+import { partBeforeText } from '../../words/ledger.ts';
 import { tipDiameterNowMm } from './recut.ts';
 import { suggestDeeper } from './deeper.ts';
 

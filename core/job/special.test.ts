@@ -141,7 +141,7 @@ describe('a special as a thread to make', () => {
     expect(form(press(45, 0))).toMatchObject({ leadingFlankDeg: 45, trailingFlankDeg: 0 });
     // and of a published form: the table's own way round, or the other
     const saw = parseDesignation('S 40x7');
-    if (!saw.ok) throw new Error(saw.problem.message);
+    if (!saw.ok) throw new Error(saw.problem.code);
     const own = threadFormOf(saw.value.thread);
     const turned = oriented(saw.value.thread, press(own.trailingFlankDeg, own.leadingFlankDeg));
     expect(threadFormOf(turned)).toMatchObject({

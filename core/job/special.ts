@@ -144,16 +144,8 @@ export function withDimensions(thread: ThreadSpec, d: Dimensions): Outcome<Threa
   const special = Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)) as unknown as SpecialForm;
   const pitchMm = pitchMmOf(thread);
   if (!((special.crestFlatMm ?? 0) < pitchMm / 2 && (special.rootFlatMm ?? 0) < pitchMm / 2))
-    return bad(
-      'crestFlatMm',
-      'A flat as wide as half the pitch leaves no thread.',
-      `under ${Number((pitchMm / 2).toFixed(3))} mm`,
-    );
+    return bad('crestFlatMm', 'flat-leaves-no-thread', { halfPitchMm: pitchMm / 2 });
   if (special.depthMm !== undefined && special.depthMm >= next.majorMm / 2)
-    return bad(
-      'depthMm',
-      'So deep the thread would reach the axis.',
-      `under ${Number((next.majorMm / 2).toFixed(2))} mm`,
-    );
+    return bad('depthMm', 'depth-to-axis', { radiusMm: next.majorMm / 2 });
   return good({ ...next, form: 'special', special });
 }

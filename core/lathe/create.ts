@@ -51,11 +51,11 @@ export function parseGears(text: string): Outcome<number[]> {
   );
   for (const part of rest.split(/[\s,;]+/).filter(Boolean)) {
     const m = /^(?:(\d+)x)?(\d+)$/.exec(part);
-    if (!m) return bad(field, `"${part}" is not a number of teeth.`, '20 25 30, 2x20, or 20-65 by 5');
+    if (!m) return bad(field, 'not-teeth', { typed: part });
     for (let i = 0; i < Math.min(MOST_GEARS + 1, Number(m[1] ?? '1')); i += 1) gears.push(Number(m[2]));
   }
   const wrong = gears.find((t) => t < 8 || t > 400);
-  if (wrong !== undefined) return bad(field, `A gear of ${wrong} teeth is out of reach.`, '8 to 400 teeth');
-  if (gears.length > MOST_GEARS) return bad(field, `More than ${MOST_GEARS} gears.`, 'the gears in one drawer');
+  if (wrong !== undefined) return bad(field, 'teeth-out-of-reach', { teeth: wrong });
+  if (gears.length > MOST_GEARS) return bad(field, 'too-many-gears', { most: MOST_GEARS });
   return good(gears.sort((a, b) => a - b));
 }

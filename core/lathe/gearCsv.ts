@@ -16,7 +16,7 @@ export function parseGearCsv(text: string): Outcome<number[]> {
     if (line.trim() === '' || (i === 0 && /[a-z]/i.test(line))) continue;
     const [teeth = '', count = '1'] = line.split(/[,;\t]/).map((c) => c.trim().replace(/^"|"$/g, ''));
     if (!/^\d+$/.test(teeth) || !/^\d+$/.test(count))
-      return bad('gears', `Line ${i + 1}, "${line.trim()}", is not teeth and a count.`, '63,1');
+      return bad('gears', 'csv-line', { line: i + 1, typed: line.trim() });
     list.push(`${count}x${teeth}`);
   }
   return list.length === 0 ? good([]) : parseGears(list.join(' '));

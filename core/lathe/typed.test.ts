@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { problemText } from '../../words/problems.ts';
 import fc from 'fast-check';
 import type { Outcome } from '../quantity/outcome.ts';
 import {
@@ -51,7 +52,7 @@ describe('facts of a lathe as they are typed', () => {
     ['a position without a ratio', parseLevers('cone 1= 2=8/9')],
     ['one lever twice', parseLevers('cone 1=1; cone 2=2')],
   ])('%s is refused with what would be right', (_, read) => {
-    expect(read).toMatchObject({ ok: false, problem: { right: expect.stringMatching(/./) as unknown } });
+    expect(!read.ok && problemText(read.problem, 'mm').right).toBeTruthy();
   });
 
   test('levers come back as they were written', () => {

@@ -13,27 +13,27 @@ export const wholeNumber =
     const v = Number(t.trim());
     return t.trim() !== '' && Number.isInteger(v) && v >= min && v <= max
       ? good(v)
-      : bad(field, `A whole number from ${min} to ${max} is needed.`, String(min));
+      : bad(field, 'whole-number', { from: min, to: max, right: String(min) });
   };
 
 export const numberWithin =
   (field: string, min: number, max: number) =>
   (t: string): Outcome<number> => {
     const v = tidy(t) === '' ? NaN : Number(tidy(t));
-    return v >= min && v <= max ? good(v) : bad(field, `A number from ${min} to ${max} is needed.`, String(min));
+    return v >= min && v <= max ? good(v) : bad(field, 'number-within', { from: min, to: max });
   };
 
 /** One division of a dial: `0.02`, `.001`, `1/1000`. */
 export function parseDivision(t: string): Outcome<number> {
   const r = rationalOf(tidy(t).replace(/^\./, '0.'));
   const v = r ? numberOf(r) : NaN;
-  return v > 0 && v < 10 ? good(v) : bad('division', 'A division is a small length.', '0.02, or .001');
+  return v > 0 && v < 10 ? good(v) : bad('division', 'division-small');
 }
 
 /** An exact ratio, as text: `1`, `1/2`, `24/48`. */
 export function parseRatio(t: string, field: string): Outcome<string> {
   const r = rationalOf(tidy(t));
-  return r && isPositive(r) ? good(textOf(r)) : bad(field, `"${t.trim()}" is not a ratio.`, '1, 1/2 or 24/48');
+  return r && isPositive(r) ? good(textOf(r)) : bad(field, 'not-a-ratio', { typed: t.trim() });
 }
 
 /** Spindle speeds, sorted: `40 65 110`. */
@@ -44,7 +44,7 @@ export function parseSpeeds(t: string): Outcome<number[]> {
     .map(Number);
   return list.every((v) => v > 0 && v <= 10_000)
     ? good(list.sort((a, b) => a - b))
-    : bad('speeds', 'Speeds are numbers greater than zero.', '40 65 110 180');
+    : bad('speeds', 'speeds-above-zero');
 }
 
 export const leversText = (levers: Lathe['levers']): string =>
@@ -65,14 +65,13 @@ export function parseLevers(t: string): Outcome<Lathe['levers']> {
     .map((x) => x.trim())
     .filter(Boolean)) {
     const [lever = '', ...positions] = part.split(/\s+/);
-    if (lever.includes('=') || positions.length === 0)
-      return bad('gearbox', `"${part}" does not begin with the lever\u2019s name.`, 'cone 1=1 2=8/9; range A=2 B=1');
-    if (out[lever]) return bad('gearbox', `The lever ${lever} is there twice.`, 'cone 1=1 2=8/9; range A=2 B=1');
+    if (lever.includes('=') || positions.length === 0) return bad('gearbox', 'lever-name-missing', { typed: part });
+    if (out[lever]) return bad('gearbox', 'lever-twice', { lever });
     const list: Record<string, string> = {};
     for (const p of positions) {
       const [name = '', ratioText = ''] = p.split('=');
       const ratio = parseRatio(ratioText, 'gearbox');
-      if (!ratio.ok) return bad('gearbox', `Position "${p}" of ${lever} has no ratio.`, '1=1, 2=8/9');
+      if (!ratio.ok) return bad('gearbox', 'position-no-ratio', { typed: p, lever });
       list[name] = ratio.value;
     }
     out[lever] = list;
@@ -93,5 +92,5 @@ export function parseSwing(t: string): Outcome<{ fromDeg: number; toDeg: number 
   const [from, to] = [Number(m?.[1]), Number(m?.[2])];
   return m && from >= -180 && to <= 180 && from < to
     ? good({ fromDeg: from, toDeg: to })
-    : bad('swing', 'Two angles from -180 to 180, the smaller first.', '-60 to 60');
+    : bad('swing', 'swing-two-angles');
 }

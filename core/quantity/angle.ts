@@ -13,16 +13,15 @@ export function parseAngle(text: string, field: string, maxDeg = 180): Outcome<A
   let deg: number;
   if (dm) {
     const minutes = Number(dm[2]);
-    if (minutes >= 60) return bad(field, `${minutes} minutes is a degree or more.`, `${dm[1]}\u00b030'`);
+    if (minutes >= 60) return bad(field, 'minutes-over-60', { minutes, degrees: dm[1] ?? '55' });
     deg = Number(dm[1]) + minutes / 60;
   } else {
     const head = readNumber(text, field);
     if (!head.ok) return head;
     if (head.value.rest !== '' && !/^(\u00b0|deg\.?|degrees?)$/i.test(head.value.rest))
-      return bad(field, `"${head.value.rest}" is not degrees.`, "55, 27.5 or 27\u00b030'");
+      return bad(field, 'not-degrees', { rest: head.value.rest });
     deg = numberOf(head.value.value);
   }
-  if (!(deg >= 0 && deg <= maxDeg))
-    return bad(field, `${deg} degrees is outside 0 to ${maxDeg}.`, "55, 27.5 or 27\u00b030'");
+  if (!(deg >= 0 && deg <= maxDeg)) return bad(field, 'angle-outside', { deg, mostDeg: maxDeg });
   return good({ text, deg });
 }

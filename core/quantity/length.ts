@@ -46,8 +46,7 @@ export function parseLength(text: string, rule: LengthRule): Outcome<Length> {
   const { value, style, lastDigit, rest } = head.value;
   const unit = rest === '' ? null : UNITS.find((u) => u.pattern.test(rest));
   if (unit === undefined) {
-    const hint = /tpi|t\.p\.i/i.test(rest) ? 'this is a length; the pitch has its own place' : 'mm, um, in, " or thou';
-    return bad(rule.field, `"${rest}" is not a unit of length.`, hint);
+    return bad(rule.field, 'not-a-length-unit', { rest, pitch: /tpi|t\.p\.i/i.test(rest) });
   }
   const system = unit?.system ?? (style === 'fraction' ? 'in' : rule.system);
   if (
@@ -56,20 +55,15 @@ export function parseLength(text: string, rule: LengthRule): Outcome<Length> {
     !/^\d+\s*\/\s*\d+/.test(text.trim()) &&
     rest.toLowerCase() === 'um'
   )
-    return bad(rule.field, 'Micrometres are not written in fractions.', '12 um');
+    return bad(rule.field, 'um-in-fractions');
   const factor = unit?.mm ?? (system === 'in' ? INCH_MM : exact(1));
   const exactMm = value.mul(factor);
   const mm = numberOf(exactMm);
   if (mm < 0 && !rule.allowNegative)
-    return bad(rule.field, 'A length here cannot be negative.', text.trim().replace(/^[-\u2212]\s*/, ''));
-  if (mm === 0 && !rule.allowZero)
-    return bad(rule.field, 'A length here cannot be zero.', 'leave it empty if it is not known');
+    return bad(rule.field, 'length-negative', { right: text.trim().replace(/^[-\u2212]\s*/, '') });
+  if (mm === 0 && !rule.allowZero) return bad(rule.field, 'length-zero');
   if (rule.maxMm !== undefined && Math.abs(mm) > rule.maxMm)
-    return bad(
-      rule.field,
-      `${text.trim()} is longer than anything measured here.`,
-      `at most ${rule.maxMm} mm; check the unit`,
-    );
+    return bad(rule.field, 'length-too-long', { typed: text.trim(), mostMm: rule.maxMm });
   return good({
     text,
     mm,

@@ -25,22 +25,18 @@ export function readNumber(text: string, field: string): Outcome<NumberHead> {
     .trim()
     .replace(/\u2044/g, '/')
     .replace(/\u2212/g, '-');
-  if (t === '') return bad(field, 'Nothing typed yet.', 'for example 1 3/16, .750, 19.05 or 19,05 mm');
+  if (t === '') return bad(field, 'nothing-typed');
   const m = HEAD.exec(t);
-  if (!m) return bad(field, `"${t}" does not begin with a number.`, 'for example 1 3/16, .750, 19.05 or 19,05 mm');
+  if (!m) return bad(field, 'not-a-number', { typed: t });
   const [whole, sign, mixWhole, mixNum, mixDen, fracNum, fracDen, decimal] = m;
   const rest = t.slice(whole.length).trim();
   const negative = sign === '-';
   const signed = (r: Rational): Rational => (negative ? r.neg() : r);
   if (decimal !== undefined) {
-    if (/^[.,\d]/.test(rest)) return bad(field, `"${t}" has two decimal marks.`, 'one decimal point or comma only');
+    if (/^[.,\d]/.test(rest)) return bad(field, 'two-decimal-marks', { typed: t });
     if (/^[1-9]\d{0,2},\d{3}$/.test(decimal)) {
       const point = decimal.replace(',', '.');
-      return bad(
-        field,
-        `"${decimal}" could be ${point} or ${decimal.replace(',', '')}.`,
-        `write ${point} or ${decimal.replace(',', '')}`,
-      );
+      return bad(field, 'comma-ambiguous', { typed: decimal, point, thousands: decimal.replace(',', '') });
     }
     const dotted = decimal.replace(',', '.');
     const places = dotted.includes('.') ? dotted.length - dotted.indexOf('.') - 1 : 0;
@@ -54,9 +50,9 @@ export function readNumber(text: string, field: string): Outcome<NumberHead> {
   }
   const num = mixNum ?? fracNum ?? '';
   const den = mixDen ?? fracDen ?? '';
-  if (/^0+$/.test(den)) return bad(field, 'A fraction cannot have 0 below the line.', `for example ${num}/16`);
+  if (/^0+$/.test(den)) return bad(field, 'zero-below-line', { over: num });
   if (mixNum !== undefined && Number(num) >= Number(den)) {
-    return bad(field, `"${whole.trim()}" is a whole number and more than one whole.`, 'for example 1 3/16');
+    return bad(field, 'fraction-over-one', { typed: whole.trim() });
   }
   const value = exact(`${Number(num)}/${Number(den)}`).add(exact(mixWhole ?? '0'));
   return good({ value: signed(value), style: 'fraction', lastDigit: null, rest });

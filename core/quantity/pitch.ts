@@ -37,35 +37,24 @@ export function parsePitch(text: string, field = 'pitch'): Outcome<Pitch> {
   const head = readNumber(text, field);
   if (!head.ok) return head;
   const { value, style, rest } = head.value;
-  if (!isPositive(value)) return bad(field, 'A pitch is greater than zero.', '8 tpi or 1.75 mm');
+  if (!isPositive(value)) return bad(field, 'not-above-zero', { right: '8 tpi or 1.75 mm' });
   const made = (exactMm: Rational, system: UnitSystem, kind: Pitch['kind']): Outcome<Pitch> => {
     const mm = numberOf(exactMm);
-    if (mm < 0.05)
-      return bad(
-        field,
-        `${text.trim()} would be a pitch of ${mm.toPrecision(2)} mm, finer than any thread.`,
-        '80 tpi or 0.25 mm is about the finest',
-      );
-    if (mm > 200)
-      return bad(
-        field,
-        `${text.trim()} would be a pitch of ${mm.toPrecision(4)} mm, coarser than a lathe cuts.`,
-        'check the unit',
-      );
+    if (mm < 0.05) return bad(field, 'pitch-too-fine', { typed: text.trim(), pitchMm: mm });
+    if (mm > 200) return bad(field, 'pitch-too-coarse', { typed: text.trim(), pitchMm: mm });
     return good({ text, exactMm, mm, system, kind });
   };
   if (rest === '') {
     if (style === 'fraction' && value.compare(1) < 0) return made(value.mul(INCH_MM), 'in', 'length');
     const n = mixedText(value);
-    return bad(field, `${n} of what?`, `${n} tpi, or ${n} mm`);
+    return bad(field, 'pitch-of-what', { typed: n });
   }
   if (TPI.test(rest)) return made(INCH_MM.div(value), 'in', 'tpi');
   if (P.test(rest)) return made(value, 'mm', 'length');
   if (DP.test(rest)) return made(rationalFromNumber(Number((Math.PI * 25.4).toFixed(15))).div(value), 'in', 'dp');
   if (MODULE.test(rest)) return made(rationalFromNumber(Number(Math.PI.toFixed(15))).mul(value), 'mm', 'module');
   const length = parseLength(text, { system: 'mm', field });
-  if (!length.ok)
-    return bad(field, `"${rest}" is not a way to give a pitch.`, '8 tpi, 1.75 mm, 1/8 in, 16 dp or 1.5 mod');
+  if (!length.ok) return bad(field, 'not-a-pitch', { rest });
   return made(length.value.exactMm, length.value.system, 'length');
 }
 

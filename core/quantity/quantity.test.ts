@@ -2,19 +2,20 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { parseAngle } from './angle.ts';
 import { bothText, fractionText, lengthText, percentText, ppmText, roundText } from './format.ts';
+import { problemLine, problemText } from '../../words/problems.ts';
 import { parseLength } from './length.ts';
 import { parsePitch, pitchText, tpiOf } from './pitch.ts';
 import { errorPpm, exact, lcm, numberOf, rationalOf, shortText, textOf } from './rational.ts';
 
 const mm = (text: string, system: 'mm' | 'in' = 'mm'): number => {
   const r = parseLength(text, { system, field: 'x' });
-  if (!r.ok) throw new Error(r.problem.message);
+  if (!r.ok) throw new Error(r.problem.code);
   return r.value.mm;
 };
 const refused = (text: string, system: 'mm' | 'in' = 'mm'): string => {
   const r = parseLength(text, { system, field: 'x' });
   if (r.ok) throw new Error(`took ${text} as ${r.value.mm}`);
-  return `${r.problem.message} ${r.problem.right ?? ''}`;
+  return problemLine(r.problem, 'mm');
 };
 
 describe('lengths as people write them', () => {
@@ -80,7 +81,7 @@ describe('lengths as people write them', () => {
     fc.assert(
       fc.property(fc.string(), (text) => {
         const r = parseLength(text, { system: 'mm', field: 'x' });
-        return r.ok ? Number.isFinite(r.value.mm) : r.problem.message.length > 0;
+        return r.ok ? Number.isFinite(r.value.mm) : problemLine(r.problem, 'mm').length > 0;
       }),
     );
   });
@@ -115,7 +116,7 @@ describe('pitches', () => {
 
   test('a bare number is refused with both readings', () => {
     const r = parsePitch('8');
-    expect(!r.ok && r.problem.right).toBe('8 tpi, or 8 mm');
+    expect(!r.ok && problemText(r.problem, 'mm').right).toBe('8 tpi, or 8 mm');
   });
 
   test.each(['0 tpi', '-8 tpi', '1000 tpi', '0.01 tpi', '300 mm', '8 apples'])('refuses %s', (text) => {

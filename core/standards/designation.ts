@@ -69,13 +69,13 @@ export function parseDesignation(text: string): Outcome<Designated> {
     .replace(/[\u2013\u2014]/g, '-')
     .replace(/(\d),(\d)/g, '$1.$2')
     .replace(/\s+/g, ' ');
-  if (clean === '') return bad(FIELD, 'No designation typed.', 'for example M10x1.5, 1/2-13 UNC or 1/2 BSW');
+  if (clean === '') return bad(FIELD, 'no-designation');
   const { body, tail } = takeTail(clean);
   for (const read of [metric, roundThread, association, pipe, inch, special]) {
     const found = read(body, tail);
     if (found) return found;
   }
-  return bad(FIELD, `"${text.trim()}" is not a designation known here.`, nearest(clean));
+  return bad(FIELD, 'not-a-designation', { typed: text.trim(), near: nearest(clean) });
 }
 
 function takeTail(clean: string): { body: string; tail: Tail } {
@@ -103,7 +103,7 @@ const made = (thread: ThreadSpec, cls: string | null, listed: boolean): Outcome<
   good({ thread, class: cls, listed });
 
 const tooManyStarts = (starts: number): Outcome<Designated> | null =>
-  starts >= 1 && starts <= 12 ? null : bad(FIELD, `${starts} starts is not a thread anyone cuts.`, '1 to 12 starts');
+  starts >= 1 && starts <= 12 ? null : bad(FIELD, 'too-many-starts', { starts });
 
 const rowsFor = (family: FamilyId): StandardThread[] => CATALOGUE.filter((r) => r.family === family);
 const sameSize = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
@@ -119,36 +119,32 @@ function metric(body: string, tail: Tail): Outcome<Designated> | null {
   const family = (/^m$/i.test(name) ? 'M' : /^tr$/i.test(name) ? 'Tr' : 'S') as FamilyId;
   const leftHand = tail.leftHand || lh1 !== undefined || lh2 !== undefined;
   const majorMm = Number(size);
-  if (!(majorMm > 0 && majorMm <= 2000)) return bad(FIELD, `A diameter of ${size} mm is out of reach.`, 'M10x1.5');
+  if (!(majorMm > 0 && majorMm <= 2000)) return bad(FIELD, 'diameter-out-of-reach', { typed: size });
   const rows = rowsFor(family).filter((r) => sameSize(r.majorMm, majorMm));
   if (first === undefined) {
     const coarse = rows.find((r) => r.coarse);
     if (coarse) return made(threadOfRow(coarse, tail.starts, leftHand), cls ?? null, true);
-    return bad(
-      FIELD,
-      `${name}${size} has no standard coarse pitch, so the pitch must be written.`,
-      offer(rows, nearestSizes(family, majorMm)),
-    );
+    return bad(FIELD, 'no-coarse-pitch', { typed: `${name}${size}`, near: offer(rows, nearestSizes(family, majorMm)) });
   }
   const lead = exact(padded(first));
   const pitch = second === undefined ? lead : exact(padded(second));
-  if (!isPositive(lead) || !isPositive(pitch)) return bad(FIELD, 'A pitch is greater than zero.', 'M10x1.5');
+  if (!isPositive(lead) || !isPositive(pitch)) return bad(FIELD, 'not-above-zero', { right: 'M10x1.5' });
   const ratio = lead.div(pitch);
   if (!isWhole(ratio))
-    return bad(
-      FIELD,
-      `A lead of ${first} is not a whole number of pitches of ${second}.`,
-      `for example ${name} ${size}x${shortText(pitch.mul(2n))} (P${second})`,
-    );
+    return bad(FIELD, 'lead-not-whole', {
+      lead: first,
+      pitch: second ?? '',
+      right: `${name} ${size}x${shortText(pitch.mul(2n))} (P${second})`,
+    });
   const starts = second === undefined ? tail.starts : Number(ratio.n);
   const refused = tooManyStarts(starts);
   if (refused) return refused;
   if (numberOf(pitch) * 1.05 > majorMm)
-    return bad(
-      FIELD,
-      `A pitch of ${shortText(pitch)} mm does not go on ${size} mm.`,
-      offer(rows, nearestSizes(family, majorMm)),
-    );
+    return bad(FIELD, 'pitch-too-coarse-for', {
+      pitch: `${shortText(pitch)} mm`,
+      size: `${size} mm`,
+      near: offer(rows, nearestSizes(family, majorMm)),
+    });
   const row = rows.find((r) => r.pitch === textOf(pitch));
   if (row) return made(threadOfRow(row, starts, leftHand), cls ?? null, true);
   return made(
@@ -167,9 +163,9 @@ function roundThread(body: string, tail: Tail): Outcome<Designated> | null {
     const only = rows[0];
     return only
       ? made(threadOfRow(only, tail.starts, tail.leftHand), null, true)
-      : bad(FIELD, `Rd ${size} is not in the table.`, nearestSizes('Rd', Number(size)));
+      : bad(FIELD, 'not-in-table', { typed: `Rd ${size}`, near: nearestSizes('Rd', Number(size)) });
   }
-  if (Number(tpi) <= 0) return bad(FIELD, 'Threads per inch are greater than zero.', 'Rd 40x1/6');
+  if (Number(tpi) <= 0) return bad(FIELD, 'not-above-zero', { right: 'Rd 40x1/6' });
   const pitch = INCH_MM.div(exact(padded(tpi)));
   const row = rows.find((r) => r.pitch === textOf(pitch));
   if (row) return made(threadOfRow(row, tail.starts, tail.leftHand), null, true);
@@ -183,7 +179,7 @@ function association(body: string, tail: Tail): Outcome<Designated> | null {
   const row = rowsFor('BA').find((r) => r.size === number);
   return row
     ? made(threadOfRow(row, tail.starts, tail.leftHand), null, true)
-    : bad(FIELD, `There is no ${number} BA in the table.`, '0 BA to 16 BA');
+    : bad(FIELD, 'not-in-table', { typed: `${number} BA`, near: '0 BA to 16 BA' });
 }
 
 function pipe(body: string, tail: Tail): Outcome<Designated> | null {
@@ -198,13 +194,12 @@ function pipe(body: string, tail: Tail): Outcome<Designated> | null {
   const label = labelOf(m[2] ?? m[4] ?? '');
   const row = rowsFor(family).find((r) => r.size === label);
   if (!row)
-    return bad(
-      FIELD,
-      `${family} ${label} is not a pipe size.`,
-      rowsFor(family)
+    return bad(FIELD, 'not-a-pipe-size', {
+      typed: `${family} ${label}`,
+      near: rowsFor(family)
         .map((r) => r.size)
         .join(', '),
-    );
+    });
   const thread = threadOfRow(row, tail.starts, tail.leftHand);
   // ISO 7-1: Rc is the taper socket, Rp the parallel one; both belong to the R sizes
   const sockets: Readonly<Record<string, ThreadSpec>> = {
@@ -245,7 +240,7 @@ function inch(body: string, tail: Tail): Outcome<Designated> | null {
   const label = labelOf(sizeRaw);
   const candidates = CATALOGUE.filter((r) => familyOf(r.family).system === 'in' && r.size === label);
   const tpi = tpiRaw === undefined ? null : rationalOf(padded(tpiRaw));
-  if (tpi !== null && !isPositive(tpi)) return bad(FIELD, 'Threads per inch are greater than zero.', '1/2-13 UNC');
+  if (tpi !== null && !isPositive(tpi)) return bad(FIELD, 'not-above-zero', { right: '1/2-13 UNC' });
   const pitch = tpi === null ? null : INCH_MM.div(tpi);
   const matches = candidates.filter(
     (r) =>
@@ -259,27 +254,31 @@ function inch(body: string, tail: Tail): Outcome<Designated> | null {
   if (row && (pitch !== null || matches.length === 1))
     return made(threadOfRow(row, tail.starts, tail.leftHand), classText, true);
   if (pitch === null) {
-    return bad(
-      FIELD,
-      `${label} ${name} ${matches.length > 1 ? 'comes in several pitches' : 'is not in the table'}.`,
-      offer(matches.length > 1 ? matches : [], nearestSizes(family ?? 'UNC', majorOf(sizeRaw, candidates) ?? 10)),
-    );
+    return bad(FIELD, 'several-pitches', {
+      typed: `${label} ${name}`,
+      several: matches.length > 1,
+      near: offer(matches.length > 1 ? matches : [], nearestSizes(family ?? 'UNC', majorOf(sizeRaw, candidates) ?? 10)),
+    });
   }
   const major = majorOf(sizeRaw, candidates);
-  if (major === null) return bad(FIELD, `${label} is not a size.`, '#0 to #12, or a diameter in inches');
+  if (major === null) return bad(FIELD, 'not-a-size', { typed: label });
   if (numberOf(pitch) * 1.05 > major)
-    return bad(FIELD, `${tpiRaw} threads per inch are too coarse for ${label}.`, nearestSizes(family ?? 'UNC', major));
+    return bad(FIELD, 'pitch-too-coarse-for', {
+      pitch: `${tpiRaw} tpi`,
+      size: label,
+      near: nearestSizes(family ?? 'UNC', major),
+    });
   const kind =
     family === null || family === 'UNC' || family === 'UNF' || family === 'UNEF' || family === 'UN' ? 'UNS' : family;
   if (kind === 'NPT' || kind === 'NPTF')
-    return bad(
-      FIELD,
-      `${label} taper pipe does not come with ${tpiRaw} tpi.`,
-      offer(
+    return bad(FIELD, 'taper-pipe-tpi', {
+      size: label,
+      tpi: tpiRaw ?? '',
+      near: offer(
         candidates.filter((r) => r.family === kind),
         '1/2-14 NPT',
       ),
-    );
+    });
   return made(unlistedThread(kind, label, major, pitch, tail.starts, tail.leftHand), classText, false);
 }
 
@@ -305,12 +304,7 @@ function special(body: string, tail: Tail): Outcome<Designated> | null {
   const refused = tooManyStarts(tail.starts);
   if (refused) return refused;
   const [one, two] = [Number(a), b === undefined ? null : Number(b)];
-  if (two === null ? one > 120 : Math.max(one, two) > 60)
-    return bad(
-      FIELD,
-      `A flank angle of ${a} degrees is not a thread form.`,
-      '29, 30, 47.5, 55, 60 or two flanks such as 45/7',
-    );
+  if (two === null ? one > 120 : Math.max(one, two) > 60) return bad(FIELD, 'no-form-angle', { typed: a });
   const flanks = two === null ? one : ([one, two] as const);
   return made(
     specialThread({

@@ -8,7 +8,7 @@ import { threadSizes } from './thread.ts';
  */
 function sizesOf(designation: string) {
   const read = parseDesignation(designation);
-  if (!read.ok) throw new Error(`${designation}: ${read.problem.message}`);
+  if (!read.ok) throw new Error(`${designation}: ${read.problem.code}`);
   return threadSizes(read.value.thread);
 }
 /** Half a unit of the last printed place, and a hair for the arithmetic. */

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { problemText } from '../../words/problems.ts';
 import fc from 'fast-check';
 import { exact } from '../quantity/rational.ts';
 import { CATALOGUE, FAMILIES } from './catalogue.ts';
@@ -7,7 +8,7 @@ import { specialThread, threadSizes, leadOf } from './thread.ts';
 
 const read = (text: string) => {
   const r = parseDesignation(text);
-  if (!r.ok) throw new Error(`${text}: ${r.problem.message}`);
+  if (!r.ok) throw new Error(`${text}: ${r.problem.code}`);
   return r.value;
 };
 
@@ -100,7 +101,7 @@ describe('designations', () => {
     ['40 mm x 8 55', '8 tpi'],
   ])('refuses "%s" and offers what is near', (text, offered) => {
     const r = parseDesignation(text);
-    expect(!r.ok && r.problem.right).toContain(offered);
+    expect(!r.ok && problemText(r.problem, 'mm').right).toContain(offered);
   });
 
   test('no text makes it throw', () => {

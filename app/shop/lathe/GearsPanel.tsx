@@ -1,3 +1,5 @@
+import { ProblemText } from '../../ui/ProblemText.tsx';
+import type { Problem } from '../../../core/quantity/outcome.ts';
 import { useState } from 'react';
 import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
 import { parseTrain, trainText } from '../../../core/gearing/trainText.ts';
@@ -12,7 +14,7 @@ import type { LathePanel } from './edit.ts';
 /** Gears in the drawer and what stands between them and the leadscrew. */
 export function GearsPanel({ lathe, edit }: LathePanel) {
   const ratios = gearboxRatios(lathe.levers);
-  const [csvProblem, setCsvProblem] = useState<string | null>(null);
+  const [csvProblem, setCsvProblem] = useState<Problem | null>(null);
   return (
     <Panel title="Gears">
       <div className="grid gap-3">
@@ -78,14 +80,18 @@ export function GearsPanel({ lathe, edit }: LathePanel) {
                 if (!file) return;
                 void file.text().then((t) => {
                   const read = parseGearCsv(t);
-                  setCsvProblem(read.ok ? null : `${read.problem.message} ${read.problem.right ?? ''}`);
+                  setCsvProblem(read.ok ? null : read.problem);
                   if (read.ok) edit('bring gears in', (l) => void (l.gears = read.value));
                 });
               }}
             />
           </label>
         </div>
-        {csvProblem !== null && <Note tone="wrong">{csvProblem}</Note>}
+        {csvProblem !== null && (
+          <Note tone="wrong">
+            <ProblemText problem={csvProblem} />
+          </Note>
+        )}
       </div>
     </Panel>
   );

@@ -1,6 +1,6 @@
 import type { UnconfirmedFact } from '../../../core/lathe/schema.ts';
 import { confirm } from '../../../core/lathe/unconfirmed.ts';
-import { LATHE_FACTS } from '../../../core/words/lathe.ts';
+import { LATHE_FACTS } from '../../../words/lathe.ts';
 import { Button, Note } from '../../ui/controls.tsx';
 import type { LathePanel } from './edit.ts';
 

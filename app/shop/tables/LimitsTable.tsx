@@ -1,3 +1,4 @@
+import { ProblemText } from '../../ui/ProblemText.tsx';
 import { useMemo, useState } from 'react';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
@@ -54,7 +55,7 @@ export function LimitsTable({ row, system }: { readonly row: StandardThread; rea
         </>
       ) : (
         <p className="text-stop">
-          {limits.problem.message} {limits.problem.right}
+          <ProblemText problem={limits.problem} />
         </p>
       )}
     </div>

@@ -1,6 +1,6 @@
 import { cardOf } from '../../../core/job/card.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { CAUTIONS, CONFLICT, planDelta } from '../../../core/words/machine.ts';
+import { CAUTIONS, CONFLICT, planDelta } from '../../../words/machine.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useAppSelector, useShop } from '../../store/store.ts';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { voidedOf } from '../../../core/job/metal.ts';
-import { eventText } from '../../../core/words/ledger.ts';
+import { eventText } from '../../../words/ledger.ts';
 import { latheOf } from '../../../core/job/derive.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';

@@ -1,6 +1,6 @@
 import { latheOf } from '../../../core/job/derive.ts';
 import { aimsAfter, partBefore } from '../../../core/job/partBefore.ts';
-import { aimText, partBeforeText } from '../../../core/words/ledger.ts';
+import { aimText, partBeforeText } from '../../../words/ledger.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';

@@ -5,7 +5,7 @@ import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { standingOfPart } from '../../../core/job/metal.ts';
 import { passSteps } from '../../../core/job/passSteps.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { airText, dialText, motionsOf, outText, restText, slideText } from '../../../core/words/machine.ts';
+import { airText, dialText, motionsOf, outText, restText, slideText } from '../../../words/machine.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';

@@ -1,7 +1,7 @@
 import type { CardView } from '../../../core/job/card.ts';
 import { settingsFor, standFor } from '../../../core/job/slides.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
-import { dialText } from '../../../core/words/machine.ts';
+import { dialText } from '../../../words/machine.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 
 /** Every pass still to come with its reading on this lathe's dial; the next one lit. */

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { TRY_NAMES } from '../../../core/job/conclusions.ts';
+import { TRY_NAMES } from '../../../words/conclusions.ts';
 import { latheOf, wirePlan } from '../../../core/job/derive.ts';
 import { suggestDeeper } from '../../../core/job/deeper.ts';
-import { deeperText, stepText } from '../../../core/words/deeper.ts';
+import { deeperText, stepText } from '../../../words/deeper.ts';
 import { tipDiameterNowMm } from '../../../core/job/recut.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';

@@ -1,6 +1,6 @@
 import { cleaning } from '../../../core/job/recut.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { cleanedText } from '../../../core/words/fit.ts';
+import { cleanedText } from '../../../words/fit.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Figure, Note, Panel } from '../../ui/controls.tsx';

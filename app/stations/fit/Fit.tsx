@@ -1,3 +1,4 @@
+import { ProblemText } from '../../ui/ProblemText.tsx';
 import { useState } from 'react';
 import { checkReady, fitPlan, type FitPlan } from '../../../core/fit/fit.ts';
 import { fitChoiceOf, fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
@@ -15,6 +16,7 @@ import { classMemberOf } from '../../../core/job/made.ts';
 import { copiedFrom, matePlaces } from '../../../core/job/places.ts';
 import { recutting } from '../../../core/job/recut.ts';
 import {
+  readyText,
   boundText,
   COPY_AS_WORN,
   DUTY_NAMES,
@@ -23,7 +25,7 @@ import {
   GAUGE_CERTIFIES,
   GAUGE_LIKE,
   gaugeName,
-} from '../../../core/words/fit.ts';
+} from '../../../words/fit.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
@@ -181,7 +183,7 @@ export function Fit() {
             />
             {plan.problem && (
               <Note tone="wrong">
-                {plan.problem.message} {plan.problem.right}
+                <ProblemText problem={plan.problem} />
               </Note>
             )}
             {gauging && <GaugeChoices plan={plan} />}
@@ -274,7 +276,7 @@ export function Fit() {
               onCommit={(mm, text) => act({ do: 'measureBlank', diameterMm: mm, text })}
               hint="every depth is counted from it"
             />
-            {ready && !recut && <Note tone={ready.ok ? 'right' : 'wrong'}>{ready.message}</Note>}
+            {ready && !recut && <Note tone={ready.ok ? 'right' : 'wrong'}>{readyText(ready, system)}</Note>}
             <Figure
               label="Side relief: add on the leading side"
               value={degreesText(rootLead)}

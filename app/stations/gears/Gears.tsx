@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { missingFacts } from '../../../core/lathe/unconfirmed.ts';
-import { latheUnknownText } from '../../../core/words/lathe.ts';
+import { latheUnknownText } from '../../../words/lathe.ts';
 import { engagedOf, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';

@@ -86,7 +86,7 @@ export function Proof({ lathe, lead, train }: Props) {
                 const v = numberOf(n.value.value);
                 return Number.isInteger(v) && v >= 1 && v <= 500
                   ? good(v)
-                  : bad('crests', 'A whole number of crests.', String(over ?? 10));
+                  : bad('crests', 'whole-number', { from: 1, to: 500, right: String(over ?? 10) });
               }}
               onCommit={setCrests}
               onClear={() => setCrests(null)}

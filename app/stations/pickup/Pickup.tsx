@@ -12,7 +12,7 @@ import {
   PICKUP_PROBLEM,
   travelText,
   WAY_NAMES,
-} from '../../../core/words/machine.ts';
+} from '../../../words/machine.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';

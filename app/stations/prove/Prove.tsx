@@ -1,8 +1,9 @@
+import { ProblemText } from '../../ui/ProblemText.tsx';
 import { fitOfJob, threadOfJob, wirePlan } from '../../../core/job/derive.ts';
 import { standingOfPart } from '../../../core/job/metal.ts';
-import { eventText } from '../../../core/words/ledger.ts';
+import { eventText } from '../../../words/ledger.ts';
 import { TryMate } from '../cut/TryThread.tsx';
-import { leftText } from '../../../core/job/conclusions.ts';
+import { leftText } from '../../../words/conclusions.ts';
 import { wireSteps } from '../../../core/gauging/wireSteps.ts';
 import { usableWireMm } from '../../../core/gauging/wires.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -79,7 +80,7 @@ export function Prove() {
     <StationFrame station="prove" lead="Measure over three wires in several places; go a little, try, go a little.">
       {!wires.check.ok && (
         <Note tone="wrong">
-          {wires.check.problem.message} Right would be: {wires.check.problem.right}
+          <ProblemText problem={wires.check.problem} />
         </Note>
       )}
       <section aria-label="Over wires" className="rounded-lg border-2 border-blue bg-panel p-4">

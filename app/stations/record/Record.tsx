@@ -1,6 +1,8 @@
+import { becauseText } from '../../../words/stations.ts';
 import { Download } from 'lucide-react';
-import { stationsOf, STATION_NAMES } from '../../../core/job/chain.ts';
-import { conclusion } from '../../../core/job/conclusions.ts';
+import { stationsOf } from '../../../core/job/chain.ts';
+import { STATION_NAMES } from '../../../words/stations.ts';
+import { conclusion } from '../../../words/conclusions.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
@@ -34,7 +36,7 @@ export function Record() {
                 <dd>
                   {conclusion(s, job, shop, system) ?? 'nothing'}
                   {states[s].kind === 'stale' && (
-                    <span className="ml-2 text-brass">look again: {states[s].because}</span>
+                    <span className="ml-2 text-brass">look again: {becauseText(states[s].because)}</span>
                   )}
                 </dd>
               </div>

@@ -1,6 +1,6 @@
 import { reactionTimeS, speedFrom, threadingRpm, carriageSpeedMmS } from '../../../core/cutting/speed.ts';
 import { flanksUnderTool } from '../../../core/cutting/flanks.ts';
-import { CONFLICT } from '../../../core/words/machine.ts';
+import { CONFLICT } from '../../../words/machine.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { feedsAtAngle } from '../../../core/job/feed.ts';
 import { slideScaleDeg } from '../../../core/lathe/dials.ts';
@@ -162,9 +162,7 @@ export function Setup() {
                 const n = readNumber(t, 'speed');
                 if (!n.ok) return n;
                 const v = numberOf(n.value.value);
-                return v > 0 && v <= 5000
-                  ? good(v)
-                  : bad('speed', 'A threading speed is between 1 and 5000 rev/min.', '60');
+                return v > 0 && v <= 5000 ? good(v) : bad('speed', 'number-within', { from: 1, to: 5000 });
               }}
               onCommit={(v) => act({ do: 'setUp', rpm: v })}
               onClear={() => act({ do: 'setUp', rpm: null })}

@@ -4,7 +4,7 @@ import { clearanceForDutyMm, dutyOf } from '../../fit/duty.ts';
 import { bad, good } from '../../quantity/outcome.ts';
 import { threadFormOf, type ThreadSpec } from '../../standards/thread.ts';
 import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
-import { basisOf, notYet, STATION_NAMES } from '../chain.ts';
+import { basisOf, notYet } from '../chain.ts';
 import { slideAngleFor, suitClass, suitFit } from '../defaults.ts';
 import { threadOfJob } from '../derive.ts';
 import { feedsAtAngle } from '../feed.ts';
@@ -15,7 +15,6 @@ import { angle, id, positive, text } from '../parts.ts';
 import { JobSchema, ReadingSchema, ThreadSchema, type Job, type Reading } from '../schema.ts';
 import { STATIONS, type StationId } from '../stations.ts';
 import { edit, type Before } from './edit.ts';
-import { trainText } from '../../gearing/trainText.ts';
 
 const { intake, fit, setup, cut, wearMap, prove, quantity, record } = JobSchema.properties;
 const some = <T extends TSchema>(schema: T) => Type.Optional(schema);
@@ -29,25 +28,6 @@ const settledNow = (job: Job, shop: Before['shop'], s: StationId, at: string, be
   ...job,
   settled: { ...job.settled, [s]: { basis: { ...basisOf(s, job, shop, believed) }, at } },
 });
-
-const INTAKE_WORDS: Readonly<Record<string, string>> = {
-  title: 'title',
-  customer: 'customer',
-  note: 'note',
-  cameIn: 'what came in',
-  wanted: 'what is wanted',
-  make: 'what is cut',
-  material: 'material',
-  origin: 'origin',
-  use: 'use',
-  hazards: 'duties',
-};
-const firstOf = (patch: object, words: Readonly<Record<string, string>>): string =>
-  `change the ${
-    Object.keys(patch)
-      .map((k) => words[k])
-      .find((w) => w !== undefined) ?? 'job'
-  }`;
 
 const TakenReading = Type.Omit(ReadingSchema, ['id', 'at']);
 
@@ -66,7 +46,6 @@ export const DESK = {
       use: some(intake.properties.use),
       hazards: some(intake.properties.hazards),
     },
-    (f) => firstOf(f, INTAKE_WORDS),
     ({ job }, { title, customer, ...rest }) => {
       const intake = { ...job.intake, ...given(rest) };
       // what came in and what is wanted say what is made, until somebody says otherwise
@@ -77,31 +56,23 @@ export const DESK = {
     },
   ),
 
-  takeReading: edit(
-    { reading: TakenReading },
-    (f) => `take ${f.reading.text}`,
-    ({ job, id, at }, { reading }) => ({
-      job: { ...job, readings: [...job.readings, { ...(reading as Omit<Reading, 'id' | 'at'>), id, at }] },
-    }),
+  takeReading: edit({ reading: TakenReading }, ({ job, id, at }, { reading }) => ({
+    job: { ...job, readings: [...job.readings, { ...(reading as Omit<Reading, 'id' | 'at'>), id, at }] },
+  })),
+  editReading: edit({ reading: id, changes: Type.Partial(TakenReading) }, ({ job }, { reading, changes }) =>
+    job.readings.some((r) => r.id === reading)
+      ? good({
+          job: { ...job, readings: job.readings.map((r) => (r.id === reading ? { ...r, ...given(changes) } : r)) },
+        })
+      : bad('reading', 'no-such-reading'),
   ),
-  editReading: edit(
-    { reading: id, changes: Type.Partial(TakenReading) },
-    'change a reading',
-    ({ job }, { reading, changes }) =>
-      job.readings.some((r) => r.id === reading)
-        ? good({
-            job: { ...job, readings: job.readings.map((r) => (r.id === reading ? { ...r, ...given(changes) } : r)) },
-          })
-        : bad('reading', 'There is no such reading.', 'the id of one that is there'),
-  ),
-  removeReading: edit({ reading: id }, 'remove a reading', ({ job }, { reading }) =>
+  removeReading: edit({ reading: id }, ({ job }, { reading }) =>
     job.readings.some((r) => r.id === reading)
       ? good({ job: { ...job, readings: job.readings.filter((r) => r.id !== reading) } })
-      : bad('reading', 'There is no such reading.', 'the id of one that is there'),
+      : bad('reading', 'no-such-reading'),
   ),
   setUnworn: edit(
     { lengthMm: some(wearMap.properties.lengthMm), unworn: some(wearMap.properties.unworn) },
-    'change the wear map',
     ({ job }, f) => ({ job: { ...job, wearMap: { ...job.wearMap, ...given(f) } } }),
   ),
 
@@ -112,7 +83,6 @@ export const DESK = {
       overruled: Type.Boolean(),
       reason: text(),
     },
-    (f) => `name it ${f.thread.designation}`,
     ({ job, shop, at }, { thread, probability, overruled, reason }) => {
       const spec = oriented(thread as ThreadSpec, job);
       const first = job.name === null || job.name.thread.form !== spec.form || job.name.thread.pitch !== spec.pitch;
@@ -124,8 +94,8 @@ export const DESK = {
       return { job: next };
     },
   ),
-  sayWhy: edit({ reason: text() }, 'say why', ({ job }, { reason }) =>
-    job.name ? { job: { ...job, name: { ...job.name, reason } } } : bad('name', 'The thread has no name yet.'),
+  sayWhy: edit({ reason: text() }, ({ job }, { reason }) =>
+    job.name ? { job: { ...job, name: { ...job.name, reason } } } : bad('name', 'no-name'),
   ),
 
   /** A dimension of a special, in place of what was read; null takes it away again. */
@@ -140,10 +110,8 @@ export const DESK = {
       trailingFlankDeg: some(angle),
       taper: some(Type.Union([Type.Null(), Type.Number({ minimum: -1, maximum: 1 })])),
     },
-    'change the special',
     ({ job }, f) => {
-      if (!job.name || job.name.thread.family !== 'Special')
-        return bad('thread', 'Only a special carries dimensions of its own.', 'a thread accepted as special');
+      if (!job.name || job.name.thread.family !== 'Special') return bad('thread', 'not-a-special');
       const changed = withDimensions(job.name.thread as ThreadSpec, f);
       return changed.ok ? good({ job: { ...job, name: { ...job.name, thread: changed.value } } }) : changed;
     },
@@ -163,20 +131,6 @@ export const DESK = {
       engagementMm: some(fit.properties.engagementMm),
       tip: some(fit.properties.tip),
     },
-    (f) =>
-      firstOf(f, {
-        class: 'class',
-        to: 'what the fit is counted from',
-        wornMate: 'way with a worn mate',
-        travel: 'travel used',
-        clean: 'cleaning up',
-        duty: 'duty',
-        gauge: 'gauge',
-        pitchClearanceMm: 'clearance',
-        crestReliefMm: 'crest relief',
-        engagementMm: 'engagement',
-        tip: 'tool\u2019s tip',
-      }),
     ({ job }, f) => {
       const thread = threadOfJob(job);
       // a duty brings the clearance that suits it along; the person changes it from there
@@ -193,43 +147,33 @@ export const DESK = {
     },
   ),
 
-  chooseLathe: edit({ lathe: Type.Union([Type.Null(), id]) }, 'choose the lathe', ({ job, shop }, { lathe }) =>
+  chooseLathe: edit({ lathe: Type.Union([Type.Null(), id]) }, ({ job, shop }, { lathe }) =>
     lathe === null || shop.lathes.some((l) => l.id === lathe)
       ? good({ job: { ...job, gears: { lathe, train: job.gears.lathe === lathe ? job.gears.train : null } } })
-      : bad(
-          'lathe',
-          'There is no such lathe in the shop.',
-          shop.lathes.map((l) => l.id).join(', ') || 'describe one first',
+      : bad('lathe', 'no-such-lathe', { there: shop.lathes.map((l) => l.id).join(', ') }),
+  ),
+  takeTrain: edit({ train: Type.Union([Type.Null(), TrainSchema]) }, ({ job }, { train }) => ({
+    job: { ...job, gears: { ...job.gears, train } },
+  })),
+  remember: edit({ proven: Type.Omit(ProvenSchema, ['at']) }, ({ job, shop, at }, { proven }) => {
+    const lathe = job.gears.lathe;
+    return {
+      shop: {
+        ...shop,
+        lathes: shop.lathes.map((l) =>
+          l.id === lathe
+            ? {
+                ...l,
+                proven: [
+                  { ...proven, at },
+                  ...l.proven.filter((p) => JSON.stringify(p.train) !== JSON.stringify(proven.train)),
+                ].slice(0, 200),
+              }
+            : l,
         ),
-  ),
-  takeTrain: edit(
-    { train: Type.Union([Type.Null(), TrainSchema]) },
-    (f) => (f.train ? `choose ${trainText(f.train)}` : 'choose no train'),
-    ({ job }, { train }) => ({ job: { ...job, gears: { ...job.gears, train } } }),
-  ),
-  remember: edit(
-    { proven: Type.Omit(ProvenSchema, ['at']) },
-    'remember a proven train',
-    ({ job, shop, at }, { proven }) => {
-      const lathe = job.gears.lathe;
-      return {
-        shop: {
-          ...shop,
-          lathes: shop.lathes.map((l) =>
-            l.id === lathe
-              ? {
-                  ...l,
-                  proven: [
-                    { ...proven, at },
-                    ...l.proven.filter((p) => JSON.stringify(p.train) !== JSON.stringify(proven.train)),
-                  ].slice(0, 200),
-                }
-              : l,
-          ),
-        },
-      };
-    },
-  ),
+      },
+    };
+  }),
 
   setUp: edit(
     {
@@ -242,17 +186,6 @@ export const DESK = {
       barMm: some(setup.properties.barMm),
       taperBy: some(setup.properties.taperBy),
     },
-    (f) =>
-      firstOf(f, {
-        infeed: 'infeed',
-        slideAngleDeg: 'slide angle',
-        rpm: 'speed',
-        reliefMm: 'relief',
-        checks: 'checks',
-        lengthMm: 'length',
-        barMm: 'bar',
-        taperBy: 'way of following the taper',
-      }),
     ({ job }, f) => {
       const thread = threadOfJob(job);
       // a way of feeding brings its usual angle along; the person changes it from there
@@ -273,7 +206,6 @@ export const DESK = {
       way: some(JobSchema.properties.pickup.properties.way),
       slipGear: some(JobSchema.properties.pickup.properties.slipGear),
     },
-    'change the way in',
     ({ job }, f) => ({ job: { ...job, pickup: { ...job.pickup, ...given(f) } } }),
   ),
   setSchedule: edit(
@@ -288,17 +220,6 @@ export const DESK = {
       deeperStepMm: some(cut.properties.deeperStepMm),
       returnBy: some(cut.properties.returnBy),
     },
-    (f) =>
-      firstOf(f, {
-        rule: 'rule',
-        stepMm: 'step',
-        passes: 'passes to come',
-        firstMaxMm: 'largest cut',
-        lastMinMm: 'smallest cut',
-        springs: 'spring passes',
-        deeperStepMm: 'step between trials',
-        returnBy: 'way back',
-      }),
     ({ job }, { passes, ...rest }) => ({
       job: {
         ...job,
@@ -310,19 +231,16 @@ export const DESK = {
       },
     }),
   ),
-  setWire: edit({ wire: prove.properties.wire }, 'change the wire', ({ job }, { wire }) => ({
+  setWire: edit({ wire: prove.properties.wire }, ({ job }, { wire }) => ({
     job: { ...job, prove: { ...job.prove, wire } },
   })),
   setQuantity: edit(
     { parts: some(quantity.properties.parts), testPiece: some(quantity.properties.testPiece) },
-    'change the quantity',
     ({ job }, f) => ({ job: { ...job, quantity: { ...job.quantity, ...given(f) } } }),
   ),
-  setRecord: edit(
-    { note: some(record.properties.note), verdict: some(record.properties.verdict) },
-    (f) => (f.verdict === undefined ? 'change the record note' : 'record the outcome'),
-    ({ job }, f) => ({ job: { ...job, record: { ...job.record, ...given(f) } } }),
-  ),
+  setRecord: edit({ note: some(record.properties.note), verdict: some(record.properties.verdict) }, ({ job }, f) => ({
+    job: { ...job, record: { ...job.record, ...given(f) } },
+  })),
 
   settle: edit(
     {
@@ -330,10 +248,9 @@ export const DESK = {
       /** The thread as the evidence now has it; missing: the one accepted. */
       thread: some(Type.Union([Type.Null(), ThreadSchema])),
     },
-    (f) => `settle ${STATION_NAMES[f.station]}`,
     ({ job, shop, at }, f) => {
       const why = notYet(f.station, job, shop);
-      if (why !== null) return bad('station', why, `something in ${STATION_NAMES[f.station]}`);
+      if (why !== null) return bad('station', 'nothing-to-settle', { why, station: f.station });
       const believed = f.thread === undefined ? threadOfJob(job) : (f.thread as ThreadSpec | null);
       return good({ job: settledNow(job, shop, f.station, at, believed) });
     },

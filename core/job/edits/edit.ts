@@ -1,5 +1,5 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import { bad, good, type Outcome } from '../../quantity/outcome.ts';
+import { bad, good, type Outcome, type Refused } from '../../quantity/outcome.ts';
 import type { EventBody, LedgerEvent } from '../events.ts';
 import { lastN, metalOf } from '../metal.ts';
 import { id as idSchema, time } from '../parts.ts';
@@ -20,13 +20,12 @@ export interface After {
 }
 
 /**
- * A named change of a job: its fields, what undo will call it, and what it does. Pure: identity and time are given. An edit
+ * A named change of a job: its fields and what it does. Pure: identity and time are given. An edit
  * that writes to the ledger may name the event on which it rests; a stale one is refused, so that a second "pass done" for
  * the same pass changes nothing.
  */
 export interface EditDef {
   readonly fields: Record<string, TSchema>;
-  readonly label: (fields: never) => string;
   readonly run: (before: Before, fields: never) => Outcome<After>;
 }
 
@@ -35,12 +34,10 @@ type Read<F extends Record<string, TSchema>> = Static<ReturnType<typeof Type.Obj
 /** Ties fields and function together, then forgets the types so that edits can stand in one table. */
 export const edit = <F extends Record<string, TSchema>>(
   fields: F,
-  label: string | ((f: Read<F>) => string),
   run: (before: Before, f: Read<F>) => Outcome<After> | After,
 ): EditDef & { readonly of: F } => ({
   fields,
   of: fields,
-  label: typeof label === 'string' ? () => label : label,
   run: (before, f) => {
     const out = run(before, f);
     return 'ok' in out ? out : good(out);
@@ -50,10 +47,9 @@ export const edit = <F extends Record<string, TSchema>>(
 /** An edit that only writes one event down. */
 export const event = <F extends Record<string, TSchema>>(
   fields: F,
-  label: string | ((f: Read<F>) => string),
   make: (f: Read<F>, before: Before) => EventBody | Outcome<After>,
 ) =>
-  edit(fields, label, (before, f) => {
+  edit(fields, (before, f) => {
     const made = make(f, before);
     return 'ok' in made ? made : good({ events: [made] });
   });
@@ -77,11 +73,5 @@ export function written(job: Job, bodies: readonly EventBody[], id: string, at: 
   }
   return { ...job, events };
 }
-export const stale = (job: Job, after: number | null | undefined): ReturnType<typeof bad> | null =>
-  after == null || after === lastN(job)
-    ? null
-    : bad(
-        'after',
-        `This rests on event ${after}, and the last one is ${lastN(job)}: it has been done already, or something came between.`,
-        `after: ${lastN(job)}`,
-      );
+export const stale = (job: Job, after: number | null | undefined): Refused | null =>
+  after == null || after === lastN(job) ? null : bad('after', 'stale-after', { after, last: lastN(job) });

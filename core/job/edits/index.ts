@@ -45,8 +45,6 @@ const OUTSIDE: ReadonlySet<string> = new Set(['do', 'id', 'at', 'after']);
 export interface Edited {
   readonly job: Job;
   readonly shop: Shop;
-  /** What undo will call it. */
-  readonly label: string;
   /** Numbers of the events it wrote down. */
   readonly events: readonly number[];
 }
@@ -59,7 +57,7 @@ export function applyEdit(
   made: { readonly id: string; readonly at: string },
 ): Outcome<Edited> {
   const def: EditDef | undefined = Object.hasOwn(EDITS, e.do) ? EDITS[e.do] : undefined;
-  if (!def) return bad('do', `There is no edit "${String(e.do)}".`, Object.keys(EDITS).join(', '));
+  if (!def) return bad('do', 'no-such-edit', { typed: String(e.do), there: Object.keys(EDITS).join(', ') });
   const rests = stale(job, e.after);
   if (rests) return rests;
   const id = e.id ?? made.id;
@@ -72,7 +70,6 @@ export function applyEdit(
   return good({
     job: next,
     shop: out.value.shop ?? shop,
-    label: def.label(fields as never),
     events: next.events.filter((x) => x.n > before).map((x) => x.n),
   });
 }

@@ -39,7 +39,11 @@ export function unifiedLimits(
 ): Outcome<ThreadLimits> {
   const c = cls.trim().toUpperCase();
   if (!CLASSES.includes(c))
-    return bad('class', `"${cls}" is not a Unified class.`, '1A, 2A, 3A for screws; 1B, 2B, 3B for nuts');
+    return bad('class', 'not-a-class', {
+      class: cls,
+      standard: 'ASME B1.1',
+      near: '1A, 2A, 3A for screws; 1B, 2B, 3B for nuts',
+    });
   const d = to(toInches(majorMm), 6);
   const p = toInches(pitchMm);
   const tpi = Math.round(1 / p);

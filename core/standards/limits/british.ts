@@ -21,7 +21,11 @@ export function bs84Limits(
 ): Outcome<ThreadLimits> {
   const c = cls.trim().toLowerCase();
   if (NUT[c] === undefined)
-    return bad('class', `"${cls}" is not a class of BS 84.`, 'close, medium or free (nuts: close, medium, normal)');
+    return bad('class', 'not-a-class', {
+      class: cls,
+      standard: 'BS 84',
+      near: 'close, medium or free (nuts: close, medium, normal)',
+    });
   const s = basicSizes(formAt('whitworth55', pitchMm), majorMm);
   const [d, d2, d1] = [toInches(majorMm), to(toInches(s.pitchDiameterMm), 4), to(toInches(s.minorExternalMm), 4)];
   const p = toInches(pitchMm);
@@ -56,7 +60,8 @@ export function bs84Limits(
 /** Limits of BA screws and nuts, mm. The tolerance formulae are from memory of BS 93 (see docs/standards.md). */
 export function bs93Limits(number: number, majorMm: number, pitchMm: number, cls: string): Outcome<ThreadLimits> {
   const c = cls.trim().toLowerCase();
-  if (c !== 'close' && c !== 'normal') return bad('class', `"${cls}" is not a class of BS 93.`, 'close or normal');
+  if (c !== 'close' && c !== 'normal')
+    return bad('class', 'not-a-class', { class: cls, standard: 'BS 93', near: 'close or normal' });
   const s = basicSizes(formAt('ba47', pitchMm), majorMm);
   const p = pitchMm;
   const normal = c === 'normal';
@@ -91,7 +96,7 @@ function pipeTolerances(majorMm: number, pitchMm: number): readonly [number, num
 /** Limits of a parallel pipe thread, ISO 228-1: class A or B for the external thread; the internal thread has one class. */
 export function iso228Limits(majorMm: number, pitchMm: number, cls: string): Outcome<ThreadLimits> {
   const c = cls.trim().toUpperCase();
-  if (c !== 'A' && c !== 'B') return bad('class', `"${cls}" is not a class of ISO 228-1.`, 'A or B');
+  if (c !== 'A' && c !== 'B') return bad('class', 'not-a-class', { class: cls, standard: 'ISO 228-1', near: 'A or B' });
   const s = basicSizes(formAt('pipe55', pitchMm), majorMm);
   const [t2, td, t1] = pipeTolerances(majorMm, pitchMm);
   return good({

@@ -67,7 +67,7 @@ export function classesOf(thread: ThreadSpec): {
  */
 export function limitsOf(thread: ThreadSpec, cls: string, engagementMm: number | null): Outcome<ThreadLimits> {
   if (engagementMm !== null && !(engagementMm > 0 && engagementMm < 10_000))
-    return bad('engagementMm', 'A length of engagement is greater than zero.', 'null for the usual one');
+    return bad('engagementMm', 'not-above-zero', { right: 'the usual one, left empty' });
   const p = pitchMmOf(thread);
   const d = thread.majorMm;
   switch (limitsFamily(thread)) {
@@ -94,11 +94,7 @@ export function limitsOf(thread: ThreadSpec, cls: string, engagementMm: number |
     case 'NPT':
       return nptLimits(thread);
     default:
-      return bad(
-        'designation',
-        `No limits are carried here for ${thread.designation}.`,
-        'metric, Unified, Whitworth, BA, G, Acme, Tr and NPT threads have them; else make it to its mate',
-      );
+      return bad('designation', 'no-limits-here', { designation: thread.designation });
   }
 }
 
@@ -106,7 +102,12 @@ export function limitsOf(thread: ThreadSpec, cls: string, engagementMm: number |
 function nptLimits(thread: ThreadSpec): Outcome<ThreadLimits> {
   const row = CATALOGUE.find((r) => r.family === 'NPT' && r.designation === thread.designation);
   const gauging = row ? nptGauging(row.size, row.majorMm, row.pitchMm) : null;
-  if (!row || !gauging) return bad('designation', `${thread.designation} is not a size of ASME B1.20.1.`, '1/2-14 NPT');
+  if (!row || !gauging)
+    return bad('designation', 'size-not-in-standard', {
+      size: thread.designation,
+      standard: 'ASME B1.20.1',
+      right: '1/2-14 NPT',
+    });
   const turn = gauging.turnMm / 16;
   const height = 2 * threadFormOf(thread).external.outerMm;
   const at = (x: number) => ({

@@ -173,25 +173,32 @@ export function iso965Limits(
   engagementMm: number | null,
 ): Outcome<ThreadLimits> {
   const m = SYMBOL.exec(cls.trim());
-  const wrong = (message: string) => bad('class', message, '6g, 4h, 6e, 8g, 5g6g for screws; 6H, 5H, 7H, 6G for nuts');
-  if (!m) return wrong(`"${cls}" is not a tolerance class of ISO 965-1.`);
+  if (!m)
+    return bad('class', 'not-a-class', {
+      class: cls,
+      standard: 'ISO 965-1',
+      near: '6g, 4h, 6e, 8g, 5g6g for screws; 6H, 5H, 7H, 6G for nuts',
+    });
   const pd: Symbol = { grade: Number(m[1]), position: m[2] ?? '' };
   const crest: Symbol = m[3] === undefined ? pd : { grade: Number(m[3]), position: m[4] ?? '' };
   const internal = pd.position === pd.position.toUpperCase();
-  if (internal !== (crest.position === crest.position.toUpperCase()))
-    return wrong('A class is for a screw (small letter) or a nut (capital), not both.');
+  if (internal !== (crest.position === crest.position.toUpperCase())) return bad('class', 'class-both');
   const td2 = td2Grade6(dMm, pitchMm);
   if (td2 === null)
-    return bad('designation', `ISO 965-1 ends at 355 mm and begins above 0.99 mm; ${dMm} mm is outside.`, 'M1 to M355');
+    return bad('designation', 'size-not-in-standard', {
+      size: `${dMm} mm`,
+      standard: 'ISO 965-1',
+      right: 'M1 to M355',
+    });
   const dev = deviationUm(pd.position, pitchMm);
   const crestDev = deviationUm(crest.position, pitchMm);
   const positions = internal ? 'GH' : 'efgh';
   if (!positions.includes(pd.position) || !positions.includes(crest.position) || dev === null || crestDev === null)
-    return wrong(`Position ${pd.position} is not given for a pitch of ${pitchMm} mm.`);
+    return bad('class', 'position-not-given', { position: pd.position, pitchMm });
   const gradesOk = internal
     ? [4, 5, 6, 7, 8].includes(pd.grade) && [4, 5, 6, 7, 8].includes(crest.grade)
     : [3, 4, 5, 6, 7, 8, 9].includes(pd.grade) && (m[3] === undefined || [4, 6, 8].includes(crest.grade));
-  if (!gradesOk) return wrong(`Grade ${m[3] === undefined ? pd.grade : crest.grade} is not one of those of ISO 965-1.`);
+  if (!gradesOk) return bad('class', 'grade-not-given', { grade: m[3] === undefined ? pd.grade : crest.grade });
   const s = basicSizes(formAt(FORM, pitchMm), dMm);
   const [d2, d1] = [to(s.pitchDiameterMm, 3), to(s.minorInternalMm, 3)];
   const notes = engagementNote(dMm, pitchMm, engagementMm);

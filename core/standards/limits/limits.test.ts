@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { problemText } from '../../../words/problems.ts';
 import { parseDesignation } from '../designation.ts';
 import { CATALOGUE } from '../catalogue.ts';
 import { threadOfRow } from '../thread.ts';
@@ -9,9 +10,9 @@ import { r40Step } from './r40.ts';
 
 const limits = (designation: string, cls: string, engagementMm: number | null = null): ThreadLimits => {
   const t = parseDesignation(designation);
-  if (!t.ok) throw new Error(t.problem.message);
+  if (!t.ok) throw new Error(t.problem.code);
   const l = limitsOf(t.value.thread, cls, engagementMm);
-  if (!l.ok) throw new Error(l.problem.message);
+  if (!l.ok) throw new Error(l.problem.code);
   return l.value;
 };
 const flat = (m: MemberLimits | undefined, unit = 1): (number | null)[] =>
@@ -239,6 +240,6 @@ describe('laws over the whole catalogue', () => {
   ])('%s has no class %s, and says which there are', (d, cls) => {
     const t = parseDesignation(d);
     const l = t.ok ? limitsOf(t.value.thread, cls, null) : t;
-    expect(!l.ok && (l.problem.right ?? '').length).toBeGreaterThan(0);
+    expect(!l.ok && problemText(l.problem, 'mm').right).toBeTruthy();
   });
 });

@@ -17,11 +17,11 @@ export function acmeLimits(majorMm: number, pitchMm: number, cls: string, stub: 
   const c = cls.trim().toUpperCase();
   const factors = stub && c !== '2G' ? undefined : ACME[c];
   if (!factors)
-    return bad(
-      'class',
-      `"${cls}" is not a class of ${stub ? 'stub Acme' : 'general-purpose Acme'}.`,
-      stub ? '2G' : '2G, 3G or 4G',
-    );
+    return bad('class', 'not-a-class', {
+      class: cls,
+      standard: stub ? 'stub Acme' : 'general-purpose Acme',
+      near: stub ? '2G' : '2G, 3G or 4G',
+    });
   const [d, p] = [to(toInches(majorMm), 4), toInches(pitchMm)];
   const clear = to(2 * toInches(acmeClearanceMm(pitchMm)), 4);
   const height = to(stub ? 0.3 * p : 0.5 * p, 4);
@@ -60,11 +60,16 @@ const trapezoidalDeviation = (position: string, p: number): number | null => {
 export function trapezoidalLimits(dMm: number, pitchMm: number, cls: string): Outcome<ThreadLimits> {
   const m = /^([6789])\s*([cehH])$/.exec(cls.trim());
   const right = '7e, 8e, 8c, 9c for screws; 7H, 8H, 9H for nuts';
-  if (!m) return bad('class', `"${cls}" is not a class of ISO 2903.`, right);
+  if (!m) return bad('class', 'not-a-class', { class: cls, standard: 'ISO 2903', near: right });
   const grade = Number(m[1]);
   const position = m[2] ?? '';
   const td2 = td2Grade6(dMm, pitchMm);
-  if (td2 === null) return bad('designation', `${dMm} mm is outside ISO 2903.`, 'Tr 8 to Tr 300');
+  if (td2 === null)
+    return bad('designation', 'size-not-in-standard', {
+      size: `${dMm} mm`,
+      standard: 'ISO 2903',
+      right: 'Tr 8 to Tr 300',
+    });
   const form = formAt('trapezoidal30', pitchMm);
   const ac = trapezoidalClearanceMm(pitchMm);
   const [d2, d1, d3, d4] = [
@@ -86,7 +91,7 @@ export function trapezoidalLimits(dMm: number, pitchMm: number, cls: string): Ou
     });
   }
   const es = trapezoidalDeviation(position, pm);
-  if (es === null) return bad('class', `Position ${position} is not one of ISO 2903.`, right);
+  if (es === null) return bad('class', 'not-a-class', { class: position, standard: 'ISO 2903', near: right });
   const t2 = r40Step(td2, 4 * (grade - 6)) / 1000;
   const t3 = 1.25 * t2 + es / 1000;
   return good({

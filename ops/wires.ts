@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { leadAngleDeg } from '../form/sizes.ts';
+import { leadAngleDeg } from '../core/form/sizes.ts';
 import {
   bestWireMm,
   checkWire,
@@ -7,9 +7,9 @@ import {
   pitchDiameterFromWiresMm,
   usableWireMm,
   usualGroove,
-} from '../gauging/wires.ts';
-import { exactBeyondTextbookMm } from '../gauging/exactWires.ts';
-import { bad, good } from '../quantity/outcome.ts';
+} from '../core/gauging/wires.ts';
+import { exactBeyondTextbookMm } from '../core/gauging/exactWires.ts';
+import { bad, good } from '../core/quantity/outcome.ts';
 import { op } from './op.ts';
 
 const micro = (x: number): number => Number(x.toFixed(6));
@@ -42,14 +42,9 @@ export const wiresOp = op({
     leadAngleDeg: Type.Number(),
   }),
   run: (q) => {
-    if (!(q.leadingHalfAngleDeg + q.trailingHalfAngleDeg > 0))
-      return bad(
-        'leadingHalfAngleDeg',
-        'Wires cannot measure a square thread: it has no flanks to rest on.',
-        'a flank angle above 0',
-      );
+    if (!(q.leadingHalfAngleDeg + q.trailingHalfAngleDeg > 0)) return bad('leadingHalfAngleDeg', 'wires-need-flanks');
     if ((q.pitchDiameterMm === undefined) === (q.overWiresMm === undefined))
-      return bad('pitchDiameterMm', 'Give either pitchDiameterMm or overWiresMm.', 'one of the two');
+      return bad('pitchDiameterMm', 'one-of-two', { one: 'pitchDiameterMm', other: 'overWiresMm' });
     const starts = q.starts ?? 1;
     const method = q.method === 'exact' ? 'textbook' : (q.method ?? 'flat');
     const groove = usualGroove(q.leadingHalfAngleDeg, q.trailingHalfAngleDeg, q.pitchMm, starts);
@@ -60,16 +55,11 @@ export const wiresOp = op({
     let beyond = 0;
     if (q.method === 'exact') {
       const at = exactBeyondTextbookMm(groove, pitchDiameterMm, wire.value);
-      if (at === null) return bad('method', 'The exact solution is for equal flanks.', 'textbook, or flat');
+      if (at === null) return bad('method', 'exact-needs-equal-flanks');
       beyond = at;
       if (q.pitchDiameterMm === undefined) pitchDiameterMm -= beyond;
     }
-    if (!(pitchDiameterMm > q.pitchMm / 2))
-      return bad(
-        'overWiresMm',
-        `These give a pitch diameter of ${micro(pitchDiameterMm)} mm, too small for the pitch.`,
-        'a larger measurement, or a smaller wire',
-      );
+    if (!(pitchDiameterMm > q.pitchMm / 2)) return bad('overWiresMm', 'pitch-diameter-too-small', { pitchDiameterMm });
     const range = usableWireMm(groove);
     return good({
       overWiresMm: micro(q.overWiresMm ?? overWiresMm(groove, pitchDiameterMm, wire.value, method) + beyond),

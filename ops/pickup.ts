@@ -9,9 +9,9 @@ import {
   startMove,
   turnOfWork,
   type Groove,
-} from '../pickup/moves.ts';
-import { bad, good, type Outcome } from '../quantity/outcome.ts';
-import { exact, isPositive, rationalOf, textOf, type Rational } from '../quantity/rational.ts';
+} from '../core/pickup/moves.ts';
+import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
+import { exact, isPositive, rationalOf, textOf, type Rational } from '../core/quantity/rational.ts';
 import { oneOf, op, orNull, strict } from './op.ts';
 
 const exactText = Type.Union([Type.String({ maxLength: 80 }), Type.Number()]);
@@ -20,11 +20,11 @@ const nano = (x: number): number => Number(x.toFixed(9)) + 0;
 type Read = Outcome<Rational>;
 /** An exact number of a field, as text or plain number. */
 function read(field: string, given: string | number | null | undefined, must: 'any' | 'above 0'): Read {
-  if (given == null) return bad(field, 'It is needed for this way and is not given.', 'for example "5/2"');
+  if (given == null) return bad(field, 'needed-here', { right: '"5/2"' });
   const text = String(given);
   const r = rationalOf(/e/i.test(text) ? 'x' : text);
-  if (r === null) return bad(field, `"${text}" is no exact number.`, '"5/2" or "1.25"');
-  if (must === 'above 0' && !isPositive(r)) return bad(field, 'It must be greater than zero.', 'for example "5/2"');
+  if (r === null) return bad(field, 'no-exact-number', { typed: text });
+  if (must === 'above 0' && !isPositive(r)) return bad(field, 'not-above-zero', { right: '"5/2"' });
   return good(r);
 }
 
@@ -74,20 +74,14 @@ export const pickupOp = op({
       }
       case 'angled': {
         const angle = q.slideAngleDeg;
-        if (angle == null || !(angle > 0 && angle <= 90))
-          return bad(
-            'slideAngleDeg',
-            'A slide square across cannot move the tool along: it stands over 0 and up to 90 degrees from the cross-slide line.',
-            '29.5, or another way in',
-          );
+        if (angle == null || !(angle > 0 && angle <= 90)) return bad('slideAngleDeg', 'slide-square');
         const move = angledMove(groove, angle);
         return good({ slideMm: nano(move.slideMm), crossOutMm: nano(move.crossOutMm) });
       }
       case 'turn':
         return good({ turnDeg: textOf(turnOfWork(groove)) });
       case 'slip': {
-        if (q.gear == null)
-          return bad('gear', 'Which gear is slipped is not said.', '{"teeth":40,"leadscrewTurnsPerTurn":"1"}');
+        if (q.gear == null) return bad('gear', 'slip-gear-not-said');
         const turns = read('gear.leadscrewTurnsPerTurn', q.gear.leadscrewTurnsPerTurn, 'above 0');
         if (!turns.ok) return turns;
         const leadscrew = read('leadscrewMm', q.leadscrewMm, 'above 0');
@@ -119,7 +113,7 @@ function standoffReply(
   q: { readonly standoffMm?: string | number | null; readonly recutOnDiameterMm?: string | number | null },
   taper: Rational,
 ): Outcome<Record<string, unknown>> {
-  if (taper.equals(0)) return bad('taper', 'A stand-off says a diameter only on a taper.', '"1/16"');
+  if (taper.equals(0)) return bad('taper', 'straight-has-no-standoff');
   if (q.recutOnDiameterMm != null) {
     const cut = read('recutOnDiameterMm', q.recutOnDiameterMm, 'any');
     return cut.ok ? good({ pushBackMm: textOf(pushBack(cut.value, taper)) }) : cut;

@@ -1,8 +1,8 @@
 import { Type } from '@sinclair/typebox';
-import { planOf, type Stage } from '../cutting/plan.ts';
-import { good, bad } from '../quantity/outcome.ts';
-import { numberOf, rationalOf } from '../quantity/rational.ts';
-import { turnTravelMm } from '../lathe/dials.ts';
+import { planOf, type Stage } from '../core/cutting/plan.ts';
+import { good, bad } from '../core/quantity/outcome.ts';
+import { numberOf, rationalOf } from '../core/quantity/rational.ts';
+import { turnTravelMm } from '../core/lathe/dials.ts';
 import { oneOf, op, orNull, strict } from './op.ts';
 
 const nano = (x: number): number => Number(x.toFixed(9)) + 0;
@@ -92,11 +92,10 @@ export const planOp = op({
           ? { depthMm: q.targetDepthMm }
           : null;
     if (!target)
-      return bad('targetPitchDiameterMm', 'Give one of targetPitchDiameterMm and targetDepthMm.', 'one of the two');
+      return bad('targetPitchDiameterMm', 'one-of-two', { one: 'targetPitchDiameterMm', other: 'targetDepthMm' });
     const taper = q.taper == null ? 0 : typeof q.taper === 'number' ? q.taper : taperOf(q.taper);
-    if (taper === null) return bad('taper', `"${String(q.taper)}" is no taper.`, '"1/16"');
-    if (q.stages == null && q.rule == null)
-      return bad('rule', 'What every pass takes is not said.', 'constant-area, constant-depth, constant-force or step');
+    if (taper === null) return bad('taper', 'taper-unreadable');
+    if (q.stages == null && q.rule == null) return bad('rule', 'no-rule');
     const plan = planOf({
       member: q.member,
       surfaceMm: q.surfaceMm ?? null,

@@ -1,9 +1,9 @@
 import { Type } from '@sinclair/typebox';
-import { good } from '../quantity/outcome.ts';
-import { textOf } from '../quantity/rational.ts';
-import { familyOf } from '../standards/catalogue.ts';
-import { parseDesignation } from '../standards/designation.ts';
-import { leadOf, pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
+import { good } from '../core/quantity/outcome.ts';
+import { textOf } from '../core/quantity/rational.ts';
+import { familyOf } from '../core/standards/catalogue.ts';
+import { parseDesignation } from '../core/standards/designation.ts';
+import { leadOf, pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../core/standards/thread.ts';
 import { op } from './op.ts';
 
 const micro = (x: number): number => Number(x.toFixed(6));

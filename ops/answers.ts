@@ -1,43 +1,21 @@
-import type { Ranking } from '../identify/rank.ts';
-import type { UnitSystem } from '../quantity/units.ts';
-import { likeliest } from './special.ts';
+import { becauseText } from '../words/stations.ts';
+import type { Ranking } from '../core/identify/rank.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+import { likeliest } from '../core/job/special.ts';
 import { cardText } from '../words/machine.ts';
-import { cardOf, testsSinceCut, type Card, type CardView, type StaleStation } from './card.ts';
-import { stationStates, stationsOf, type StationState } from './chain.ts';
-import { conclusion } from './conclusions.ts';
-import { pitchDiameterNow } from './cutPlan.ts';
-import { suggestDeeper } from './deeper.ts';
-import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
-import { standing, type Metal } from './metal.ts';
-import { tipDiameterNowMm } from './recut.ts';
-import { aimsAfter, partBefore } from './partBefore.ts';
-import { pickupMove, type PickupAnswer } from './pickupMove.ts';
-import type { Job, Shop } from './schema.ts';
-import type { StationId } from './stations.ts';
-import type { ThreadSpec } from '../standards/thread.ts';
-
-/** Stations whose staleness stops the machine: what they decide is in the next reading. */
-const ABOVE_CUT: readonly StationId[] = ['name', 'fit', 'gears', 'setup'];
-
-/** The first station above Cut that has to be looked at again. */
-export const staleAbove = (states: Readonly<Record<StationId, StationState>>): StaleStation | null => {
-  for (const station of ABOVE_CUT) {
-    const s = states[station];
-    if (s.kind === 'stale') return { station, because: s.because };
-  }
-  return null;
-};
-
-export interface Machine extends CardView {
-  readonly pickup: PickupAnswer;
-  readonly tests: ReturnType<typeof testsSinceCut>;
-}
-
-/** What the machine stations show: card, metal, pick-up; one computation for all of them. */
-export function machineOf(job: Job, shop: Shop, states: Readonly<Record<StationId, StationState>>): Machine {
-  const view = cardOf(job, shop, staleAbove(states));
-  return { ...view, pickup: pickupMove(job, shop, view.metal), tests: testsSinceCut(job, view.metal) };
-}
+import type { Card, CardView } from '../core/job/card.ts';
+import { stationStates, stationsOf, type StationState } from '../core/job/chain.ts';
+import { conclusion } from '../words/conclusions.ts';
+import { pitchDiameterNow } from '../core/job/cutPlan.ts';
+import { suggestDeeper } from '../core/job/deeper.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from '../core/job/derive.ts';
+import { standing, type Metal } from '../core/job/metal.ts';
+import { tipDiameterNowMm } from '../core/job/recut.ts';
+import { aimsAfter, partBefore } from '../core/job/partBefore.ts';
+import { machineOf } from '../core/job/machine.ts';
+import type { Job, Shop } from '../core/job/schema.ts';
+import type { StationId } from '../core/job/stations.ts';
+import type { ThreadSpec } from '../core/standards/thread.ts';
 
 export interface Answers {
   readonly stations: Readonly<
@@ -103,7 +81,7 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
           {
             state: state.kind,
             conclusion: conclusion(s, job, shop, system),
-            because: 'because' in state ? state.because : null,
+            because: 'because' in state ? becauseText(state.because) : null,
           },
         ];
       }),

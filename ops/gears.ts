@@ -1,13 +1,13 @@
 import { Type } from '@sinclair/typebox';
-import { auditTrain } from '../gearing/audit.ts';
-import { readChart } from '../gearing/chart.ts';
-import { explainScratch } from '../gearing/diagnose.ts';
-import { mountAll, TRIED_FOR_EACH, type MountedTrain } from '../gearing/mountAll.ts';
-import { dialRule } from '../gearing/dial.ts';
-import { findTrains } from '../gearing/search.ts';
-import { Exact, Teeth } from '../lathe/schema.ts';
-import { bad, good } from '../quantity/outcome.ts';
-import { exact, numberOf, textOf } from '../quantity/rational.ts';
+import { auditTrain } from '../core/gearing/audit.ts';
+import { readChart } from '../core/gearing/chart.ts';
+import { explainScratch } from '../core/gearing/diagnose.ts';
+import { mountAll, TRIED_FOR_EACH, type MountedTrain } from '../core/gearing/mountAll.ts';
+import { dialRule } from '../core/gearing/dial.ts';
+import { findTrains } from '../core/gearing/search.ts';
+import { Exact, Teeth } from '../core/lathe/schema.ts';
+import { bad, good } from '../core/quantity/outcome.ts';
+import { exact, numberOf, textOf } from '../core/quantity/rational.ts';
 import { op } from './op.ts';
 
 const positive = Type.Number({ exclusiveMinimum: 0, maximum: 10_000 });
@@ -143,8 +143,7 @@ export const dialOp = op({
   }),
   run: (q) => {
     const leadscrew = exact(q.leadscrewMm);
-    if (numberOf(leadscrew) > 100)
-      return bad('leadscrewMm', 'A leadscrew pitch above 100 mm is out of reach.', '127/40 for 8 tpi');
+    if (numberOf(leadscrew) > 100) return bad('leadscrewMm', 'leadscrew-out-of-reach');
     const choices = Array.isArray(q.dialTeeth) ? q.dialTeeth : [q.dialTeeth];
     const rules = choices.map((dialTeeth) => {
       const rule = dialRule({ leadscrew, lead: exact(q.leadMm), dialTeeth, marks: q.marks });
@@ -161,13 +160,7 @@ const setting = Type.Record(Type.String({ maxLength: 40 }), Type.String({ maxLen
 
 /** Drivers and driven come in pairs. */
 const unpaired = (drivers: readonly number[], driven: readonly number[], field: string) =>
-  drivers.length === driven.length
-    ? null
-    : bad(
-        field,
-        `${drivers.length} drivers and ${driven.length} driven gears are not pairs.`,
-        'as many driven as drivers',
-      );
+  drivers.length === driven.length ? null : bad(field, 'not-pairs', { drivers: drivers.length, driven: driven.length });
 
 export const auditOp = op({
   name: 'audit',
@@ -222,11 +215,11 @@ export const diagnoseOp = op({
     const levers = q.levers ?? {};
     for (const [lever, position] of Object.entries(q.planned.levers ?? {})) {
       if (levers[lever]?.[position] === undefined)
-        return bad(
-          `planned.levers.${lever}`,
-          `The gearbox has no ${lever} position ${position}.`,
-          Object.keys(levers[lever] ?? levers).join(', '),
-        );
+        return bad(`planned.levers.${lever}`, 'no-lever-position', {
+          lever,
+          position,
+          there: Object.keys(levers[lever] ?? levers).join(', '),
+        });
     }
     const explanations = explainScratch({
       leadscrew: exact(q.leadscrewMm),

@@ -1,14 +1,14 @@
 import { Type } from '@sinclair/typebox';
-import { problemsOf } from '../formats/documents.ts';
-import { upgradeJob, upgradeShop } from '../formats/upgrade.ts';
-import { validateJob, validateShop } from '../formats/generated/validators.js';
-import { rank } from '../identify/rank.ts';
-import { answersOf } from '../job/answers.ts';
-import { applyEdit, beginJob, EditSchema, type Edit } from '../job/edits/index.ts';
-import { evidenceOfJob, partOf } from '../job/evidence.ts';
-import type { Job, Shop } from '../job/schema.ts';
-import { time } from '../job/parts.ts';
-import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { problemsOf } from '../core/formats/documents.ts';
+import { upgradeJob, upgradeShop } from '../core/formats/upgrade.ts';
+import { validateJob, validateShop } from '../core/formats/generated/validators.js';
+import { rank } from '../core/identify/rank.ts';
+import { answersOf } from './answers.ts';
+import { applyEdit, beginJob, EditSchema, type Edit } from '../core/job/edits/index.ts';
+import { evidenceOfJob, partOf } from '../core/job/evidence.ts';
+import type { Job, Shop } from '../core/job/schema.ts';
+import { time } from '../core/job/parts.ts';
+import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
 import { op, orNull, strict } from './op.ts';
 
 /** The documents are those of the application's files: older ones are brought up to date, and all are checked. */
@@ -16,17 +16,17 @@ function readJob(doc: unknown): Outcome<Job> {
   const job = upgradeJob(doc);
   if (validateJob(job)) return good(job);
   const [first] = problemsOf(validateJob.errors);
-  return bad(`job.${first?.field ?? ''}`, first?.message ?? 'This is no job.', 'a job as the application exports it');
+  return bad(`job.${first?.field ?? ''}`, 'is-no-document', {
+    because: String(first?.figures['because'] ?? 'This is no job.'),
+  });
 }
 function readShop(doc: unknown): Outcome<Shop> {
   const shop = upgradeShop(doc);
   if (validateShop(shop)) return good(shop);
   const [first] = problemsOf(validateShop.errors);
-  return bad(
-    `shop.${first?.field ?? ''}`,
-    first?.message ?? 'This is no shop.',
-    'a shop as the application exports it',
-  );
+  return bad(`shop.${first?.field ?? ''}`, 'is-no-document', {
+    because: String(first?.figures['because'] ?? 'This is no shop.'),
+  });
 }
 
 const document = Type.Unknown({ description: 'as in the files of the application' });
@@ -59,21 +59,13 @@ export const editOp = op({
         job = beginJob(e.title, e.id ?? made.id, e.at ?? at);
         continue;
       }
-      if (!job) return bad(`edits.${i}.do`, 'There is no job yet.', '{"do":"newJob"} first');
+      if (!job) return bad(`edits.${i}.do`, 'no-job-yet');
       const done = applyEdit(job, now, e, made);
-      if (!done.ok)
-        return {
-          ok: false,
-          problem: {
-            ...done.problem,
-            field: `edits.${i}.${done.problem.field}`,
-            message: `${e.do}: ${done.problem.message}`,
-          },
-        };
+      if (!done.ok) return bad(`edits.${i}.${done.problem.field}`, 'refused-edit', { edit: e.do }, done.problem);
       job = done.value.job;
       now = done.value.shop;
     }
-    if (!job) return bad('job', 'There is no job and no edit begins one.', '{"do":"newJob"}');
+    if (!job) return bad('job', 'no-job-yet');
     return good({ job, shop: now });
   },
 });

@@ -1,11 +1,11 @@
 import { Type } from '@sinclair/typebox';
-import type { Evidence, Part } from '../evidence/evidence.ts';
-import { ORIGINS, USES } from '../identify/hypotheses.ts';
-import { nextReadings, USUAL_TOOLS } from '../identify/nextReading.ts';
-import { rank } from '../identify/rank.ts';
-import { reasonsFor } from '../identify/reasons.ts';
-import { rivalsOf } from '../identify/specialRival.ts';
-import { good } from '../quantity/outcome.ts';
+import type { Evidence, Part } from '../core/evidence/evidence.ts';
+import { ORIGINS, USES } from '../core/identify/hypotheses.ts';
+import { nextReadings, USUAL_TOOLS } from '../core/identify/nextReading.ts';
+import { rank } from '../core/identify/rank.ts';
+import { reasonsFor } from '../core/identify/reasons.ts';
+import { rivalsOf } from '../core/identify/specialRival.ts';
+import { good } from '../core/quantity/outcome.ts';
 import { op } from './op.ts';
 
 const choice = <T extends string>(values: readonly T[]) => Type.Unsafe<T>({ type: 'string', enum: [...values] });

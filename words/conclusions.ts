@@ -1,15 +1,15 @@
-import { FINE, lengthText, percentText, ppmText } from '../quantity/format.ts';
-import { pitchText } from '../quantity/pitch.ts';
-import type { UnitSystem } from '../quantity/units.ts';
-import { cutPlan, planRequest } from './cutPlan.ts';
-import { nextPass } from './nextPass.ts';
-import { recutting } from './recut.ts';
-import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
-import { feedOf } from './feed.ts';
-import { metalOf, standingOfPart } from './metal.ts';
-import { isGeared } from '../lathe/schema.ts';
-import { trainText } from '../gearing/trainText.ts';
-import type { Job, Shop, StationId } from './schema.ts';
+import { FINE, lengthText, percentText, ppmText } from '../core/quantity/format.ts';
+import { pitchText } from '../core/quantity/pitch.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+import { cutPlan, planRequest } from '../core/job/cutPlan.ts';
+import { nextPass } from '../core/job/nextPass.ts';
+import { recutting } from '../core/job/recut.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from '../core/job/derive.ts';
+import { feedOf } from '../core/job/feed.ts';
+import { metalOf, standingOfPart } from '../core/job/metal.ts';
+import { isGeared } from '../core/lathe/schema.ts';
+import { trainText } from '../core/gearing/trainText.ts';
+import type { Job, Shop, StationId } from '../core/job/schema.ts';
 
 const CAME_IN = {
   screw: 'A screw came in',

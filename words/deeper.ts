@@ -1,6 +1,6 @@
-import type { DeeperAnswer } from '../job/deeper.ts';
-import { FINE, lengthText } from '../quantity/format.ts';
-import type { UnitSystem } from '../quantity/units.ts';
+import type { DeeperAnswer } from '../core/job/deeper.ts';
+import { FINE, lengthText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
 
 type On = 'radius' | 'diameter';
 

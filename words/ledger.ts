@@ -1,9 +1,9 @@
-import type { LedgerEvent } from '../job/events.ts';
-import type { Aim, PartBefore } from '../job/partBefore.ts';
-import { TRY_NAMES } from '../job/conclusions.ts';
-import { FINE, lengthText } from '../quantity/format.ts';
-import type { UnitSystem } from '../quantity/units.ts';
-import { trainText } from '../gearing/trainText.ts';
+import type { LedgerEvent } from '../core/job/events.ts';
+import type { Aim, PartBefore } from '../core/job/partBefore.ts';
+import { TRY_NAMES } from './conclusions.ts';
+import { FINE, lengthText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+import { trainText } from '../core/gearing/trainText.ts';
 import { WAY_NAMES } from './machine.ts';
 
 const HOLDING = {

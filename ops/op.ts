@@ -1,5 +1,5 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import type { Outcome } from '../quantity/outcome.ts';
+import type { Outcome } from '../core/quantity/outcome.ts';
 
 /** One operation of the headless door: schemas of request and reply, and the pure function between them. */
 export interface Op<Q extends TSchema = TSchema, R extends TSchema = TSchema> {

@@ -1,9 +1,9 @@
-import type { DutyId } from '../fit/duty.ts';
-import type { Cleaned } from '../fit/clean.ts';
-import type { Bound, FitPlan, FitTo } from '../fit/fit.ts';
-import type { WornChoice, WornWay } from '../fit/worn.ts';
-import { FINE, lengthText, percentText } from '../quantity/format.ts';
-import type { UnitSystem } from '../quantity/units.ts';
+import type { DutyId } from '../core/fit/duty.ts';
+import type { Cleaned } from '../core/fit/clean.ts';
+import type { Bound, FitPlan, FitTo, ReadyCheck } from '../core/fit/fit.ts';
+import type { WornChoice, WornWay } from '../core/fit/worn.ts';
+import { FINE, lengthText, percentText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
 
 /** Why a bore is not where the table alone would have it. */
 export function boundText(b: Bound, u: UnitSystem): string {
@@ -99,4 +99,31 @@ export function cleanedText(c: Cleaned, make: 'external' | 'internal', u: UnitSy
           ]),
     ...(c.pushBackMm === null ? [] : [`On this taper shoulder and end go back by ${fine(c.pushBackMm)}.`]),
   ];
+}
+
+/** What is to be said of a blank or bore that is there already. */
+export function readyText(r: ReadyCheck, u: UnitSystem): string {
+  const off = r.mm === null ? '' : lengthText(r.mm, u, FINE);
+  const what = r.make === 'external' ? 'blank' : 'bore';
+  switch (r.code) {
+    case 'right':
+      return `The ${what} is right.`;
+    case 'over-class':
+      return `The bore is over the largest of class ${r.class}, ${off}.`;
+    case 'under-class':
+      return `The blank is under the smallest of class ${r.class}, ${off}.`;
+    case 'bore-small':
+    case 'bore-is-root':
+      return `The bore is ${off} smaller than the minor diameter of the internal thread, so the nut would be tight on its crests.${
+        r.code === 'bore-is-root'
+          ? ' It is the root diameter of the screw, which is smaller than the bore of its nut.'
+          : ''
+      }`;
+    case 'bore-large':
+      return 'The bore is large: the nut keeps little depth of thread.';
+    case 'blank-over':
+      return `The blank is ${off} over the nominal diameter: the crests would foul the nut\u2019s root.`;
+    case 'blank-small':
+      return 'The blank is small: the crests will be flat and the thread shallow.';
+  }
 }

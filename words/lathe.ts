@@ -1,4 +1,4 @@
-import type { UnconfirmedFact } from '../lathe/schema.ts';
+import type { UnconfirmedFact } from '../core/lathe/schema.ts';
 
 /** Facts of a lathe, as they are asked for. */
 export const LATHE_FACTS: Readonly<Record<UnconfirmedFact, string>> = {

@@ -1,15 +1,17 @@
 import { latheUnknownText } from './lathe.ts';
-import { routine, withdrawal } from '../cutting/routine.ts';
-import { FINE, lengthText, roundText } from '../quantity/format.ts';
-import type { UnitSystem } from '../quantity/units.ts';
-import type { Card, CardView, CautionCode, Stopped } from '../job/card.ts';
-import type { Feed } from '../job/feed.ts';
-import type { LostBy } from '../job/metal.ts';
-import type { Move, PickupAnswer, PickupProblem, SlideTravel } from '../job/pickupMove.ts';
-import type { Setting } from '../job/slides.ts';
-import { STATION_NAMES } from '../job/chain.ts';
-import type { Lathe } from '../lathe/schema.ts';
-import { isGeared } from '../lathe/schema.ts';
+import { routine, withdrawal } from '../core/cutting/routine.ts';
+import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+import type { Problem } from '../core/quantity/outcome.ts';
+import type { Card, CardView, CautionCode, Stopped } from '../core/job/card.ts';
+import type { Feed } from '../core/job/feed.ts';
+import type { LostBy } from '../core/job/metal.ts';
+import type { Move, PickupAnswer, PickupProblem, SlideTravel } from '../core/job/pickupMove.ts';
+import type { Setting } from '../core/job/slides.ts';
+import { problemText } from './problems.ts';
+import { becauseText, STATION_NAMES } from './stations.ts';
+import type { Lathe } from '../core/lathe/schema.ts';
+import { isGeared } from '../core/lathe/schema.ts';
 
 /** Everything that is said at the machine, in one place, in the unit at hand. */
 const fine = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u, FINE);
@@ -68,11 +70,11 @@ export function stoppedText(s: Stopped, u: UnitSystem): { readonly what: string;
     case 'lathe-unknown':
       return latheUnknownText(s.lathe, s.facts);
     case 'plan':
-      return { what: s.problem.message, check: s.problem.right ? `Right would be: ${s.problem.right}.` : '' };
+      return planStopped(s.problem, u);
     case 'stale':
       return {
         what: `${STATION_NAMES[s.station]} has to be looked at again.`,
-        check: s.because,
+        check: becauseText(s.because),
       };
     case 'assumed':
       return {
@@ -88,6 +90,11 @@ export function stoppedText(s: Stopped, u: UnitSystem): { readonly what: string;
       };
     }
   }
+}
+
+function planStopped(problem: Problem, u: UnitSystem): { readonly what: string; readonly check: string } {
+  const { message, right } = problemText(problem, u);
+  return { what: message, check: right === null ? '' : `Right would be: ${right}.` };
 }
 
 export const LOST: Readonly<Record<LostBy, string>> = {

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
-import { passSchedule } from '../cutting/passes.ts';
-import { good } from '../quantity/outcome.ts';
+import { passSchedule } from '../core/cutting/passes.ts';
+import { good } from '../core/quantity/outcome.ts';
 import { op } from './op.ts';
 
 const orNull = Type.Optional(Type.Union([Type.Null(), Type.Number()]));

@@ -1,9 +1,9 @@
 import { Type } from '@sinclair/typebox';
-import { outline } from '../form/outline.ts';
-import { bad, good } from '../quantity/outcome.ts';
-import { parseDesignation } from '../standards/designation.ts';
-import { classesOf, limitsOf } from '../standards/limits/index.ts';
-import { pitchMmOf, threadFormOf, threadSizes } from '../standards/thread.ts';
+import { outline } from '../core/form/outline.ts';
+import { bad, good } from '../core/quantity/outcome.ts';
+import { parseDesignation } from '../core/standards/designation.ts';
+import { classesOf, limitsOf } from '../core/standards/limits/index.ts';
+import { pitchMmOf, threadFormOf, threadSizes } from '../core/standards/thread.ts';
 import { op } from './op.ts';
 
 const orNull = Type.Union([Type.Null(), Type.Number()]);
@@ -35,11 +35,7 @@ export const limitsOp = op({
     const cls = q.class ?? parsed.value.class;
     if (cls === null) {
       const { external, internal } = classesOf(thread);
-      return bad(
-        'class',
-        'No class is given.',
-        [...new Set([...external, ...internal])].join(', ') || 'no classes are carried for this family',
-      );
+      return bad('class', 'no-class-given', { there: [...new Set([...external, ...internal])].join(', ') });
     }
     const limits = limitsOf(thread, cls, q.engagementMm ?? null);
     return limits.ok ? good({ ...limits.value, notes: [...limits.value.notes] }) : limits;

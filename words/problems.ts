@@ -1,0 +1,285 @@
+import type { Problem } from '../core/quantity/outcome.ts';
+import type { ProblemCode, ProblemFigures } from '../core/quantity/problems.ts';
+import { FINE, lengthText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+import type { Waiting } from '../core/job/chain.ts';
+import type { StationId } from '../core/job/stations.ts';
+import { STATION_NAMES, WAITING } from './stations.ts';
+
+/** What is wrong, one plain sentence, and what would be right; null where nothing can be offered. */
+export interface Said {
+  readonly message: string;
+  readonly right: string | null;
+}
+type Length = (mm: number) => string;
+type Sentence<C extends ProblemCode> = (
+  f: ProblemFigures[C],
+  L: Length,
+  cause: string,
+) => readonly [message: string, right?: string];
+
+const MEMBER = { external: 'screw', internal: 'nut' } as const;
+const RIGHT = {
+  chartRow: 'cone 1, range A, 24/48, 8 tpi',
+  train: '40/35, or 30/50 x 63/60 (driver/driven)',
+  iso965: '6g, 4h, 6e, 8g, 5g6g for screws; 6H, 5H, 7H, 6G for nuts',
+} as const;
+
+const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
+  'not-above-zero': (f) => ['It must be greater than zero.', `for example ${f.right}`],
+  'whole-number': (f) => [`A whole number from ${f.from} to ${f.to} is needed.`, String(f.right)],
+  'slide-0-to-60': () => ['The top slide is set between 0 and 60 degrees here.', '29.5, or straight in'],
+  'under-zero': () => ['It cannot be less than nothing.', '0 or more'],
+  'smallest-over-largest': (f, L) => ['The smallest cut is larger than the largest.', `at most ${L(f.largestMm)}`],
+  'bar-hits-wall': (f, L) => [
+    `Drawing the tool ${L(f.beyondMm)} clear of the wall brings the back of the bar against the other side: there is room for ${L(f.roomMm)}.`,
+    `a clearance of ${L(f.clearanceMm)} or less, or a thinner bar`,
+  ],
+  'flank-0-to-80': () => ['A flank stands between 0 and 80 degrees from the perpendicular.', '30'],
+  'no-step': (f, L) => ['Passes by steps need the step.', L(f.forExampleMm)],
+  'no-length-on-taper': () => [
+    'On a taper the withdrawal depends on the length cut, which is not given.',
+    'the length of thread to cut',
+  ],
+  'tip-as-wide-as-groove': (f, L) => [
+    `A tip of ${L(f.tipMm)} is as wide as the groove at the pitch line: the flanks would never be cut.`,
+    `under ${L(f.halfPitchMm)}`,
+  ],
+  'round-tip-square-flanks': () => ['A round tip between square flanks is not planned.', 'a flat'],
+  'nose-round-at-pitch-line': () => [
+    'The nose of the tool is still round at the pitch line: the flanks would never be cut there.',
+    'a smaller radius',
+  ],
+  'slide-0-to-90': () => ['The slide stands between 0 and 90 degrees from the cross-slide line.', '29.5'],
+  'slide-beyond-flank': (f) => [
+    `The slide at ${f.slideDeg} degrees is beyond the trailing flank of ${f.flankDeg}: it would cut that flank in steps.`,
+    `${f.usualDeg} degrees, at most ${f.flankDeg}`,
+  ],
+  'square-needs-depth': () => [
+    'Between square flanks no depth follows from a pitch diameter.',
+    'the depth to reach instead',
+  ],
+  'surface-unknown': () => [
+    'The diameter at which the tool was touched off is not known.',
+    'measure the blank or bore',
+  ],
+  'pitch-diameter-outside-metal': (f, L) => [
+    `${f.make === 'external' ? `A pitch diameter of ${L(f.pitchDiameterMm)} does not lie inside a blank of ${L(f.surfaceMm)}.` : `A pitch diameter of ${L(f.pitchDiameterMm)} does not lie outside a bore of ${L(f.surfaceMm)}.`}`,
+    `${f.make === 'external' ? 'less' : 'more'} than ${L(f.surfaceMm)}`,
+  ],
+  'grooves-meet': (f, L) => [
+    `Neighbouring grooves would meet below the surface: they are ${L(f.widthMm)} wide there, and the pitch is ${L(f.pitchMm)}.`,
+    `${f.make === 'external' ? 'turn the blank down' : 'open the bore'} first, by ${L(f.byMm)} on diameter or more`,
+  ],
+  'past-axis': (f, L) => [
+    `${L(f.depthMm)} deep, the tip would be past the axis of a ${L(f.surfaceMm)} blank.`,
+    `less than ${L(f.radiusMm)}`,
+  ],
+  'class-without-pitch-tolerance': (f) => [
+    `This class gives no tolerance on the pitch diameter of the ${f.make === 'external' ? 'nut' : 'screw'}: there is nothing to gauge against.`,
+    'a class with both limits',
+  ],
+  'file-not-json': (f) => [`The file is not JSON: ${f.because}.`, 'a file exported from here'],
+  'file-neither': () => ['The file holds neither a job nor a shop.', '"format": "gelvin-job" or "gelvin-backup"'],
+  'file-newer': (f) => [
+    `The file was written by a newer version (${f.version}).`,
+    `version ${f.current} or older; update Gelvin first`,
+  ],
+  'jobs-alike': (f) => [`Two jobs have the same identity, ${f.id}.`, 'one of them renamed'],
+  'wire-sinks': (f, L) => [
+    'The wire sinks below the crests or to the root: the anvil would rest on the thread.',
+    `between ${L(f.leastMm)} and ${L(f.mostMm)}; best ${L(f.bestMm)}`,
+  ],
+  'wire-rides': (f, L) => [
+    'The wire rides on the crest edges, not on the flanks.',
+    `between ${L(f.leastMm)} and ${L(f.mostMm)}; best ${L(f.bestMm)}`,
+  ],
+  'chart-empty': () => ['No rows yet.', RIGHT.chartRow],
+  'chart-row': (f, L, cause) => [`Row ${f.row}: ${cause}`, RIGHT.chartRow],
+  'chart-no-pair': (f) => [`Row ${f.row}: "${f.typed}" is not driver/driven.`, RIGHT.chartRow],
+  'chart-no-lever': (f) => [`Row ${f.row}: "${f.typed}" is not a lever and its position.`, RIGHT.chartRow],
+  'chart-no-train': (f) => [`Row ${f.row} needs its train of one to three pairs.`, RIGHT.chartRow],
+  'chart-small-gear': (f) => [`Row ${f.row} has a gear of fewer than 8 teeth.`, RIGHT.chartRow],
+  'chart-names-no-lever': (f) => [`Row ${f.row} names no lever.`, RIGHT.chartRow],
+  'not-a-pair': (f) => [`"${f.typed}" is not driver/driven.`, RIGHT.train],
+  'pairs-1-to-3': () => ['One to three pairs.', RIGHT.train],
+  'teeth-out-of-reach': (f) => [`A gear of ${f.teeth} teeth is out of reach.`, '8 to 400 teeth'],
+  'no-such-reading': () => ['There is no such reading.', 'the id of one that is there'],
+  'no-name': () => ['The thread has no name yet.', 'name it first'],
+  'not-a-special': () => ['Only a special carries dimensions of its own.', 'a thread accepted as special'],
+  'no-such-lathe': (f) => ['There is no such lathe in the shop.', f.there === '' ? 'describe one first' : f.there],
+  'nothing-to-settle': (f) => [WAITING[f.why as Waiting], `something in ${STATION_NAMES[f.station as StationId]}`],
+  'stale-after': (f) => [
+    `This rests on event ${f.after}, and the last one is ${f.last}: it has been done already, or something came between.`,
+    `after: ${f.last}`,
+  ],
+  'no-such-edit': (f) => [`There is no edit "${f.typed}".`, String(f.there)],
+  'part-not-finished': () => ['The part in the lathe is not finished.', 'finish it, or scrap it, first'],
+  'crests-burred': () => [
+    'Once grooves are cut their burrs make the crests read large: depths count from the surface as it was touched.',
+    'file or top the crests and record that instead',
+  ],
+  'surface-not-measured': () => [
+    'The surface has not been measured, and every depth counts from it.',
+    'measure it where the tool touches',
+  ],
+  'no-lathe-chosen': () => ['No lathe is chosen.', 'choose one under Gears'],
+  'no-train-chosen': () => ['No train is chosen.', 'take one under Gears'],
+  'no-pass-now': (f) => ['There is no pass to cut now.', f.spring ? 'a spring pass is next' : 'what the card asks for'],
+  'deeper-already': (f, L) => ['The groove is deeper than that already.', `more than ${L(f.depthMm)}`],
+  'nothing-may-be-cut': () => ['Nothing may be cut now.', 'what the card asks for'],
+  'nothing-to-spring': () => ['Nothing has been cut yet, so nothing can spring.', 'a pass first'],
+  'nothing-cut': () => ['Nothing has been cut yet.', 'passes first'],
+  'slide-square': () => [
+    'The top slide lies square across: it cannot move the tool along.',
+    'swing it along the bed first',
+  ],
+  'last-start': (f) => [
+    `The thread has ${f.starts === 1 ? 'one start' : `${f.starts} starts`}.`,
+    'the last one is being cut',
+  ],
+  'no-such-event': (f) => [`There is no event ${f.of}.`, `1 to ${f.last}`],
+  'voided-already': (f) => [`Event ${f.of} is struck through already.`, 'void the event that did it, to bring it back'],
+  'not-crests': (f) => [`"${f.rest}" does not belong here: this is the number of crests.`, '7, or 40.5'],
+  'crests-too-few': () => ['Count at least one whole crest.', '7'],
+  'taper-in-zero': () => ['A taper of 1 in 0 does not exist.', '1 in 16'],
+  'taper-unreadable': () => ['The taper is not readable.', '1 in 16, 0.0625, or 0 for parallel'],
+  'taper-is-ratio': () => ['The taper is diameter over length.', '1 in 16, 0.0625, or 0 for parallel'],
+  'hand-right-or-left': () => ['A thread is right or left hand.', 'right, or left'],
+  'flat-leaves-no-thread': (f, L) => [
+    'A flat as wide as half the pitch leaves no thread.',
+    `under ${L(f.halfPitchMm)}`,
+  ],
+  'depth-to-axis': (f, L) => ['So deep the thread would reach the axis.', `under ${L(f.radiusMm)}`],
+  'not-teeth': (f) => [`"${f.typed}" is not a number of teeth.`, '20 25 30, 2x20, or 20-65 by 5'],
+  'too-many-gears': (f) => [`More than ${f.most} gears.`, 'the gears in one drawer'],
+  'csv-line': (f) => [`Line ${f.line}, "${f.typed}", is not teeth and a count.`, '63,1'],
+  'number-within': (f) => [`A number from ${f.from} to ${f.to} is needed.`, String(f.from)],
+  'division-small': () => ['A division is a small length.', '0.02, or .001'],
+  'not-a-ratio': (f) => [`"${f.typed}" is not a ratio.`, '1, 1/2 or 24/48'],
+  'speeds-above-zero': () => ['Speeds are numbers greater than zero.', '40 65 110 180'],
+  'lever-name-missing': (f) => [
+    `"${f.typed}" does not begin with the lever\u2019s name.`,
+    'cone 1=1 2=8/9; range A=2 B=1',
+  ],
+  'lever-twice': (f) => [`The lever ${f.lever} is there twice.`, 'cone 1=1 2=8/9; range A=2 B=1'],
+  'position-no-ratio': (f) => [`Position "${f.typed}" of ${f.lever} has no ratio.`, '1=1, 2=8/9'],
+  'swing-two-angles': () => ['Two angles from -180 to 180, the smaller first.', '-60 to 60'],
+  'minutes-over-60': (f) => [`${f.minutes} minutes is a degree or more.`, `${f.degrees}\u00b030'`],
+  'not-degrees': (f) => [`"${f.rest}" is not degrees.`, "55, 27.5 or 27\u00b030'"],
+  'angle-outside': (f) => [`${f.deg} degrees is outside 0 to ${f.mostDeg}.`, "55, 27.5 or 27\u00b030'"],
+  'not-a-length-unit': (f) => [
+    `"${f.rest}" is not a unit of length.`,
+    f.pitch ? 'this is a length; the pitch has its own place' : 'mm, um, in, " or thou',
+  ],
+  'um-in-fractions': () => ['Micrometres are not written in fractions.', '12 um'],
+  'length-negative': (f) => ['A length here cannot be negative.', String(f.right)],
+  'length-zero': () => ['A length here cannot be zero.', 'leave it empty if it is not known'],
+  'length-too-long': (f, L) => [
+    `${f.typed} is longer than anything measured here.`,
+    `at most ${L(f.mostMm)}; check the unit`,
+  ],
+  'nothing-typed': () => ['Nothing typed yet.', 'for example 1 3/16, .750, 19.05 or 19,05 mm'],
+  'not-a-number': (f) => [`"${f.typed}" does not begin with a number.`, 'for example 1 3/16, .750, 19.05 or 19,05 mm'],
+  'two-decimal-marks': (f) => [`"${f.typed}" has two decimal marks.`, 'one decimal point or comma only'],
+  'comma-ambiguous': (f) => [
+    `"${f.typed}" could be ${f.point} or ${f.thousands}.`,
+    `write ${f.point} or ${f.thousands}`,
+  ],
+  'zero-below-line': (f) => ['A fraction cannot have 0 below the line.', `for example ${f.over}/16`],
+  'fraction-over-one': (f) => [`"${f.typed}" is a whole number and more than one whole.`, 'for example 1 3/16'],
+  'pitch-too-fine': (f, L) => [
+    `${f.typed} would be a pitch of ${L(f.pitchMm)}, finer than any thread.`,
+    '80 tpi or 0.25 mm is about the finest',
+  ],
+  'pitch-too-coarse': (f, L) => [
+    `${f.typed} would be a pitch of ${L(f.pitchMm)}, coarser than a lathe cuts.`,
+    'check the unit',
+  ],
+  'pitch-of-what': (f) => [`${f.typed} of what?`, `${f.typed} tpi, or ${f.typed} mm`],
+  'not-a-pitch': (f) => [`"${f.rest}" is not a way to give a pitch.`, '8 tpi, 1.75 mm, 1/8 in, 16 dp or 1.5 mod'],
+  'no-designation': () => ['No designation typed.', 'for example M10x1.5, 1/2-13 UNC or 1/2 BSW'],
+  'not-a-designation': (f) => [`"${f.typed}" is not a designation known here.`, String(f.near)],
+  'too-many-starts': (f) => [`${f.starts} starts is not a thread anyone cuts.`, '1 to 12 starts'],
+  'diameter-out-of-reach': (f) => [`A diameter of ${f.typed} mm is out of reach.`, 'M10x1.5'],
+  'no-coarse-pitch': (f) => [`${f.typed} has no standard coarse pitch, so the pitch must be written.`, String(f.near)],
+  'lead-not-whole': (f) => [
+    `A lead of ${f.lead} is not a whole number of pitches of ${f.pitch}.`,
+    `for example ${f.right}`,
+  ],
+  'pitch-too-coarse-for': (f) => [`${f.pitch} is too coarse a pitch for ${f.size}.`, String(f.near)],
+  'not-in-table': (f) => [`${f.typed} is not in the table.`, String(f.near)],
+  'not-a-pipe-size': (f) => [`${f.typed} is not a pipe size.`, String(f.near)],
+  'several-pitches': (f) => [
+    `${f.typed} ${f.several ? 'comes in several pitches' : 'is not in the table'}.`,
+    String(f.near),
+  ],
+  'not-a-size': (f) => [`${f.typed} is not a size.`, '#0 to #12, or a diameter in inches'],
+  'taper-pipe-tpi': (f) => [`${f.size} taper pipe does not come with ${f.tpi} tpi.`, String(f.near)],
+  'no-form-angle': (f) => [
+    `A flank angle of ${f.typed} degrees is not a thread form.`,
+    '29, 30, 47.5, 55, 60 or two flanks such as 45/7',
+  ],
+  'not-a-class': (f) => [`"${f.class}" is not a class of ${f.standard}.`, String(f.near)],
+  'no-limits-here': (f) => [
+    `No limits are carried here for ${f.designation}.`,
+    'metric, Unified, Whitworth, BA, G, Acme, Tr and NPT threads have them; else make it to its mate',
+  ],
+  'size-not-in-standard': (f) => [`${f.size} is not a size of ${f.standard}.`, String(f.right)],
+  'fit-no-class': () => [
+    'A gauge is made to the limits of a class, and none is chosen.',
+    'a class; where the standard has none, a plug or ring made to the mate',
+  ],
+  'class-for-other': (f) => [`Class ${f.class} is not for ${f.make === 'external' ? 'a screw' : 'a nut'}.`],
+  'mate-not-read': (f) => [
+    `It is made to its ${MEMBER[f.mate]}, and nothing says how big that is on the pitch diameter.`,
+    `read in Read, on its ${MEMBER[f.mate]}: the pitch diameter${f.mate === 'external' ? ', or over wires' : ''}`,
+  ],
+  'part-not-read': (f) => [
+    `It is copied as read, and nothing says how big the ${MEMBER[f.make]} is on the pitch diameter.`,
+    `read in Read, where it is not worn: the pitch diameter${f.make === 'external' ? ', or over wires' : ''}`,
+  ],
+  'class-both': () => ['A class is for a screw (small letter) or a nut (capital), not both.', RIGHT.iso965],
+  'position-not-given': (f, L) => [`Position ${f.position} is not given for a pitch of ${L(f.pitchMm)}.`, RIGHT.iso965],
+  'grade-not-given': (f) => [`Grade ${f.grade} is not one of those of ISO 965-1.`, RIGHT.iso965],
+  'not-in-document': (f) => [f.because],
+  'refused-edit': (f, _, cause) => [`${f.edit}: ${cause}`],
+  'no-job-yet': () => ['There is no job yet.', '{"do":"newJob"} first'],
+  'is-no-document': (f) => [f.because, 'a file as the application exports it'],
+  'needed-here': (f) => ['It is needed for this way and is not given.', `for example ${f.right}`],
+  'no-exact-number': (f) => [`"${f.typed}" is no exact number.`, '"5/2" or "1.25"'],
+  'slip-gear-not-said': () => ['Which gear is slipped is not said.', '{"teeth":40,"leadscrewTurnsPerTurn":"1"}'],
+  'straight-has-no-standoff': () => ['A stand-off says a diameter only on a taper.', '"1/16"'],
+  'one-of-two': (f) => [`Give one of ${f.one} and ${f.other}.`, 'one of the two'],
+  'no-rule': () => ['What every pass takes is not said.', 'constant-area, constant-depth, constant-force or step'],
+  'wires-need-flanks': () => [
+    'Wires cannot measure a square thread: it has no flanks to rest on.',
+    'a flank angle above 0',
+  ],
+  'exact-needs-equal-flanks': () => ['The exact solution is for equal flanks.', 'textbook, or flat'],
+  'pitch-diameter-too-small': (f, L) => [
+    `These give a pitch diameter of ${L(f.pitchDiameterMm)}, too small for the pitch.`,
+    'a larger measurement, or a smaller wire',
+  ],
+  'leadscrew-out-of-reach': (_, L) => [`A leadscrew pitch above ${L(100)} is out of reach.`, '127/40 for 8 tpi'],
+  'not-pairs': (f) => [`${f.drivers} drivers and ${f.driven} driven gears are not pairs.`, 'as many driven as drivers'],
+  'no-lever-position': (f) => [`The gearbox has no ${f.lever} position ${f.position}.`, f.there],
+  'no-class-given': (f) => ['No class is given.', f.there || 'no classes are carried for this family'],
+};
+
+/** A problem in words, its lengths in the unit at hand. */
+export function problemText(p: Problem, u: UnitSystem): Said {
+  const cause = p.cause ? problemText(p.cause, u).message : '';
+  const [message, right] = (SENTENCES[p.code] as Sentence<ProblemCode>)(
+    p.figures,
+    (mm) => lengthText(mm, u, FINE),
+    cause,
+  );
+  return { message, right: right ?? null };
+}
+
+/** Message and what would be right, as one line. */
+export function problemLine(p: Problem, u: UnitSystem): string {
+  const { message, right } = problemText(p, u);
+  return right === null ? message : `${message} Right would be: ${right}.`;
+}

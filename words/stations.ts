@@ -1,0 +1,49 @@
+import type { Because, Moved, Waiting } from '../core/job/chain.ts';
+import type { StationId } from '../core/job/stations.ts';
+
+export const STATION_NAMES: Readonly<Record<StationId, string>> = {
+  intake: 'Intake',
+  read: 'Read',
+  name: 'Name',
+  fit: 'Fit',
+  gears: 'Gears',
+  setup: 'Set up',
+  pickup: 'Pick up',
+  cut: 'Cut',
+  prove: 'Prove',
+  record: 'Record',
+};
+
+/** What a station waits for. */
+export const WAITING: Readonly<Record<Waiting, string>> = {
+  'nothing-read': 'Nothing has been read off the part yet.',
+  'no-name': 'The thread has no name yet.',
+  'no-lathes': 'No lathe is described in the shop.',
+  'no-train': 'No gear train is chosen.',
+  'no-lead': 'Nothing is chosen yet that cuts the lead.',
+  'groove-lost': 'The tool is not in the groove yet.',
+  'nothing-cut': 'Nothing has been cut yet.',
+  'still-to-cut': 'There is still something to cut.',
+  'nothing-tried': 'Nothing has been tried or measured yet.',
+  'no-verdict': 'Nobody has said yet whether it fits.',
+};
+
+function movedText({ fact, was, now }: Moved): string {
+  const label = fact.startsWith('Reading ') ? 'A reading' : fact;
+  if (was === null) return `${label} was added: ${now}`;
+  return now === null ? `${label} was taken away: ${was}` : `${label} was ${was}, is now ${now}`;
+}
+
+/** Why a station is not as it was, or not open yet. */
+export function becauseText(b: Because): string {
+  switch (b.code) {
+    case 'waiting':
+      return WAITING[b.for];
+    case 'upstream':
+      return `${STATION_NAMES[b.station]} has to be looked at again first.`;
+    case 'moved': {
+      const [first, ...more] = b.moved;
+      return `${first ? movedText(first) : ''}${more.length > 0 ? `, and ${more.length} more` : ''}.`;
+    }
+  }
+}

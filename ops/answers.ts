@@ -99,7 +99,7 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
       depthMm: fit.depthMm,
       limits: fit.limits,
       problem: fit.problem,
-      working: fit.working,
+      working: Object.values(fit.working),
     },
     gears: {
       lathe: job.gears.lathe,

@@ -224,6 +224,24 @@ describe('a measuring instrument on a cable', () => {
   });
 });
 
+describe('the working panel', () => {
+  test('follows its figure, and goes with it', async () => {
+    await at('fit', 'demo-vice');
+    const figure = screen.getByRole('button', { name: /^Pitch diameter to reach/ });
+    await user.click(figure);
+    const shown = figure.textContent;
+    expect(working()).toMatch(/the mate.s D2 \+ clearance/);
+    await type('Clearance on the pitch diameter', '0.35');
+    const now = screen.getByRole('button', { name: /^Pitch diameter to reach/ }).textContent;
+    expect(now).not.toBe(shown);
+    const result = /(\d+\.\d+ mm)/.exec(now)?.[1] ?? 'none';
+    expect(working()).toContain(result);
+    expect(working()).toContain('0.35');
+    await user.click(screen.getByRole('link', { name: /^Gears/ }));
+    expect(working()).toMatch(/Touch a number/);
+  });
+});
+
 describe('Set up', () => {
   test('half of 55 taken as 22.5 is caught, and more than half too', async () => {
     await at('setup', 'demo-gland');
@@ -289,7 +307,7 @@ describe('Pick up', () => {
     expect(move?.textContent).toMatch(words);
     const [figure] = within(move as HTMLElement).getAllByRole('button');
     if (figure) await user.click(figure);
-    expect(working()).toMatch(/offset modulo the lead/);
+    expect(working()).toMatch(/offset . whole leads/);
   });
   test('more than half a lead is gone the smaller way round', async () => {
     await at('pickup', 'demo-pump');

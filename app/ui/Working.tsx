@@ -1,28 +1,54 @@
-import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { lengthText, FINE } from '../../core/quantity/format.ts';
 import { plain, type Step } from '../../core/quantity/working.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 
 interface Shown {
+  /** Which figure's working it is. */
+  readonly of: string;
   readonly title: string;
   readonly steps: readonly Step[];
 }
 interface WorkingContext {
   readonly shown: Shown | null;
-  readonly show: (title: string, steps: readonly Step[]) => void;
+  readonly put: (shown: Shown | null) => void;
 }
-const Context = createContext<WorkingContext>({ shown: null, show: () => undefined });
+const Context = createContext<WorkingContext>({ shown: null, put: () => undefined });
 
 /** Holds the working of the number last touched. */
 export function WorkingProvider({ children }: { readonly children: ReactNode }) {
-  const [shown, setShown] = useState<Shown | null>(null);
-  const value = useMemo(
-    () => ({ shown, show: (title: string, steps: readonly Step[]) => setShown({ title, steps }) }),
-    [shown],
-  );
+  const [shown, put] = useState<Shown | null>(null);
+  const value = useMemo(() => ({ shown, put }), [shown]);
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
-export const useWorking = (): WorkingContext => useContext(Context);
+
+/**
+ * The working of one figure. While it is the one shown it follows the figure, and it goes when the figure does.
+ * @param of which figure, alike in every render @returns shows it
+ */
+export function useWorking(of: string, title: string, steps: readonly Step[]): () => void {
+  const { shown, put } = useContext(Context);
+  const mine = shown?.of === of;
+  const key = JSON.stringify([title, steps]);
+  const now = useRef({ of, title, steps });
+  useEffect(() => {
+    now.current = { of, title, steps };
+    if (mine) put(now.current);
+    // the steps are compared by what they say
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, mine, of, put]);
+  const showing = useRef(false);
+  useEffect(() => {
+    showing.current = mine;
+  }, [mine]);
+  useEffect(
+    () => () => {
+      if (showing.current) put(null);
+    },
+    [put],
+  );
+  return () => put({ of, title, steps });
+}
 
 const UNIT: Record<Step['unit'], string> = {
   mm: 'mm',
@@ -32,6 +58,7 @@ const UNIT: Record<Step['unit'], string> = {
   s: 's',
   rpm: 'rev/min',
   ppm: 'ppm',
+  'mm/s': 'mm/s',
 };
 
 /** The formula in symbols, the values put in, the result, the source. */
@@ -59,7 +86,7 @@ export function Steps({ steps, system }: { readonly steps: readonly Step[]; read
 }
 
 export function WorkingPanel({ system }: { readonly system: UnitSystem }) {
-  const { shown } = useWorking();
+  const { shown } = useContext(Context);
   return (
     <aside
       aria-label="Working"

@@ -108,35 +108,3 @@ export function Note({ tone, children }: { readonly tone: NoteTone; readonly chi
     </div>
   );
 }
-
-/** A number to act on: label, figure, and the same in the other system. */
-export function Figure({
-  label,
-  value,
-  other,
-  onShow,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly other?: string | undefined;
-  readonly onShow?: (() => void) | undefined;
-}) {
-  const body = (
-    <>
-      <span className="block text-sm text-ink2">{label}</span>
-      <span className="num block text-2xl font-semibold">{value}</span>
-      {other !== undefined && <span className="block text-sm tabular-nums text-ink2">{other}</span>}
-    </>
-  );
-  if (!onShow) return <div className="rounded-md bg-inset px-3 py-2">{body}</div>;
-  return (
-    <button
-      type="button"
-      onClick={onShow}
-      className="rounded-md bg-inset px-3 py-2 text-left hover:bg-bluesoft"
-      title="Show how this came about"
-    >
-      {body}
-    </button>
-  );
-}

@@ -75,8 +75,10 @@ export interface FitPlan {
   readonly gauge: GaugeSizes | null;
   /** Why there is no size to cut to: the class asked for cannot be used, or what it is made to was not read. */
   readonly problem: Problem | null;
-  readonly working: readonly Step[];
+  readonly working: FitWorking;
 }
+/** How the figures came about, by what they are. */
+export type FitWorking = Readonly<Record<'start' | 'pitchDiameter' | 'depth' | 'root', Step>>;
 
 /** Crest relief that most shops give, mm on diameter: about P/30, at least 0.05 and at most 0.3. Common practice, no source. */
 export const usualCrestReliefMm = (pitchMm: number): number =>
@@ -135,8 +137,8 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const widestTipMm = (external ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm)) + (slope * allowance) / 2;
   const rootDiameterMm = startDiameterMm + (external ? -2 : 2) * tip.depthMm;
   const sign = external ? '\u2212' : '+';
-  const working: Step[] = [
-    {
+  const working: FitWorking = {
+    start: {
       name: external ? 'Blank diameter' : 'Bore',
       symbol: external ? 'd blank' : 'D bore',
       formula:
@@ -161,7 +163,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
         ? `${form.source}; relief: common practice`
         : `${form.source} (minor diameter of the internal thread); relief: common practice`,
     },
-    {
+    pitchDiameter: {
       name: 'Pitch diameter to reach',
       symbol: external ? 'd2' : 'D2',
       formula: limits
@@ -178,7 +180,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       unit: 'mm',
       source: limits ? `${limits.source}, class ${limits.class}` : `${form.source}; clearance: as chosen`,
     },
-    {
+    depth: {
       name: 'Depth to cut',
       symbol: 'h',
       formula:
@@ -197,7 +199,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       unit: 'mm',
       source: form.source,
     },
-    {
+    root: {
       name: external ? 'Root that the cut leaves' : 'Root of the nut',
       symbol: external ? 'd3' : 'D',
       formula: external ? 'blank \u2212 2 h' : 'bore + 2 h',
@@ -206,7 +208,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
       unit: 'mm',
       source: form.source,
     },
-  ];
+  };
   return {
     make: choice.make,
     form,

@@ -1,5 +1,6 @@
 import type { Rational } from '../quantity/rational.ts';
 import { tanDeg } from '../quantity/units.ts';
+import { plain, type Step } from '../quantity/working.ts';
 
 /** Proof without cutting: `spindle` turns of the chuck bring the leadscrew key back after `leadscrew` turns, in lowest terms. */
 export function turnsCheck(
@@ -29,4 +30,33 @@ export function pitchErrorEffect(
   const mismatchMm = (errorPpm * engagementMm) / 1e6;
   const slope = tanDeg(flanksDeg[0]) + tanDeg(flanksDeg[1]);
   return { mismatchMm, clearanceEatenMm: slope > 0 ? (2 * Math.abs(mismatchMm)) / slope : 0 };
+}
+
+/** How that comes about. */
+export function effectSteps(
+  errorPpm: number,
+  engagementMm: number,
+  flanksDeg: readonly [number, number],
+): readonly [Step, Step] {
+  const effect = pitchErrorEffect(errorPpm, engagementMm, flanksDeg);
+  return [
+    {
+      name: 'Mismatch over the engagement',
+      symbol: 'e Le',
+      formula: 'error \u00d7 engaged length',
+      values: `${plain(errorPpm)} / 1000000 \u00d7 ${plain(engagementMm)}`,
+      result: effect.mismatchMm,
+      unit: 'mm',
+      source: 'geometry',
+    },
+    {
+      name: 'Clearance it eats',
+      symbol: '\u0394d2',
+      formula: '2 |e Le| / (tan a1 + tan a2)',
+      values: `2 \u00d7 ${plain(Math.abs(effect.mismatchMm))} / (tan ${plain(flanksDeg[0])}\u00b0 + tan ${plain(flanksDeg[1])}\u00b0)`,
+      result: effect.clearanceEatenMm,
+      unit: 'mm',
+      source: 'geometry of the flanks; ASME B1.1 treats lead error alike',
+    },
+  ];
 }

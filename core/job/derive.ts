@@ -1,3 +1,5 @@
+import { wireSteps } from '../gauging/wireSteps.ts';
+import { plain, type Step } from '../quantity/working.ts';
 import { fitPlan, type FitChoice, type FitPlan } from '../fit/fit.ts';
 import {
   bestWireMm,
@@ -86,6 +88,8 @@ export interface WirePlan {
   /** M when the pitch diameter is right, mm, with the lead-angle correction. */
   readonly targetMm: number;
   readonly flatMm: number;
+  /** How the target came about. */
+  readonly working: readonly Step[];
   /** The exact solution was used, because the lead angle matters. */
   readonly exact: boolean;
   /** Basic pitch diameter less nothing: the largest the screw may be and still be the thread named, mm. */
@@ -132,6 +136,24 @@ function beyondTextbook(groove: Groove, d2: number, wireMm: number): number {
   return mm;
 }
 
+/** The textbook's working, or what the exact solution adds to the flat figure. @param beyondMm what it adds to the textbook's term */
+function wireWorking(groove: Groove, d2: number, wireMm: number, beyondMm: number): readonly Step[] {
+  const [flat, withLead] = wireSteps(groove, d2, wireMm);
+  if (beyondMm === 0) return [flat, withLead];
+  return [
+    flat,
+    {
+      name: 'With the lead angle',
+      symbol: 'M',
+      formula: 'cylinder pressed into the helix, free to tilt, solved numerically',
+      values: `${plain(flat.result)} + ${plain(withLead.result + beyondMm - flat.result)}`,
+      result: withLead.result + beyondMm,
+      unit: 'mm',
+      source: 'geometry of cylinder and helicoid; the textbook term is good to 1 \u00b5m only at small lead angles',
+    },
+  ];
+}
+
 /** Measuring over three wires: null where wires cannot go (a nut, a square thread). */
 export function wirePlan(job: Job, shop: Shop): WirePlan | null {
   const thread = threadOfJob(job);
@@ -154,6 +176,7 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
     targetMm: overWiresMm(groove, d2, wireMm, 'textbook') + beyond,
     limitsMm: overLimits,
     exact: beyond !== 0,
+    working: wireWorking(groove, d2, wireMm, beyond),
     flatMm: overWiresMm(groove, d2, wireMm, 'flat'),
     measured: standingOfPart(job)
       .filter((e) => e.kind === 'overWires')

@@ -29,6 +29,8 @@ export type Move =
     }
   | {
       readonly way: 'angled';
+      /** How the slide lies, from the cross-slide line. */
+      readonly slideDeg: number;
       readonly slideMm: number;
       readonly crossOutMm: number;
       readonly travel: SlideTravel | null;
@@ -41,6 +43,8 @@ export type Move =
       readonly gear: number;
       readonly place: string;
       readonly teeth: number;
+      /** Carriage travel for one tooth, mm. */
+      readonly perToothMm: number;
       readonly direction: 'forward' | 'back';
       /** Left over for another way, + towards the headstock. */
       readonly leftMm: number;
@@ -157,6 +161,7 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
       const { slideMm, crossOutMm } = angledMove(groove, slideDeg);
       return found({
         way,
+        slideDeg,
         slideMm,
         crossOutMm,
         travel: travel(slideMm, 'topSlide'),
@@ -182,6 +187,7 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
         gear: gear.teeth,
         place: gear.place,
         teeth: Math.abs(slip.teeth),
+        perToothMm: (numberOf(exact(gear.turns)) * numberOf(exact(lathe.leadscrew))) / gear.teeth,
         direction: slip.teeth >= 0 ? 'forward' : 'back',
         leftMm: numberOf(slip.left),
       });

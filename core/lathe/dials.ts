@@ -1,3 +1,4 @@
+import { plain, type Step } from '../quantity/working.ts';
 import { lengthText } from '../quantity/format.ts';
 import { inches } from '../quantity/units.ts';
 
@@ -63,3 +64,17 @@ export function dialReading(
 /** What to set on the top slide's own scale for an angle measured from the cross-slide line. */
 export const slideScaleDeg = (fromCrossSlideDeg: number, scaleZero: 'cross-slide' | 'bed'): number =>
   scaleZero === 'cross-slide' ? fromCrossSlideDeg : 90 - fromCrossSlideDeg;
+
+/** How that comes about. */
+export const slideScaleSteps = (fromCrossSlideDeg: number, scaleZero: 'cross-slide' | 'bed'): readonly Step[] => [
+  {
+    name: 'Scale setting',
+    symbol: 's',
+    formula:
+      scaleZero === 'bed' ? '90\u00b0 \u2212 angle from the cross-slide line' : 'angle from the cross-slide line',
+    values: scaleZero === 'bed' ? `90 \u2212 ${plain(fromCrossSlideDeg)}` : plain(fromCrossSlideDeg),
+    result: slideScaleDeg(fromCrossSlideDeg, scaleZero),
+    unit: 'deg',
+    source: 'geometry; where the scale reads 0 is data of the lathe',
+  },
+];

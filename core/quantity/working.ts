@@ -8,7 +8,7 @@ export interface Step {
   /** The formula with its values put in: "10 \u2212 0.649519 \u00d7 1.5". */
   readonly values: string;
   readonly result: number;
-  readonly unit: 'mm' | 'deg' | 'ratio' | 'count' | 's' | 'rpm' | 'ppm';
+  readonly unit: 'mm' | 'deg' | 'ratio' | 'count' | 's' | 'rpm' | 'ppm' | 'mm/s';
   /** Published source, or "common practice". */
   readonly source: string;
 }

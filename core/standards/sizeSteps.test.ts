@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { fitPlan } from '../fit/fit.ts';
+import { calculate } from '../../app/testing/calculate.ts';
 import type { Step } from '../quantity/working.ts';
 import { CATALOGUE } from './catalogue.ts';
 import { parseDesignation } from './designation.ts';
@@ -8,19 +9,6 @@ import { bestWireMm, grooveOf } from '../gauging/wires.ts';
 import { wireSteps } from '../gauging/wireSteps.ts';
 import { pitchMmOf, threadFormOf, threadOfRow, threadSizes, type ThreadSpec } from './thread.ts';
 
-/** Works out the values that a line of working shows, as a reader with a calculator would. */
-function calculate(values: string): number {
-  const sum = values
-    .replaceAll('\u2212', '-')
-    .replaceAll('\u00d7', '*')
-    .replaceAll('\u03c0', 'Math.PI')
-    .replace(/\b(tan|sin|cos) ([\d.]+)\u00b0/g, 'Math.$1(($2 * Math.PI) / 180)')
-    .replace(/arctan\((.*)\)$/, '(180 / Math.PI) * Math.atan($1)')
-    .replace(/^\|(.*)\|/, 'Math.abs($1)');
-  if (!/^[\d\s.+\-*/()MathPIanbstcoi]+$/.test(sum)) throw new Error(`not a sum: ${values}`);
-  // eslint-disable-next-line @typescript-eslint/no-implied-eval, @typescript-eslint/no-unsafe-call
-  return new Function(`return ${sum}`)() as number;
-}
 const adds = (s: Step): void => {
   const got = calculate(s.values);
   // the values are shown to six places; a flat is never less than nothing
@@ -65,8 +53,8 @@ describe('workings add up', () => {
       class: cls,
       engagementMm: null,
     });
-    for (const s of plan.working) adds(s);
-    expect(plan.working.map((s) => s.result)).toEqual([
+    for (const s of Object.values(plan.working)) adds(s);
+    expect(Object.values(plan.working).map((s) => s.result)).toEqual([
       plan.startDiameterMm,
       plan.pitchDiameterMm,
       plan.depthMm,

@@ -20,7 +20,6 @@ const SHUT_MS = 800;
 export function PassCard() {
   const { job, machine } = useJobView();
   const shop = useShop();
-  const { show } = useWorking();
   const { card, metal, plan, request } = machine;
   const lathe = latheOf(job, shop);
   const u = lathe?.crossSlide.unit ?? 'mm';
@@ -34,6 +33,11 @@ export function PassCard() {
   useKeys(keys);
   const [setting, rest] = card.settings;
   const len = (mm: number): string => lengthText(mm, u, FINE);
+  const show = useWorking(
+    'pass',
+    card.pass?.spring ? 'Spring pass' : `Pass ${card.pass?.n} of ${card.pass?.of}`,
+    passSteps(machine, job.cut.rule),
+  );
   const motions = motionsOf(
     machine,
     { make: job.intake.make, leftHand: threadOfJob(job)?.leftHand ?? false, returnBy: job.cut.returnBy },
@@ -56,14 +60,7 @@ export function PassCard() {
             type="button"
             className="flex flex-wrap items-center gap-x-4 text-left"
             aria-label={`Next reading ${setting ? dialText(setting, ' + ') : 'none'}; show the working`}
-            onClick={() =>
-              plan &&
-              request &&
-              show(
-                spring ? 'Spring pass' : `Pass ${card.pass?.n} of ${card.pass?.of}`,
-                passSteps(machine, job.cut.rule),
-              )
-            }
+            onClick={show}
           >
             {setting && setting.turns !== 0 && (
               <span className="num flex size-24 shrink-0 flex-col items-center justify-center rounded-full border-4 border-ink text-5xl font-bold leading-none">

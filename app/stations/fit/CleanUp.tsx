@@ -3,9 +3,9 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { cleanedText } from '../../../words/fit.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Figure, Note, Panel } from '../../ui/controls.tsx';
+import { Note, Panel } from '../../ui/controls.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import { LengthField } from '../../ui/fields.tsx';
-import { useWorking } from '../../ui/Working.tsx';
 
 const NOTHING = { pitMm: 0, eccentricMm: 0, builtUpMm: null };
 
@@ -13,7 +13,6 @@ const NOTHING = { pitMm: 0, eccentricMm: 0, builtUpMm: null };
 export function CleanUp() {
   const { job, machine } = useJobView();
   const system = useSystem();
-  const { show } = useWorking();
   const clean = job.fit.clean ?? NOTHING;
   const set = (patch: Partial<typeof clean>): void => {
     const next = { ...clean, ...patch };
@@ -58,7 +57,7 @@ export function CleanUp() {
             <Figure
               label="Deeper than the old groove"
               value={lengthText(cleaned.deeperMm, system, FINE)}
-              onShow={() => show('Cleaning up', cleaned.working)}
+              working={{ title: 'Cleaning up', steps: cleaned.working }}
             />
           )}
           <Note tone={cleaned.enough === false || (cleaned.crestLeftMm ?? 1) <= 0 ? 'wrong' : 'say'}>

@@ -4,9 +4,8 @@ import { checkReady, fitPlan, type FitPlan } from '../../../core/fit/fit.ts';
 import { fitChoiceOf, fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { standingOfPart } from '../../../core/job/metal.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
-import { leadAngleDeg } from '../../../core/form/sizes.ts';
+import { sideReliefSteps } from '../../../core/form/relief.ts';
 import { leadMmOf, threadSizes } from '../../../core/standards/thread.ts';
-import { plain, type Step } from '../../../core/quantity/working.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { classesOf, type Limits } from '../../../core/standards/limits/index.ts';
@@ -29,9 +28,9 @@ import {
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Button, Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
+import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import { LengthField } from '../../ui/fields.tsx';
-import { useWorking } from '../../ui/Working.tsx';
 import { AsRead } from './AsRead.tsx';
 import { CleanUp } from './CleanUp.tsx';
 import { WornMate } from './WornMate.tsx';
@@ -44,7 +43,6 @@ const rangeText = (l: Limits, system: UnitSystem): string =>
 export function Fit() {
   const { job } = useJobView();
   const system = useSystem();
-  const { show } = useWorking();
   const [together, setTogether] = useState(false);
   const thread = threadOfJob(job);
   const plan = fitOfJob(job);
@@ -69,20 +67,7 @@ export function Fit() {
     .at(-1);
   const ready = measured ? checkReady(plan, thread, measured.diameterMm) : null;
   const flatMm = job.fit.tip && 'flatMm' in job.fit.tip ? job.fit.tip.flatMm : null;
-  const stepOf = (i: number): readonly Step[] => plan.working.slice(i, i + 1);
-  const lead = leadMmOf(thread);
-  const rootLead = leadAngleDeg(lead, Math.max(0.1, external ? plan.rootDiameterMm : sizes.minorInternalMm));
-  const reliefSteps: Step[] = [
-    {
-      name: 'Lead angle at the minor diameter',
-      symbol: '\u03bb',
-      formula: 'atan(L / (\u03c0 d))',
-      values: `atan(${plain(lead)} / (\u03c0 \u00d7 ${plain(external ? plan.rootDiameterMm : sizes.minorInternalMm)}))`,
-      result: rootLead,
-      unit: 'deg',
-      source: 'geometry of the helix; the steepest place sets the side relief',
-    },
-  ];
+  const relief = sideReliefSteps(leadMmOf(thread), external ? plan.rootDiameterMm : sizes.minorInternalMm);
   return (
     <StationFrame
       station="fit"
@@ -133,26 +118,26 @@ export function Fit() {
             label={external ? 'Turn the blank to' : 'Bore to'}
             value={lengthText(plan.startDiameterMm, system)}
             other={lengthText(plan.startDiameterMm, other)}
-            onShow={() => show(external ? 'Blank diameter' : 'Bore', stepOf(0))}
+            working={{ title: external ? 'Blank diameter' : 'Bore', steps: [plan.working.start] }}
           />
         )}
         <Figure
           label={recut ? 'Depth from the crest' : 'Depth to cut'}
           value={lengthText(plan.depthMm, system, FINE)}
           other={lengthText(plan.depthMm, other, FINE)}
-          onShow={() => show('Depth to cut', stepOf(2))}
+          working={{ title: 'Depth to cut', steps: [plan.working.depth] }}
         />
         <Figure
           label="Pitch diameter to reach"
           value={lengthText(plan.pitchDiameterMm, system, FINE)}
           other={lengthText(plan.pitchDiameterMm, other, FINE)}
-          onShow={() => show('Pitch diameter', stepOf(1))}
+          working={{ title: 'Pitch diameter', steps: [plan.working.pitchDiameter] }}
         />
         <Figure
           label={external ? 'Root it leaves' : 'Root of the nut'}
           value={lengthText(plan.rootDiameterMm, system)}
           other={lengthText(plan.rootDiameterMm, other)}
-          onShow={() => show(external ? 'Root of the screw' : 'Root of the nut', stepOf(3))}
+          working={{ title: external ? 'Root of the screw' : 'Root of the nut', steps: [plan.working.root] }}
         />
       </div>
       <div className="grid gap-4 md:grid-cols-2">
@@ -279,9 +264,9 @@ export function Fit() {
             {ready && !recut && <Note tone={ready.ok ? 'right' : 'wrong'}>{readyText(ready, system)}</Note>}
             <Figure
               label="Side relief: add on the leading side"
-              value={degreesText(rootLead)}
+              value={degreesText(relief[0].result)}
               other="lead angle at the minor diameter; take as much off the trailing side"
-              onShow={() => show('Side relief', reliefSteps)}
+              working={{ title: 'Side relief', steps: relief }}
             />
           </div>
         </Panel>

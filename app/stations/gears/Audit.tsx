@@ -7,7 +7,8 @@ import { ppmText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact } from '../../../core/quantity/rational.ts';
 import { useSystem } from '../../store/store.ts';
-import { Choice, Figure, Panel } from '../../ui/controls.tsx';
+import { Choice, Panel } from '../../ui/controls.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import { TypedField } from '../../ui/fields.tsx';
 
 /** What will this cut? Any train and levers, on gears owned or not. */

@@ -1,11 +1,10 @@
 import { engagedOf } from '../../../core/job/derive.ts';
-import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
+import { effectSteps, pitchErrorEffect } from '../../../core/gearing/effect.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
-import { Figure } from '../../ui/controls.tsx';
-import { useWorking } from '../../ui/Working.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 
 /** What the lead error does to this fit over this engagement. */
 export function EffectFigure({
@@ -17,7 +16,6 @@ export function EffectFigure({
 }) {
   const { job } = useJobView();
   const system = useSystem();
-  const { show } = useWorking();
   const effect = pitchErrorEffect(errorPpm, engagedOf(job), flanks);
   const limits = fitOfJob(job)?.limits?.pitch;
   const band = limits?.min != null && limits.max !== null ? limits.max - limits.min : null;
@@ -35,28 +33,7 @@ export function EffectFigure({
           ? undefined
           : `of the pitch-diameter clearance, ${Math.round(share * 100)} % of what is given${band === null ? '' : `, ${Math.round((effect.clearanceEatenMm / band) * 100)} % of the class tolerance`}`
       }
-      onShow={() =>
-        show('What the lead error does', [
-          {
-            name: 'Mismatch over the engagement',
-            symbol: 'e Le',
-            formula: 'error \u00d7 engaged length',
-            values: `${errorPpm.toFixed(1)} ppm \u00d7 ${engagedOf(job)} mm`,
-            result: effect.mismatchMm,
-            unit: 'mm',
-            source: 'geometry',
-          },
-          {
-            name: 'Clearance it eats',
-            symbol: '\u0394d2',
-            formula: '2 e Le / (tan a1 + tan a2)',
-            values: `2 \u00d7 ${Math.abs(effect.mismatchMm).toFixed(5)} / (tan ${flanks[0]}\u00b0 + tan ${flanks[1]}\u00b0)`,
-            result: effect.clearanceEatenMm,
-            unit: 'mm',
-            source: 'geometry of the flanks; ASME B1.1 treats lead error alike',
-          },
-        ])
-      }
+      working={{ title: 'What the lead error does', steps: effectSteps(errorPpm, engagedOf(job), flanks) }}
     />
   );
 }

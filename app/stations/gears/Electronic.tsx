@@ -4,7 +4,8 @@ import { numberOf } from '../../../core/quantity/rational.ts';
 import { leadOf, type ThreadSpec } from '../../../core/standards/thread.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
-import { Figure, Note, Panel } from '../../ui/controls.tsx';
+import { Note, Panel } from '../../ui/controls.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 
 /** Leads run before the work, so that the carriage has its speed. Common practice, no source: two or three. */
 const LEADS_BEFORE = 3;

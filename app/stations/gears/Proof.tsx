@@ -11,7 +11,8 @@ import { bad, good } from '../../../core/quantity/outcome.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact, numberOf, type Rational } from '../../../core/quantity/rational.ts';
 import { useShop, useSystem } from '../../store/store.ts';
-import { Figure, Note, Panel } from '../../ui/controls.tsx';
+import { Note, Panel } from '../../ui/controls.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 import { Dial } from './Dial.tsx';
 

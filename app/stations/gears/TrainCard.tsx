@@ -1,18 +1,18 @@
 import { useMemo } from 'react';
 import { mountOn } from '../../../core/gearing/latheArm.ts';
 import type { Fitting } from '../../../core/gearing/mount.ts';
+import { leadSteps } from '../../../core/gearing/leadSteps.ts';
 import { fittingSteps } from '../../../core/gearing/steps.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
-import { numberOf, textOf, type Rational } from '../../../core/quantity/rational.ts';
-import type { Step } from '../../../core/quantity/working.ts';
+import { textOf, type Rational } from '../../../core/quantity/rational.ts';
 import { leadOf, type ThreadSpec } from '../../../core/standards/thread.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Button, Figure, Panel } from '../../ui/controls.tsx';
-import { useWorking } from '../../ui/Working.tsx';
+import { Button, Panel } from '../../ui/controls.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import { EffectFigure } from './EffectFigure.tsx';
 import { leverName, type Geared } from './trainQuery.ts';
 import { TrainDrawing } from './TrainDrawing.tsx';
@@ -31,7 +31,6 @@ interface Props {
 export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Props) {
   const { job } = useJobView();
   const system = useSystem();
-  const { show } = useWorking();
   // an arm about a place of its own takes a while: not again at every edit of the job
   const mount = useMemo(() => mountOn(lathe, train, thread.leftHand), [lathe, train, thread.leftHand]);
   const kept = { drivers: [...train.drivers], driven: [...train.driven], gearbox: train.gearbox };
@@ -46,7 +45,7 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
             label="Cuts"
             value={pitchText(lead, system)}
             other={`${textOf(lead)} mm exactly`}
-            onShow={() => show('Lead cut by the train', leadSteps(lathe, train, lead))}
+            working={{ title: 'Lead cut by the train', steps: leadSteps(lathe, train, lead) }}
           />
           {Object.keys(lathe.levers).length > 0 && (
             <Figure label="Levers" value={leverName(lathe, train.gearbox)} other={`ratio ${train.gearbox}`} />
@@ -92,18 +91,6 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
     </div>
   );
 }
-
-const leadSteps = (lathe: Lathe, train: Geared, lead: Rational): Step[] => [
-  {
-    name: 'Lead cut',
-    symbol: 'L',
-    formula: 'leadscrew \u00d7 fixed ratio \u00d7 gearbox \u00d7 drivers / driven',
-    values: `${lathe.leadscrew} \u00d7 ${lathe.fixedRatio} \u00d7 ${train.gearbox} \u00d7 ${train.drivers.join(' \u00d7 ')} / (${train.driven.join(' \u00d7 ')}) = ${textOf(lead)} mm exactly`,
-    result: numberOf(lead),
-    unit: 'mm',
-    source: 'kinematics of the train, exact fractions; 1 in = 25.4 mm (1959)',
-  },
-];
 
 /** Each mesh turns the motion round: an even number leaves the leadscrew turning as the stud does. */
 function turningText(mount: Fitting, lathe: Lathe): string {

@@ -1,3 +1,4 @@
+import { pickupWorking } from '../../../core/job/pickupWorking.ts';
 import { useNavigate } from 'react-router';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { slipGears, type Move, type PickupAnswer, type SlideTravel } from '../../../core/job/pickupMove.ts';
@@ -108,7 +109,7 @@ function MovePanel({
   readonly leftHand: boolean;
   readonly u: 'mm' | 'in';
 }) {
-  const { show } = useWorking();
+  const show = useWorking('pick-up', 'Pick-up', pickupWorking(move, answer, leftHand));
   const head = headline(move, u);
   return (
     <Panel title="The move">
@@ -116,7 +117,7 @@ function MovePanel({
         type="button"
         className="mb-3 block text-left"
         aria-label={`${head.what} ${head.figure}; show the working`}
-        onClick={() => show('Pick-up', workingOf(move, answer))}
+        onClick={show}
       >
         <span className="block text-[clamp(1.5rem,3vw,2.25rem)] font-bold">{head.what}</span>
         <span className="num block text-[clamp(3rem,9vw,6rem)] font-bold leading-none tracking-tighter">
@@ -172,72 +173,5 @@ function headline(move: Move, u: 'mm' | 'in'): Headline {
       };
     case 'start':
       return { what: 'Start further out by', figure: lengthText(move.outMm, u, FINE), which: 'then whole leads only' };
-  }
-}
-
-function workingOf(move: Move, answer: PickupAnswer): Step[] {
-  if (answer.axialMm === null || answer.offsetMm === null || answer.leadText === null) return [];
-  const lead = numberOf(exact(answer.leadText));
-  const first: Step = {
-    name: 'Smaller way round',
-    symbol: 'x',
-    formula: 'offset modulo the lead',
-    values: `${plain(answer.offsetMm)} mod ${plain(lead)}`,
-    result: answer.axialMm,
-    unit: 'mm',
-    source: 'geometry',
-  };
-  switch (move.way) {
-    case 'turn':
-      return [
-        first,
-        {
-          name: `Turn of the work, ${move.direction}`,
-          symbol: '\u03b8',
-          formula: '360 |x| / L',
-          values: `360 \u00d7 ${plain(Math.abs(answer.axialMm))} / ${plain(lead)}`,
-          result: move.deg,
-          unit: 'deg',
-          source: 'geometry; forward carries a right-hand groove towards the headstock',
-        },
-      ];
-    case 'angled':
-      return [
-        first,
-        {
-          name: 'Along the slide',
-          symbol: 's',
-          formula: 'x / sin b',
-          values: `${plain(answer.axialMm)} / sin b`,
-          result: move.slideMm,
-          unit: 'mm',
-          source: 'geometry',
-        },
-        {
-          name: 'Taken back on the cross slide',
-          symbol: 'c',
-          formula: 's cos b',
-          values: `${plain(move.slideMm)} \u00d7 cos b`,
-          result: move.crossOutMm,
-          unit: 'mm',
-          source: 'geometry',
-        },
-      ];
-    case 'slip':
-      return [
-        first,
-        {
-          name: 'Left over after the slip',
-          symbol: 'r',
-          formula:
-            'x \u2212 k / T \u00d7 leadscrew turns for one turn of that gear \u00d7 leadscrew pitch, modulo the lead',
-          values: `${plain(answer.axialMm)}, k = ${move.teeth}, T = ${move.gear}`,
-          result: move.leftMm,
-          unit: 'mm',
-          source: 'kinematics of the train, exact, gearbox too',
-        },
-      ];
-    default:
-      return [first];
   }
 }

@@ -11,7 +11,8 @@ import { plain, type Step } from '../../../core/quantity/working.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { Button, Figure, Note, Panel } from '../../ui/controls.tsx';
+import { Button, Note, Panel } from '../../ui/controls.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
 
@@ -19,10 +20,10 @@ export function Prove() {
   const { job } = useJobView();
   const shop = useShop();
   const system = useSystem();
-  const { show } = useWorking();
   const thread = threadOfJob(job);
   const plan = fitOfJob(job);
   const wires = wirePlan(job, shop);
+  const show = useWorking('over-wires', 'Measurement over wires', wires?.working ?? []);
   if (!thread || !plan)
     return (
       <StationFrame station="prove" lead="Is it the size it should be?" canSettle={false}>
@@ -43,13 +44,13 @@ export function Prove() {
             label="Pitch diameter to reach"
             value={lengthText(plan.pitchDiameterMm, system, FINE)}
             other={lengthText(plan.pitchDiameterMm, other, FINE)}
-            onShow={() => show('Pitch diameter', plan.working.slice(1, 2))}
+            working={{ title: 'Pitch diameter', steps: [plan.working.pitchDiameter] }}
           />
           <Figure
             label="Root of the nut"
             value={lengthText(plan.rootDiameterMm, system)}
             other={lengthText(plan.rootDiameterMm, other)}
-            onShow={() => show('Root of the nut', plan.working.slice(3, 4))}
+            working={{ title: 'Root of the nut', steps: [plan.working.root] }}
           />
         </div>
         <Tried />
@@ -61,21 +62,6 @@ export function Prove() {
   }
   const { groove, wireMm } = wires;
   const range = usableWireMm(groove);
-  const [flat, withLead] = wireSteps(groove, plan.pitchDiameterMm, wireMm);
-  const steps: Step[] = wires.exact
-    ? [
-        flat,
-        {
-          name: 'With the lead angle',
-          symbol: 'M',
-          formula: 'cylinder pressed into the helix, free to tilt, solved numerically',
-          values: `${plain(wires.flatMm)} + ${plain(wires.targetMm - wires.flatMm)}`,
-          result: wires.targetMm,
-          unit: 'mm',
-          source: 'geometry of cylinder and helicoid; the textbook term is good to 1 \u00b5m only at small lead angles',
-        },
-      ]
-    : [flat, withLead];
   return (
     <StationFrame station="prove" lead="Measure over three wires in several places; go a little, try, go a little.">
       {!wires.check.ok && (
@@ -88,7 +74,7 @@ export function Prove() {
         <button
           type="button"
           className="num block text-left text-[clamp(3rem,9vw,6rem)] font-bold leading-none tracking-tighter"
-          onClick={() => show('Measurement over wires', steps)}
+          onClick={show}
           aria-label={`M ${lengthText(wires.targetMm, system, FINE)}; show the working`}
         >
           {lengthText(wires.targetMm, system, { ...FINE, bare: true })}

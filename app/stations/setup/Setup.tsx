@@ -1,9 +1,16 @@
-import { reactionTimeS, speedFrom, threadingRpm, carriageSpeedMmS } from '../../../core/cutting/speed.ts';
+import {
+  LEAST_TIME_S,
+  reactionSteps,
+  reactionTimeS,
+  speedFrom,
+  threadingRpm,
+  carriageSpeedMmS,
+} from '../../../core/cutting/speed.ts';
 import { flanksUnderTool } from '../../../core/cutting/flanks.ts';
 import { CONFLICT } from '../../../words/machine.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { feedsAtAngle } from '../../../core/job/feed.ts';
-import { slideScaleDeg } from '../../../core/lathe/dials.ts';
+import { slideScaleDeg, slideScaleSteps } from '../../../core/lathe/dials.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
 import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
 import { numberOf } from '../../../core/quantity/rational.ts';
@@ -12,9 +19,9 @@ import { threadFormOf } from '../../../core/standards/thread.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { Choice, Figure, Note, Panel } from '../../ui/controls.tsx';
+import { Choice, Note, Panel } from '../../ui/controls.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
-import { useWorking } from '../../ui/Working.tsx';
 import { readNumber } from '../../../core/quantity/number.ts';
 import { bad, good } from '../../../core/quantity/outcome.ts';
 
@@ -33,7 +40,6 @@ export function Setup() {
   const { job, machine } = useJobView();
   const shop = useShop();
   const system = useSystem();
-  const { show } = useWorking();
   const thread = threadOfJob(job);
   if (!thread)
     return (
@@ -108,22 +114,10 @@ export function Setup() {
                           ? 'swung the other way for the left-hand thread'
                           : 'so that it feeds towards the headstock'
                     }
-                    onShow={() =>
-                      show('Top slide setting', [
-                        {
-                          name: 'Scale setting',
-                          symbol: 's',
-                          formula:
-                            lathe?.slideScaleZero === 'bed'
-                              ? '90\u00b0 \u2212 angle from the cross-slide line'
-                              : 'angle from the cross-slide line',
-                          values: lathe?.slideScaleZero === 'bed' ? `90 \u2212 ${angle}` : String(angle),
-                          result: scale,
-                          unit: 'deg',
-                          source: 'geometry; where the scale reads 0 is data of the lathe',
-                        },
-                      ])
-                    }
+                    working={{
+                      title: 'Top slide setting',
+                      steps: slideScaleSteps(angle, lathe?.slideScaleZero ?? 'cross-slide'),
+                    }}
                   />
                 )}
               </>
@@ -169,7 +163,9 @@ export function Setup() {
               hint={
                 wanted !== null
                   ? `about a third of turning speed for ${job.intake.material}: ${Math.round(wanted)} (common practice)`
-                  : undefined
+                  : plan
+                    ? `no speed is known here for \u201c${job.intake.material}\u201d: give one`
+                    : undefined
               }
             />
             <LengthField
@@ -185,30 +181,9 @@ export function Setup() {
                   label="Time to stop or withdraw"
                   value={`${seconds.toFixed(1)} s`}
                   other={`carriage at ${carriageSpeedMmS(rpm, leadMm).toFixed(1)} mm/s`}
-                  onShow={() =>
-                    show('Time to react', [
-                      {
-                        name: 'Carriage speed',
-                        symbol: 'v',
-                        formula: 'rev/min \u00d7 lead / 60',
-                        values: `${rpm} \u00d7 ${plain(leadMm)} / 60`,
-                        result: carriageSpeedMmS(rpm, leadMm),
-                        unit: 'mm',
-                        source: 'kinematics (per second)',
-                      },
-                      {
-                        name: 'Time',
-                        symbol: 't',
-                        formula: 'relief / v',
-                        values: `${plain(job.setup.reliefMm)} / ${plain(carriageSpeedMmS(rpm, leadMm))}`,
-                        result: seconds,
-                        unit: 's',
-                        source: 'kinematics',
-                      },
-                    ])
-                  }
+                  working={{ title: 'Time to react', steps: reactionSteps(job.setup.reliefMm, rpm, leadMm) }}
                 />
-                {seconds < 1 && (
+                {seconds < LEAST_TIME_S && (
                   <Note tone="caution">
                     Under a second. Slow down, widen the groove, or cut away from the shoulder.
                   </Note>

@@ -1,0 +1,22 @@
+import type { Lathe } from '../lathe/schema.ts';
+import { numberOf, textOf, type Rational } from '../quantity/rational.ts';
+import type { Step } from '../quantity/working.ts';
+
+const times = (list: readonly (number | string)[]): string => list.map((x) => `(${x})`).join(' \u00d7 ');
+
+/** How the lead that a train cuts comes about, in exact fractions. */
+export const leadSteps = (
+  lathe: Pick<Lathe, 'leadscrew' | 'fixedRatio'>,
+  train: { readonly drivers: readonly number[]; readonly driven: readonly number[]; readonly gearbox: string },
+  lead: Rational,
+): readonly [Step] => [
+  {
+    name: 'Lead cut',
+    symbol: 'L',
+    formula: 'leadscrew \u00d7 fixed ratio \u00d7 gearbox \u00d7 drivers / driven',
+    values: `${times([lathe.leadscrew, lathe.fixedRatio, train.gearbox, ...train.drivers])} / (${train.driven.join(' \u00d7 ')})`,
+    result: numberOf(lead),
+    unit: 'mm',
+    source: `kinematics of the train, exactly ${textOf(lead)} mm; 1 in = 25.4 mm (1959)`,
+  },
+];

@@ -120,3 +120,34 @@ test('a damaged older document is named by its check, never thrown at', () => {
     expect(readDocument(JSON.stringify(copy))).toMatchObject({ ok: false });
   }
 });
+
+describe('what a thread is made of is checked at the border', () => {
+  const withThread = (over: object) => {
+    const job = newJob('j', 'Of an unknown form', new Date('2026-11-26T08:00:00Z'));
+    const thread = {
+      designation: 'M10',
+      family: 'M',
+      majorMm: 10,
+      pitch: '3/2',
+      starts: 1,
+      leftHand: false,
+      form: 'iso60',
+    };
+    return readDocument(
+      JSON.stringify({
+        ...job,
+        name: { thread: { ...thread, ...over }, probability: 1, overruled: false, reason: '' },
+      }),
+    );
+  };
+  test('a published form is taken', () => expect(withThread({}).ok).toBe(true));
+  test.each([
+    ['a form that is any word', { form: 'wobbly' }, 'form'],
+    ['a family that is any word', { family: 'Wobbly' }, 'family'],
+    ['a special without its dimensions', { family: 'Special', form: 'special' }, 'thread'],
+  ])('%s is refused where it stands', (_, over, where) => {
+    const back = withThread(over);
+    expect(back.ok ? '' : back.problems.map((p) => p.field).join(' ')).toContain(where);
+    expect(back.ok).toBe(false);
+  });
+});

@@ -1,7 +1,7 @@
 import type { Quantity } from '../evidence/evidence.ts';
 import { parseAngle } from '../quantity/angle.ts';
 import { parseLength } from '../quantity/length.ts';
-import { readNumber } from '../quantity/number.ts';
+import { readNumber, readWhole } from '../quantity/number.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { parsePitch } from '../quantity/pitch.ts';
 import { numberOf } from '../quantity/rational.ts';
@@ -94,10 +94,8 @@ export function readEntry(typed: EntryText, system: UnitSystem): Outcome<Entry> 
       return plainEntry(hand[1] ? 1 : -1);
     }
     case 'starts': {
-      const n = Number(text.trim());
-      return Number.isInteger(n) && n >= 1 && n <= 12
-        ? plainEntry(n)
-        : bad('value', 'whole-number', { from: 1, to: 12, right: '1' });
+      const n = readWhole(text, 'value', 1, 12);
+      return n.ok ? plainEntry(n.value) : n;
     }
   }
 }

@@ -1,6 +1,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { angle, finite, id, object, oneOf, positive, text, time, TipSchema } from './parts.ts';
 import { EventSchema } from './events.ts';
+import { FORM_IDS } from '../form/shape.ts';
+import { FAMILY_IDS } from '../standards/family.ts';
 import { DUTY_IDS } from '../fit/duty.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
 import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
@@ -26,20 +28,25 @@ export const SpecialSchema = Type.Object(
   { additionalProperties: false },
 );
 
+/** A published form is its name; a special is its own dimensions, which have to be there. */
+const SPECIAL_IS_ITS_DIMENSIONS = {
+  if: { properties: { form: { const: 'special' } } },
+  then: { properties: { special: { type: 'object' } }, required: ['special'] },
+};
 export const ThreadSchema = Type.Object(
   {
     designation: Type.String({ minLength: 1, maxLength: 120 }),
-    family: text(20),
+    family: oneOf(...FAMILY_IDS, 'Special'),
     majorMm: positive,
     pitch: Exact,
     starts: Type.Integer({ minimum: 1, maximum: 12 }),
     leftHand: Type.Boolean(),
-    form: text(20),
+    form: oneOf(...FORM_IDS, 'special'),
     /** Of unlike flanks, the one that the table calls leading faces the head on this part, not the free end. */
     flipped: Type.Optional(Type.Literal(true)),
     special: Type.Optional(SpecialSchema),
   },
-  { additionalProperties: false },
+  { additionalProperties: false, ...SPECIAL_IS_ITS_DIMENSIONS },
 );
 
 /** A reading as it was taken: the text typed, what it means, with what, where and in what state the metal was. */

@@ -1,49 +1,44 @@
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
-import { isPositive, numberOf, rationalOf, textOf } from '../quantity/rational.ts';
+import { readList, readOnly, readWhole, readWithin } from '../quantity/number.ts';
+import { isPositive, numberOf, textOf } from '../quantity/rational.ts';
 import { inches } from '../quantity/units.ts';
 import type { Lathe } from './schema.ts';
 
 /** How the facts of a lathe are typed; each says what would be right when it is not. */
 
-const tidy = (t: string): string => t.trim().replace(',', '.');
-
+/** A whole number of a field, as it is typed. */
 export const wholeNumber =
   (field: string, min: number, max: number) =>
-  (t: string): Outcome<number> => {
-    const v = Number(t.trim());
-    return t.trim() !== '' && Number.isInteger(v) && v >= min && v <= max
-      ? good(v)
-      : bad(field, 'whole-number', { from: min, to: max, right: String(min) });
-  };
+  (t: string): Outcome<number> =>
+    readWhole(t, field, min, max);
 
 export const numberWithin =
   (field: string, min: number, max: number) =>
-  (t: string): Outcome<number> => {
-    const v = tidy(t) === '' ? NaN : Number(tidy(t));
-    return v >= min && v <= max ? good(v) : bad(field, 'number-within', { from: min, to: max });
-  };
+  (t: string): Outcome<number> =>
+    readWithin(t, field, min, max);
 
 /** One division of a dial: `0.02`, `.001`, `1/1000`. */
 export function parseDivision(t: string): Outcome<number> {
-  const r = rationalOf(tidy(t).replace(/^\./, '0.'));
-  const v = r ? numberOf(r) : NaN;
+  const read = readOnly(t, 'division');
+  const v = read.ok ? numberOf(read.value) : NaN;
   return v > 0 && v < 10 ? good(v) : bad('division', 'division-small');
 }
 
 /** An exact ratio, as text: `1`, `1/2`, `24/48`. */
 export function parseRatio(t: string, field: string): Outcome<string> {
-  const r = rationalOf(tidy(t));
-  return r && isPositive(r) ? good(textOf(r)) : bad(field, 'not-a-ratio', { typed: t.trim() });
+  const read = readOnly(t, field);
+  return read.ok && isPositive(read.value) ? good(textOf(read.value)) : bad(field, 'not-a-ratio', { typed: t.trim() });
 }
+
+/** More speeds than any lathe has. */
+const MOST_SPEEDS = 200;
 
 /** Spindle speeds, sorted: `40 65 110`. */
 export function parseSpeeds(t: string): Outcome<number[]> {
-  const list = t
-    .split(/[\s,;]+/)
-    .filter(Boolean)
-    .map(Number);
-  return list.every((v) => v > 0 && v <= 10_000)
-    ? good(list.sort((a, b) => a - b))
+  const list = readList(t, 'speeds', MOST_SPEEDS);
+  if (!list.ok) return list;
+  return list.value.every((v) => v > 0 && v <= 10_000)
+    ? good(list.value.toSorted((a, b) => a - b))
     : bad('speeds', 'speeds-above-zero');
 }
 
@@ -79,18 +74,28 @@ export function parseLevers(t: string): Outcome<Lathe['levers']> {
   return good(out);
 }
 
+const LEAST_MODULE = 0.2;
+const MOST_MODULE = 10;
 /** Module of the change gears, mm: `1.5`, or `16 dp` for diametral pitch (module = 25.4 / DP). */
 export function parseModule(t: string): Outcome<number> {
-  const dp = /^\s*([\d.]+)\s*dp\s*$/i.exec(t);
-  const read = numberWithin('module', 0.2, 10)(dp ? String(inches(1) / Number(dp[1])) : t);
+  const dp = /^(.+?)\s*dp\s*$/i.exec(t.trim());
+  const pitch = readOnly(dp?.[1] ?? '1', 'module');
+  if (!pitch.ok) return pitch;
+  const mm = inches(1) / numberOf(pitch.value);
+  const read = dp
+    ? mm >= LEAST_MODULE && mm <= MOST_MODULE
+      ? good(mm)
+      : bad('module', 'number-within', { from: LEAST_MODULE, to: MOST_MODULE })
+    : readWithin(t, 'module', LEAST_MODULE, MOST_MODULE);
   return read.ok ? good(Number(read.value.toFixed(4))) : read;
 }
 
 /** Swing of the arm: `-60 to 60`. */
 export function parseSwing(t: string): Outcome<{ fromDeg: number; toDeg: number }> {
-  const m = /^(-?[\d.]+)\s*(?:to|,|\.\.)\s*(-?[\d.]+)$/i.exec(t.trim());
-  const [from, to] = [Number(m?.[1]), Number(m?.[2])];
-  return m && from >= -180 && to <= 180 && from < to
-    ? good({ fromDeg: from, toDeg: to })
-    : bad('swing', 'swing-two-angles');
+  const m = /^(.+?)\s*(?:to|,|\.\.)\s*(.+)$/i.exec(t.trim());
+  const [from, to] = [m?.[1] ?? '', m?.[2] ?? ''].map((x) => {
+    const read = readOnly(x, 'swing');
+    return read.ok ? numberOf(read.value) : NaN;
+  }) as [number, number];
+  return from >= -180 && to <= 180 && from < to ? good({ fromDeg: from, toDeg: to }) : bad('swing', 'swing-two-angles');
 }

@@ -49,13 +49,6 @@ export function parseLength(text: string, rule: LengthRule): Outcome<Length> {
     return bad(rule.field, 'not-a-length-unit', { rest, pitch: /tpi|t\.p\.i/i.test(rest) });
   }
   const system = unit?.system ?? (style === 'fraction' ? 'in' : rule.system);
-  if (
-    unit?.system === 'mm' &&
-    style === 'fraction' &&
-    !/^\d+\s*\/\s*\d+/.test(text.trim()) &&
-    rest.toLowerCase() === 'um'
-  )
-    return bad(rule.field, 'um-in-fractions');
   const factor = unit?.mm ?? (system === 'in' ? INCH_MM : exact(1));
   const exactMm = value.mul(factor);
   const mm = numberOf(exactMm);

@@ -1,6 +1,8 @@
 import { bad, good, type Outcome } from './outcome.ts';
-import { exact, type Rational } from './rational.ts';
+import { exact, numberOf, type Rational } from './rational.ts';
 
+/** More digits than this are a slip of the finger, and no exact fraction is built of them. */
+const MOST_DIGITS = 15;
 const NUMBER = '(?:\\d+(?:[.,]\\d*)?|[.,]\\d+)';
 const MIXED = '(\\d+)(?:\\s+|\\s*-\\s*)(\\d+)\\s*/\\s*(\\d+)';
 const FRACTION = '(\\d+)\\s*/\\s*(\\d+)';
@@ -29,6 +31,8 @@ export function readNumber(text: string, field: string): Outcome<NumberHead> {
   const m = HEAD.exec(t);
   if (!m) return bad(field, 'not-a-number', { typed: t });
   const [whole, sign, mixWhole, mixNum, mixDen, fracNum, fracDen, decimal] = m;
+  if ([mixWhole, mixNum, mixDen, fracNum, fracDen, decimal].some((d) => (d ?? '').length > MOST_DIGITS))
+    return bad(field, 'too-many-digits', { most: MOST_DIGITS });
   const rest = t.slice(whole.length).trim();
   const negative = sign === '-';
   const signed = (r: Rational): Rational => (negative ? r.neg() : r);
@@ -54,6 +58,67 @@ export function readNumber(text: string, field: string): Outcome<NumberHead> {
   if (mixNum !== undefined && Number(num) >= Number(den)) {
     return bad(field, 'fraction-over-one', { typed: whole.trim() });
   }
-  const value = exact(`${Number(num)}/${Number(den)}`).add(exact(mixWhole ?? '0'));
+  const value = exact(num)
+    .div(exact(den))
+    .add(exact(mixWhole ?? '0'));
   return good({ value: signed(value), style: 'fraction', lastDigit: null, rest });
+}
+
+/** A whole text that is one number: `14 1/2`, `.5`, `-0,1`. Nothing may follow it. */
+export function readOnly(text: string, field: string): Outcome<Rational> {
+  const head = readNumber(text, field);
+  if (!head.ok) return head;
+  return head.value.rest === '' ? good(head.value.value) : bad(field, 'more-than-a-number', { rest: head.value.rest });
+}
+
+/** A number within bounds, both included. */
+export function readWithin(text: string, field: string, from: number, to: number): Outcome<number> {
+  const read = readOnly(text, field);
+  if (!read.ok) return read;
+  const v = numberOf(read.value);
+  return v >= from && v <= to ? good(v) : bad(field, 'number-within', { from, to });
+}
+
+/** A whole number within bounds, both included. @param right what would be right, where that is not the least */
+export function readWhole(
+  text: string,
+  field: string,
+  from: number,
+  to: number,
+  right = String(from),
+): Outcome<number> {
+  const read = readOnly(text, field);
+  const v = read.ok ? numberOf(read.value) : NaN;
+  return Number.isInteger(v) && v >= from && v <= to ? good(v) : bad(field, 'whole-number', { from, to, right });
+}
+
+const STEPS: Readonly<Record<string, string>> = { ones: '1', twos: '2', fives: '5', tens: '10' };
+const RUN = /^(\d{1,6})\s*(?:-|to|\u2013)\s*(\d{1,6})\s*by\s*(\d{1,6}|ones|twos|fives|tens)$/i;
+const RUNS = /(\d{1,6}\s*(?:-|to|\u2013)\s*\d{1,6}\s*by\s*(?:\d{1,6}|ones|twos|fives|tens))/gi;
+
+/**
+ * A list of numbers as they are written: `40 65 110`, `40, 65`, repeats `2x20`, and runs `50-600 by 5` or `20 to 65 by fives`.
+ * @param most more than so many are not taken
+ */
+export function readList(text: string, field: string, most: number): Outcome<number[]> {
+  const out: number[] = [];
+  const parts = text
+    .trim()
+    .split(RUNS)
+    .flatMap((p) => (RUN.test(p) ? [p] : p.split(/[\s;]+|,(?!\d)|,(?=\d+(?:[\s,;]|$))/).filter(Boolean)));
+  for (const part of parts) {
+    const run = RUN.exec(part);
+    if (run) {
+      const by = Number(STEPS[(run[3] ?? '').toLowerCase()] ?? run[3]);
+      if (!(by > 0)) return bad(field, 'run-without-step', { typed: part });
+      for (let v = Number(run[1]); v <= Number(run[2]) && out.length <= most; v += by) out.push(v);
+    } else {
+      const repeated = /^(\d{1,4})x(.+)$/i.exec(part);
+      const value = readOnly(repeated?.[2] ?? part, field);
+      if (!value.ok) return bad(field, 'not-in-a-list', { typed: part });
+      for (let i = 0; i < Math.min(most + 1, Number(repeated?.[1] ?? 1)); i += 1) out.push(numberOf(value.value));
+    }
+    if (out.length > most) return bad(field, 'list-too-long', { most });
+  }
+  return good(out);
 }

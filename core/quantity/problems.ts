@@ -79,7 +79,6 @@ export interface ProblemFigures {
   'flat-leaves-no-thread': { readonly halfPitchMm: number };
   'depth-to-axis': { readonly radiusMm: number };
   'not-teeth': { readonly typed: string | number };
-  'too-many-gears': { readonly most: string | number };
   'csv-line': { readonly line: string | number; readonly typed: string | number };
   'number-within': { readonly from: string | number; readonly to: string | number };
   'division-small': None;
@@ -93,7 +92,6 @@ export interface ProblemFigures {
   'not-degrees': { readonly rest: string | number };
   'angle-outside': { readonly deg: string | number; readonly mostDeg: number };
   'not-a-length-unit': { readonly rest: string | number; readonly pitch: boolean };
-  'um-in-fractions': None;
   'length-negative': { readonly right: string | number };
   'length-zero': None;
   'length-too-long': { readonly typed: string | number; readonly mostMm: number };
@@ -154,6 +152,11 @@ export interface ProblemFigures {
   'refused-edit': { readonly edit: string };
   'no-job-yet': None;
   'is-no-document': { readonly because: string };
+  'too-many-digits': { readonly most: number };
+  'more-than-a-number': { readonly rest: string };
+  'run-without-step': { readonly typed: string };
+  'not-in-a-list': { readonly typed: string };
+  'list-too-long': { readonly most: number };
   'needed-here': { readonly right: string };
   'no-exact-number': { readonly typed: string };
   'slip-gear-not-said': None;

@@ -127,3 +127,11 @@ function withoutRepeats(rows: StandardThread[]): StandardThread[] {
 
 /** Every published row, family by family. Built once: a few thousand rows, a few milliseconds. */
 export const CATALOGUE: readonly StandardThread[] = withoutRepeats(FAMILIES.flatMap(rowsOf));
+
+/** The published row that a thread of a family is: by its diameter and pitch, never by how it is written. Null: none. */
+export const rowOf = (t: {
+  readonly family: string;
+  readonly majorMm: number;
+  readonly pitch: string;
+}): StandardThread | null =>
+  CATALOGUE.find((r) => r.family === t.family && r.majorMm === t.majorMm && r.pitch === t.pitch) ?? null;

@@ -3,8 +3,6 @@ import { useNavigate } from 'react-router';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { slipGears, type Move, type PickupAnswer, type SlideTravel } from '../../../core/job/pickupMove.ts';
 import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
-import { plain, type Step } from '../../../core/quantity/working.ts';
-import { exact, numberOf } from '../../../core/quantity/rational.ts';
 import {
   CAUTIONS,
   CONFLICT,

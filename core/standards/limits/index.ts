@@ -1,6 +1,6 @@
 import { inches } from '../../quantity/units.ts';
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
-import { CATALOGUE } from '../catalogue.ts';
+import { rowOf } from '../catalogue.ts';
 import { pitchMmOf, threadFormOf, type ThreadSpec } from '../thread.ts';
 import { unifiedLimits } from './b11.ts';
 import { bs84Limits, bs93Limits, iso228Limits } from './british.ts';
@@ -83,7 +83,7 @@ export function limitsOf(thread: ThreadSpec, cls: string, engagementMm: number |
     case 'BSF':
       return bs84Limits(d, p, cls, engagementMm);
     case 'BA':
-      return bs93Limits(Number(thread.designation.split(' ')[0]), d, p, cls);
+      return baLimits(thread, cls);
     case 'G':
       return iso228Limits(d, p, cls);
     case 'Acme':
@@ -98,9 +98,21 @@ export function limitsOf(thread: ThreadSpec, cls: string, engagementMm: number |
   }
 }
 
+/** BA limits go by the number, which is the row's size. */
+function baLimits(thread: ThreadSpec, cls: string): Outcome<ThreadLimits> {
+  const row = rowOf(thread);
+  return row
+    ? bs93Limits(Number(row.size), thread.majorMm, pitchMmOf(thread), cls)
+    : bad('designation', 'size-not-in-standard', {
+        size: thread.designation,
+        standard: 'BS 93',
+        right: '0 BA to 16 BA',
+      });
+}
+
 /** NPT is gauged by position, not by diameters: one turn either way of the notch, which is P/16 on the pitch diameter. */
 function nptLimits(thread: ThreadSpec): Outcome<ThreadLimits> {
-  const row = CATALOGUE.find((r) => r.family === 'NPT' && r.designation === thread.designation);
+  const row = rowOf(thread);
   const gauging = row ? nptGauging(row.size, row.majorMm, row.pitchMm) : null;
   if (!row || !gauging)
     return bad('designation', 'size-not-in-standard', {

@@ -243,3 +243,17 @@ describe('laws over the whole catalogue', () => {
     expect(!l.ok && problemText(l.problem, 'mm').right).toBeTruthy();
   });
 });
+
+describe('a size is a field, never read back out of how it is written', () => {
+  test.each([
+    ['1/2-14 NPT', 'standard'],
+    ['4 BA', 'normal'],
+  ])('%s has the same limits left hand, and by any other name', (text, cls) => {
+    const own = parseDesignation(text);
+    if (!own.ok) throw new Error(own.problem.code);
+    const limits = limitsOf(own.value.thread, cls, null);
+    expect(limits.ok).toBe(true);
+    expect(limitsOf({ ...own.value.thread, designation: `${text} LH`, leftHand: true }, cls, null)).toEqual(limits);
+    expect(limitsOf({ ...own.value.thread, designation: 'as on the drawing' }, cls, null)).toEqual(limits);
+  });
+});

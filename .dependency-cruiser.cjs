@@ -13,7 +13,8 @@ module.exports = {
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'core-is-pure',
-      comment: 'core knows nothing of words, door, interface, store, storage, workers, server, command line or demo data',
+      comment:
+        'core knows nothing of words, door, interface, store, storage, workers, server, command line or demo data',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: { path: `${outer}|^demo/|^words/|^ops/` },

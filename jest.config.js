@@ -4,7 +4,16 @@ export default {
   // the views are driven key by key, and a busy machine is slow at it
   testTimeout: 30_000,
   setupFiles: ['fake-indexeddb/auto'],
-  roots: ['<rootDir>/core', '<rootDir>/app', '<rootDir>/cli', '<rootDir>/demo', '<rootDir>/server', '<rootDir>/sim', '<rootDir>/words', '<rootDir>/ops'],
+  roots: [
+    '<rootDir>/core',
+    '<rootDir>/app',
+    '<rootDir>/cli',
+    '<rootDir>/demo',
+    '<rootDir>/server',
+    '<rootDir>/sim',
+    '<rootDir>/words',
+    '<rootDir>/ops',
+  ],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   reporters: ['default', '<rootDir>/scripts/jest-report.mjs'],

@@ -3,6 +3,7 @@ import { auditTrain } from '../core/gearing/audit.ts';
 import { readChart } from '../core/gearing/chart.ts';
 import { explainScratch } from '../core/gearing/diagnose.ts';
 import { mountAll, TRIED_FOR_EACH, type MountedTrain } from '../core/gearing/mountAll.ts';
+import { dialAdvice } from '../words/gears.ts';
 import { dialRule } from '../core/gearing/dial.ts';
 import { findTrains } from '../core/gearing/search.ts';
 import { Exact, Teeth } from '../core/lathe/schema.ts';
@@ -147,7 +148,7 @@ export const dialOp = op({
     const choices = Array.isArray(q.dialTeeth) ? q.dialTeeth : [q.dialTeeth];
     const rules = choices.map((dialTeeth) => {
       const rule = dialRule({ leadscrew, lead: exact(q.leadMm), dialTeeth, marks: q.marks });
-      return { dialTeeth, ...rule, safeMarks: [...rule.safeMarks] };
+      return { dialTeeth, ...rule, safeMarks: [...rule.safeMarks], advice: dialAdvice(rule, q.marks, 'mm') };
     });
     // of several gears, the one with most right marks answers; every one is listed
     const { dialTeeth, ...rule } = rules.reduce((a, b) => (b.safeMarks.length > a.safeMarks.length ? b : a));

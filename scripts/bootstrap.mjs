@@ -63,7 +63,20 @@ if (flags.has('--build')) {
     return s.isDirectory() ? Math.max(0, ...readdirSync(p).map((f) => newest(`${p}/${f}`))) : s.mtimeMs;
   };
   const inputs = [
-    ...['core', 'words', 'ops', 'app', 'cli', 'demo', 'sim', 'server', 'public', 'scripts', 'index.html', 'package-lock.json'],
+    ...[
+      'core',
+      'words',
+      'ops',
+      'app',
+      'cli',
+      'demo',
+      'sim',
+      'server',
+      'public',
+      'scripts',
+      'index.html',
+      'package-lock.json',
+    ],
     ...['vite.config.ts', 'vite.server.config.ts', 'vite.cli.config.ts'],
   ];
   const done = 'dist/.built';

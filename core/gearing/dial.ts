@@ -15,7 +15,6 @@ export interface DialRule {
   readonly travelMm: string;
   /** Turns of the dial after which the mark first used is right again. */
   readonly sameMarkAfterTurns: number;
-  readonly advice: string;
 }
 
 /**
@@ -35,26 +34,5 @@ export function dialRule({ leadscrew, lead, dialTeeth, marks }: DialRequest): Di
     safeMarks,
     travelMm: textOf(travel),
     sameMarkAfterTurns,
-    advice: adviceFor(safeMarks, marks, sameMarkAfterTurns, travel),
   };
-}
-
-/** Beyond this many turns nobody counts reliably, and the carriage has run off the bed. */
-const COUNTABLE_TURNS = 4;
-
-function adviceFor(safe: readonly number[], marks: number, turns: number, travel: Rational): string {
-  if (safe.length === marks) return 'Close the half-nuts on any mark.';
-  if (safe.length > 1)
-    return `Close the half-nuts only on ${safe.length} of the ${marks} marks: every ${ordinal(marks / safe.length)}, counting from the one first used.`;
-  if (safe.length === 1) return 'Close the half-nuts only on the mark first used.';
-  const keep = 'No mark is right on every turn: keep the half-nuts shut and reverse the spindle';
-  if (turns <= COUNTABLE_TURNS)
-    return `${keep}, or use the same mark and only every ${ordinal(turns)} turn of the dial (${shortText(travel, 3)} mm of travel).`;
-  return `${keep}. The same place comes back only after ${Number(numberOf(travel).toFixed(2))} mm of travel.`;
-}
-
-function ordinal(n: number): string {
-  const tens = n % 100;
-  const suffix = tens >= 11 && tens <= 13 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th');
-  return `${n}${suffix}`;
 }

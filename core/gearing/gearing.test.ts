@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { exact, numberOf, textOf } from '../quantity/rational.ts';
+import { dialAdvice } from '../../words/gears.ts';
 import { dialRule } from './dial.ts';
 import { pitchErrorEffect, turnsCheck } from './effect.ts';
 import { findTrains, leadOfTrain, type TrainRequest } from './search.ts';
@@ -123,7 +124,7 @@ describe('chasing dial', () => {
     expect(rule('127/40', '127/65', 16, 8).safeMarks).toEqual([0, 4]); // 13 tpi
     expect(rule('127/40', '254/115', 16, 8).safeMarks).toEqual([0]); // 11 1/2 tpi
     expect(rule('127/40', '7/4', 16, 8).safeMarks).toEqual([]);
-    expect(rule('127/40', '7/4', 16, 8).advice).toContain('keep the half-nuts shut');
+    expect(dialAdvice(rule('127/40', '7/4', 16, 8), 8, 'mm')).toContain('keep the half-nuts shut');
   });
 
   test('2.7 tpi has no mark that is right on every turn', () => {

@@ -48,6 +48,10 @@ const mountingPenalty = (train: Gearing, mount: Mount | null): number => {
   return mount.fits ? tightness(mount.clearanceMm) : MOUNT_FAILS;
 };
 
+/** A train nearer to a measured pitch than the pitch was measured is as good as exact. @param measuredPpm null: the pitch was not measured */
+export const asGoodAsMeasured = <T extends { readonly errorPpm: number }>(train: T, measuredPpm: number | null): T =>
+  measuredPpm !== null && Math.abs(train.errorPpm) <= measuredPpm ? { ...train, errorPpm: 0 } : train;
+
 /** Weighs one train. The error counts by the share of the pitch-diameter clearance it eats over this engagement. */
 export function meritOf(train: Train, mount: Mount | null, context: MeritContext, w: Weights): Merit {
   const eaten = pitchErrorEffect(train.errorPpm, context.engagementMm, context.flanksDeg).clearanceEatenMm;

@@ -1,6 +1,6 @@
 import { findSlip, type Known, type Slip } from '../evidence/mistakes.ts';
 import type { Quantity } from '../evidence/evidence.ts';
-import type { Spot } from '../evidence/wearMap.ts';
+import { wearProfile, type Spot, type WearProfile } from '../evidence/wearMap.ts';
 import { partOf } from './evidence.ts';
 import type { Job, Reading } from './schema.ts';
 
@@ -47,5 +47,24 @@ export function wearSeries(job: Job): WearSeries[] {
         .filter((r) => (r.span?.text ?? null) === wire)
         .map((r) => ({ positionMm: r.positionMm ?? 0, diameterMm: r.value })),
     }));
+  });
+}
+
+/** A series with its profile along the part. */
+export interface SeenWear {
+  readonly series: WearSeries;
+  readonly profile: WearProfile;
+}
+/**
+ * Wear of every kind that was read in two places or more. The unworn stretch is the one chosen; else the first kind that was
+ * read so proposes it, and the others are judged by the same.
+ */
+export function wearSeen(job: Job): SeenWear[] {
+  const part = partOf(job);
+  const all = wearSeries(job);
+  const proposed = all.map((s) => wearProfile(s.spots, part, job.wearMap.unworn)).find((p) => p !== null)?.unworn;
+  return all.flatMap((series) => {
+    const profile = wearProfile(series.spots, part, job.wearMap.unworn ?? proposed ?? null);
+    return profile ? [{ series, profile }] : [];
   });
 }

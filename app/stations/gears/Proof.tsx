@@ -1,19 +1,19 @@
 import { useState } from 'react';
-import { crestsToMeasure, nearestPitches } from '../../../core/gearing/audit.ts';
+import { judgeScratch, scratchPlan } from '../../../core/gearing/scratch.ts';
 import { explainScratch } from '../../../core/gearing/diagnose.ts';
 import { dialRule } from '../../../core/gearing/dial.ts';
 import { turnsCheck } from '../../../core/gearing/effect.ts';
 import { allSettings, ratioOf } from '../../../core/gearing/levers.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { readNumber } from '../../../core/quantity/number.ts';
-import { bad, good } from '../../../core/quantity/outcome.ts';
+import { readWhole } from '../../../core/quantity/number.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact, numberOf, type Rational } from '../../../core/quantity/rational.ts';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Note, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { dialAdvice } from '../../../words/gears.ts';
 import { Dial } from './Dial.tsx';
 
 interface Props {
@@ -30,18 +30,13 @@ export function Proof({ lathe, lead, train }: Props) {
   const [spanMm, setSpan] = useState<number | null>(null);
   const turns = turnsCheck(lead, exact(lathe.leadscrew));
   const setting = allSettings(lathe.levers).find((s) => ratioOf(lathe.levers, s)?.equals(exact(train.gearbox)));
-  const instrument = shop.instruments
-    .filter((i) => i.measures === 'length')
-    .reduce((m, i) => Math.min(m, i.uncertainty), 0.25);
-  const caliper = Math.max(0.02, instrument);
-  // the nearest pitch that would be a wrong one: closer than this is what an approximate train is meant to be
-  const other = nearestPitches(lead, 12).find((p) => Math.abs(p.errorPpm) > 3000);
-  const over = other ? crestsToMeasure(lead, exact(other.pitch), caliper) : null;
-  const measuredMm = crests !== null && spanMm !== null ? spanMm / crests : null;
-  const uncertaintyMm = crests === null ? caliper : (caliper * Math.SQRT2) / crests;
-  const right = measuredMm !== null && Math.abs(measuredMm - numberOf(lead)) <= 2 * uncertaintyMm;
+  const { instrumentMm, other, over } = scratchPlan(
+    lead,
+    shop.instruments.filter((i) => i.measures === 'length').map((i) => i.uncertainty),
+  );
+  const verdict = crests === null || spanMm === null ? null : judgeScratch(lead, crests, spanMm, instrumentMm);
   const why =
-    measuredMm === null || right
+    verdict === null || verdict.right
       ? []
       : explainScratch({
           leadscrew: exact(lathe.leadscrew),
@@ -49,8 +44,8 @@ export function Proof({ lathe, lead, train }: Props) {
           gears: lathe.gears,
           levers: lathe.levers,
           planned: { drivers: train.drivers, driven: train.driven, ...(setting ? { levers: setting } : {}) },
-          measuredMm,
-          uncertaintyMm,
+          measuredMm: verdict.measuredMm,
+          uncertaintyMm: verdict.uncertaintyMm,
         });
   const dial = lathe.dial
     ? dialRule({ leadscrew: exact(lathe.leadscrew), lead, dialTeeth: lathe.dial.teeth, marks: lathe.dial.marks })
@@ -81,14 +76,7 @@ export function Proof({ lathe, lead, train }: Props) {
             <TypedField
               label="Scratch read over, crests"
               shown={crests === null ? '' : String(crests)}
-              parse={(t) => {
-                const n = readNumber(t, 'crests');
-                if (!n.ok) return n;
-                const v = numberOf(n.value.value);
-                return Number.isInteger(v) && v >= 1 && v <= 500
-                  ? good(v)
-                  : bad('crests', 'whole-number', { from: 1, to: 500, right: String(over ?? 10) });
-              }}
+              parse={(t) => readWhole(t, 'crests', 1, 500, String(over ?? 10))}
               onCommit={setCrests}
               onClear={() => setCrests(null)}
             />
@@ -100,16 +88,16 @@ export function Proof({ lathe, lead, train }: Props) {
               onClear={() => setSpan(null)}
             />
           </div>
-          {measuredMm !== null && right && (
+          {verdict?.right === true && (
             <Note tone="right">
-              Right: {lengthText(measuredMm, system, FINE)} a thread, where {lengthText(numberOf(lead), system, FINE)}{' '}
-              is wanted.
+              Right: {lengthText(verdict.measuredMm, system, FINE)} a thread, where{' '}
+              {lengthText(numberOf(lead), system, FINE)} is wanted.
             </Note>
           )}
-          {measuredMm !== null && !right && (
+          {verdict?.right === false && (
             <Note tone="wrong">
               <p>
-                The scratch is {lengthText(measuredMm, system, FINE)} a thread, not{' '}
+                The scratch is {lengthText(verdict.measuredMm, system, FINE)} a thread, not{' '}
                 {lengthText(numberOf(lead), system, FINE)}.{' '}
                 {why.length === 0
                   ? 'No single mistake explains it: look at the train afresh.'
@@ -138,7 +126,7 @@ export function Proof({ lathe, lead, train }: Props) {
             return (
               <p key={teeth} className="text-sm">
                 With the <strong className="num">{teeth}</strong> on the dial:{' '}
-                {other.safeMarks.length > 0 ? other.advice : 'no mark either.'}
+                {other.safeMarks.length > 0 ? dialAdvice(other, lathe.dial?.marks ?? 0, system) : 'no mark either.'}
               </p>
             );
           })}
@@ -150,7 +138,9 @@ export function Proof({ lathe, lead, train }: Props) {
           )}
           <Note tone={dial && dial.safeMarks.length > 0 ? 'right' : 'caution'}>
             <strong>Chasing dial:</strong>{' '}
-            {dial ? dial.advice : 'this lathe has none: keep the half-nuts shut and reverse the spindle.'}
+            {dial
+              ? dialAdvice(dial, lathe.dial?.marks ?? 0, system)
+              : 'this lathe has none: keep the half-nuts shut and reverse the spindle.'}
           </Note>
         </div>
       </div>

@@ -3,7 +3,7 @@ import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
 import { engagedOf } from '../../../core/job/derive.ts';
 import { gearsToChange, sameGears } from '../../../core/gearing/change.ts';
 import { orderByShopRule } from '../../../core/gearing/shopRule.ts';
-import { meritOf } from '../../../core/gearing/merit.ts';
+import { asGoodAsMeasured, meritOf } from '../../../core/gearing/merit.ts';
 import type { MountedTrain } from '../../../core/gearing/mountAll.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
@@ -39,7 +39,7 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
     .map((t) => ({
       ...t,
       merit: meritOf(
-        measuredPpm !== null && Math.abs(t.errorPpm) <= measuredPpm ? { ...t, errorPpm: 0 } : t,
+        asGoodAsMeasured(t, measuredPpm),
         t.mount,
         {
           engagementMm: engagedOf(job),

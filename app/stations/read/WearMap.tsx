@@ -1,8 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
-import { wearProfile } from '../../../core/evidence/wearMap.ts';
 import { QUANTITY_NAMES } from '../../../core/job/entry.ts';
-import { wearSeries } from '../../../core/job/known.ts';
+import { wearSeen, wearSeries } from '../../../core/job/known.ts';
 import { partOf } from '../../../core/job/evidence.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
@@ -27,13 +26,10 @@ export function WearMap({ positionMm, onPoint }: Props) {
   const id = useId();
   const part = partOf(job);
   const series = wearSeries(job);
-  // the first kind read in two places or more proposes the unworn stretch; the others are judged by the same
-  const main = series.map((s) => wearProfile(s.spots, part, job.wearMap.unworn)).find((p) => p !== null) ?? null;
-  const profiles = series.flatMap((s) => {
-    const profile = wearProfile(s.spots, part, job.wearMap.unworn ?? main?.unworn ?? null);
-    const title = `${QUANTITY_NAMES[s.quantity][part]}${s.wire === null ? '' : `, ${s.wire}`}`;
-    return profile ? [{ title, profile }] : [];
-  });
+  const profiles = wearSeen(job).map(({ series: s, profile }) => ({
+    title: `${QUANTITY_NAMES[s.quantity][part]}${s.wire === null ? '' : `, ${s.wire}`}`,
+    profile,
+  }));
   const profile = profiles[0]?.profile ?? null;
   const furthest = Math.max(0, ...series.flatMap((s) => s.spots.map((p) => p.positionMm)));
   const length = job.wearMap.lengthMm ?? Math.max(USUAL_LENGTH_MM, furthest);

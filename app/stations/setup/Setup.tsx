@@ -7,6 +7,8 @@ import {
   carriageSpeedMmS,
 } from '../../../core/cutting/speed.ts';
 import { flanksUnderTool } from '../../../core/cutting/flanks.ts';
+import { judgeSlideAngle } from '../../../core/cutting/slideAngle.ts';
+import { slideAngleText } from '../../../words/setup.ts';
 import { CONFLICT } from '../../../words/machine.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { feedsAtAngle } from '../../../core/job/feed.ts';
@@ -56,6 +58,7 @@ export function Setup() {
   const half = flanksUnderTool(form, { leftHand: thread.leftHand }).trailingDeg;
   const angled = feedsAtAngle(job.setup.infeed);
   const angle = job.setup.slideAngleDeg;
+  const slide = judgeSlideAngle(angle, half);
   const scale = lathe ? slideScaleDeg(angle, lathe.slideScaleZero) : null;
   const wanted = plan ? threadingRpm(job.intake.material, plan.startDiameterMm) : null;
   const suggested = wanted !== null && lathe ? speedFrom(lathe.speeds, wanted) : null;
@@ -88,20 +91,8 @@ export function Setup() {
                   onCommit={(a) => act({ do: 'setUp', slideAngleDeg: a.deg })}
                   hint={`half the form angle is ${half}\u00b0; half to one degree less is usual, never more`}
                 />
-                {angle > half + 0.01 && (
-                  <Note tone="wrong">
-                    {angle}&deg; is more than the flank of {half}&deg;: the trailing flank would be cut in steps.
-                    {Math.abs(angle - half + 5) < 1.1 || Math.abs(angle - half - 5) < 1.1
-                      ? ' Was a half angle taken wrongly? '
-                      : ' '}
-                    Set {half - 0.5}&deg;.
-                  </Note>
-                )}
-                {half - angle > 2 && (
-                  <Note tone="caution">
-                    {angle}&deg; is {plain(half - angle)}&deg; less than the flank angle of {half}&deg;. Half of{' '}
-                    {half * 2} is {half}.
-                  </Note>
+                {slide.code !== 'right' && (
+                  <Note tone={slide.code === 'beyond' ? 'wrong' : 'caution'}>{slideAngleText(slide, angle, half)}</Note>
                 )}
                 {scale !== null && (
                   <Figure

@@ -1,0 +1,47 @@
+import { exact, numberOf, type Rational } from '../quantity/rational.ts';
+import { crestsToMeasure, nearestPitches, type NearPitch } from './audit.ts';
+
+/** What a scratch is measured over, and what it is told from. */
+export interface ScratchPlan {
+  /** How well its ends are placed, mm, one standard deviation. */
+  readonly instrumentMm: number;
+  /** The nearest pitch that would be a wrong one; null: none is near. */
+  readonly other: NearPitch | null;
+  /** Crests over which the two are told apart; null: there is nothing to tell it from. */
+  readonly over: number | null;
+}
+/** Jaws are set on a scratched crest no better than this, mm. Common practice, no source. */
+const PLACED_MM = 0.02;
+/** With nothing but a rule, mm. */
+const RULE_MM = 0.25;
+/** A lead nearer than this is what an approximate train is meant to be, not another pitch, ppm. */
+const ANOTHER_PITCH_PPM = 3000;
+const NEAREST = 12;
+
+/** @param uncertaintiesMm of the instruments for lengths that the shop has */
+export function scratchPlan(lead: Rational, uncertaintiesMm: readonly number[]): ScratchPlan {
+  const instrumentMm = Math.max(PLACED_MM, Math.min(RULE_MM, ...uncertaintiesMm));
+  const other = nearestPitches(lead, NEAREST).find((p) => Math.abs(p.errorPpm) > ANOTHER_PITCH_PPM) ?? null;
+  return { instrumentMm, other, over: other && crestsToMeasure(lead, exact(other.pitch), instrumentMm) };
+}
+
+/** What a scratch says of the lead. */
+export interface ScratchVerdict {
+  readonly right: boolean;
+  /** Each crest, mm. */
+  readonly measuredMm: number;
+  readonly uncertaintyMm: number;
+}
+/** Two standard deviations: nineteen readings of twenty lie within. */
+const WITHIN_SIGMA = 2;
+
+/** Judges a scratch: both ends are placed with the instrument's uncertainty. */
+export function judgeScratch(lead: Rational, crests: number, spanMm: number, instrumentMm: number): ScratchVerdict {
+  const measuredMm = spanMm / crests;
+  const uncertaintyMm = (instrumentMm * Math.SQRT2) / crests;
+  return {
+    measuredMm,
+    uncertaintyMm,
+    right: Math.abs(measuredMm - numberOf(lead)) <= WITHIN_SIGMA * uncertaintyMm,
+  };
+}

@@ -1,5 +1,5 @@
 import { latheUnknownText } from './lathe.ts';
-import { routine, withdrawal } from '../core/cutting/routine.ts';
+import { routine, withdrawal } from './routine.ts';
 import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Problem } from '../core/quantity/outcome.ts';

@@ -249,6 +249,12 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'run-without-step': (f) => [`"${f.typed}" goes on for ever.`, '50-600 by 5'],
   'not-in-a-list': (f) => [`"${f.typed}" is not a number.`, '40 65 110, 2x20, or 50-600 by 5'],
   'list-too-long': (f) => [`More than ${f.most} of them.`, `at most ${f.most}`],
+  'reading-without-span': (f) =>
+    f.quantity === 'overWires'
+      ? ['A measurement over wires says nothing without its wire.', 'the wire\u2019s diameter beside it']
+      : f.quantity === 'crestCount'
+        ? ['A count of crests says nothing without the length they were counted over.', '7 crests in 1 in']
+        : ['A leaf says nothing without how it fits.', 'fits, nearly, or no'],
   'needed-here': (f) => ['It is needed for this way and is not given.', `for example ${f.right}`],
   'no-exact-number': (f) => [`"${f.typed}" is no exact number.`, '"5/2" or "1.25"'],
   'slip-gear-not-said': () => ['Which gear is slipped is not said.', '{"teeth":40,"leadscrewTurnsPerTurn":"1"}'],

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { outline } from '../../core/form/outline.ts';
 import type { Quantity } from '../../core/evidence/evidence.ts';
-import { QUANTITY_NAMES } from '../../core/job/entry.ts';
+import { QUANTITY_NAMES } from '../../words/readings.ts';
 import { degreesText, FINE, lengthText } from '../../core/quantity/format.ts';
 import { pitchText } from '../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';

@@ -4,7 +4,7 @@ import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { calmPasses } from './depths.ts';
 import { passSchedule, type PassRequest } from './passes.ts';
 import { sectionMm2 } from './tip.ts';
-import { routine } from './routine.ts';
+import { routine } from '../../words/routine.ts';
 import { reactionTimeS, speedFrom, threadingRpm } from './speed.ts';
 
 const request = (over: Partial<PassRequest> = {}): PassRequest => ({

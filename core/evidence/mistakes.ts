@@ -11,29 +11,32 @@ export interface Known {
   readonly includedDeg: number | null;
 }
 
+export type SlipAgainst = 'same' | 'crest' | 'pitch' | 'pitch-sides' | 'angle' | 'no-form' | 'count';
 /** A likely slip in what was just typed, with what it would be if meant otherwise. */
 export interface Slip {
   readonly kind:
     'inch-for-mm' | 'mm-for-inch' | 'decimal' | 'radius' | 'crossed' | 'half-angle' | 'both-ends' | 'both-sides';
-  /** One sentence: why it looks wrong and what it would be. */
-  readonly message: string;
+  /** What was typed, and what it does not go with: a reading of the same, the pitch, the crest; mm or degrees. Null: nothing. */
+  readonly typed: number;
+  readonly against: number | null;
+  /** What the comparison was. */
+  readonly by: SlipAgainst;
   /** The value to take instead, in the reading's own unit; null when there is none to offer. */
   readonly instead: number | null;
 }
 
 /** Ratios that turn a reading into a credible one, most likely slip first. */
-const LENGTH_SLIPS: readonly { readonly kind: Slip['kind']; readonly factor: number; readonly words: string }[] = [
-  { kind: 'inch-for-mm', factor: 25.4, words: 'inches' },
-  { kind: 'mm-for-inch', factor: 1 / 25.4, words: 'millimetres' },
-  { kind: 'radius', factor: 2, words: 'a radius' },
-  { kind: 'decimal', factor: 10, words: 'a decimal place out' },
-  { kind: 'decimal', factor: 0.1, words: 'a decimal place out' },
+const LENGTH_SLIPS: readonly { readonly kind: Slip['kind']; readonly factor: number }[] = [
+  { kind: 'inch-for-mm', factor: 25.4 },
+  { kind: 'mm-for-inch', factor: 1 / 25.4 },
+  { kind: 'radius', factor: 2 },
+  { kind: 'decimal', factor: 10 },
+  { kind: 'decimal', factor: 0.1 },
 ];
 
 /** Two diameters of one crest agree within wear and tolerance: a tenth of the pitch and two per cent. */
 const agrees = (a: number, b: number, pitchMm: number | null): boolean =>
   Math.abs(a - b) <= 0.03 * b + 0.25 * (pitchMm ?? 1);
-const text = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
 
 /**
  * Looks for a slip in one new reading against the other evidence. Null when it is credible, or when nothing is known to
@@ -57,7 +60,9 @@ export function findSlip(quantity: Quantity, value: number, known: Known, spanMm
       if (known.majorMm !== null && value >= known.majorMm) {
         return {
           kind: 'crossed',
-          message: `The ${known.part === 'external' ? 'root' : 'bore'} cannot be larger than the crest of ${text(known.majorMm)}: were the two exchanged?`,
+          typed: value,
+          against: known.majorMm,
+          by: 'crest',
           instead: null,
         };
       }
@@ -107,14 +112,18 @@ function depthSlip(value: number, known: Known): Slip | null {
   if (credible(value / 2))
     return {
       kind: 'both-sides',
-      message: `${text(value)} is deeper than a pitch of ${text(pitchMm)} can be. Taken as both sides together (on diameter) it would be ${text(value / 2)} deep.`,
+      typed: value,
+      against: pitchMm,
+      by: 'pitch-sides',
       instead: value / 2,
     };
-  for (const { kind, factor, words } of LENGTH_SLIPS) {
+  for (const { kind, factor } of LENGTH_SLIPS) {
     if (kind !== 'radius' && credible(value * factor))
       return {
         kind,
-        message: `${text(value)} is no depth for a pitch of ${text(pitchMm)}. Taken as ${words} it would be ${text(value * factor)}.`,
+        typed: value,
+        against: pitchMm,
+        by: 'pitch',
         instead: value * factor,
       };
   }
@@ -123,11 +132,13 @@ function depthSlip(value: number, known: Known): Slip | null {
 
 function diameterSlip(value: number, expected: number | null, pitchMm: number | null): Slip | null {
   if (expected === null || agrees(value, expected, pitchMm)) return null;
-  for (const { kind, factor, words } of LENGTH_SLIPS) {
+  for (const { kind, factor } of LENGTH_SLIPS) {
     if (agrees(value * factor, expected, pitchMm))
       return {
         kind,
-        message: `${text(value)} does not go with the ${text(expected)} already read. Taken as ${words} it would be ${text(value * factor)}.`,
+        typed: value,
+        against: expected,
+        by: 'same',
         instead: value * factor,
       };
   }
@@ -143,7 +154,9 @@ function angleSlip(value: number, known: number | null): Slip | null {
   if (known !== null && !near(value, known) && near(doubled, known))
     return {
       kind: 'half-angle',
-      message: `${value}\u00b0 is half of the ${known}\u00b0 already read. The included angle would be ${doubled}\u00b0.`,
+      typed: value,
+      against: known,
+      by: 'angle',
       instead: doubled,
     };
   if (
@@ -153,7 +166,9 @@ function angleSlip(value: number, known: number | null): Slip | null {
   )
     return {
       kind: 'half-angle',
-      message: `${value}\u00b0 is no included angle of a usual form. Was the half given? The whole would be ${doubled}\u00b0.`,
+      typed: value,
+      against: null,
+      by: 'no-form',
       instead: doubled,
     };
   return null;
@@ -165,7 +180,9 @@ function countSlip(crests: number, spanMm: number, pitchMm: number): Slip | null
   if (Math.abs(crests - 1 - expected) < 0.35)
     return {
       kind: 'both-ends',
-      message: `${crests} crests would be a pitch of ${text(spanMm / crests)}, where ${text(pitchMm)} was read. The two half crests at the ends count as one: then it is ${crests - 1}.`,
+      typed: spanMm / crests,
+      against: pitchMm,
+      by: 'count',
       instead: crests - 1,
     };
   return null;

@@ -5,7 +5,7 @@ import { cardOf } from '../job/card.ts';
 import { stationStates } from '../job/chain.ts';
 import { threadOfJob } from '../job/derive.ts';
 import { applyEdit, type Edit } from '../job/edits/index.ts';
-import { newJob } from '../job/create.ts';
+import { emptyShop, newJob } from '../job/create.ts';
 import { metalOf } from '../job/metal.ts';
 import type { Job, Shop } from '../job/schema.ts';
 import { stoppedText } from '../../words/machine.ts';
@@ -149,5 +149,26 @@ describe('what a thread is made of is checked at the border', () => {
     const back = withThread(over);
     expect(back.ok ? '' : back.problems.map((p) => p.field).join(' ')).toContain(where);
     expect(back.ok).toBe(false);
+  });
+  test('a measurement over wires without its wire is no reading, in a file or typed', () => {
+    const reading = {
+      quantity: 'overWires' as const,
+      text: '32.1',
+      value: 32.1,
+      span: null,
+      leaf: null,
+      instrument: null,
+      uncertainty: null,
+      member: 'part' as const,
+      place: '',
+      positionMm: null,
+      wear: 'unknown' as const,
+    };
+    const job = newJob('j', 'Without a wire', new Date('2026-11-26T08:00:00Z'));
+    const at = '2026-11-26T08:00:00.000Z';
+    const back = readDocument(JSON.stringify({ ...job, readings: [{ ...reading, id: 'r', at }] }));
+    expect(back.ok ? [] : back.problems.map((p) => p.field)).toContain('readings.0.span');
+    const typed = applyEdit(job, emptyShop(), { do: 'takeReading', reading }, { id: 'r', at });
+    expect(typed).toMatchObject({ ok: false, problem: { code: 'reading-without-span' } });
   });
 });

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { mountTrain, type Arm, type Fitting } from './mount.ts';
-import { fittingSteps, spacersOf, turnOf } from './steps.ts';
+import { fittingSteps } from '../../words/fitting.ts';
+import { spacersOf, turnOf } from './steps.ts';
 
 const ARM: Arm = { centresMm: 118, moduleMm: 1.5, slots: [{ fromMm: 30, toMm: 115 }], bossRadiusMm: 9, studs: 3 };
 

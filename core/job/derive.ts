@@ -23,7 +23,7 @@ import { standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
 /** The thread a job stands on: the one accepted in Name, as core's own type. */
-export const threadOfJob = (job: Job): ThreadSpec | null => (job.name ? (job.name.thread as ThreadSpec) : null);
+export const threadOfJob = (job: Job): ThreadSpec | null => (job.name ? job.name.thread : null);
 
 export const latheOf = (job: Job, shop: Shop): Lathe | null =>
   shop.lathes.find((l) => l.id === job.gears.lathe) ?? null;

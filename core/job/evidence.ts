@@ -1,5 +1,4 @@
 import { DEFAULT_SIGMA, type Evidence } from '../evidence/evidence.ts';
-import { inches } from '../quantity/units.ts';
 import { otherMember } from './made.ts';
 import type { Job, Reading } from './schema.ts';
 
@@ -7,9 +6,9 @@ import type { Job, Reading } from './schema.ts';
 export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn === 'nut' ? 'internal' : 'external');
 
 /** A stored reading as evidence for naming. */
-export function evidenceOf(r: Reading, part: 'external' | 'internal'): Evidence {
+export function evidenceOf(r: Reading, part: 'external' | 'internal'): Evidence | null {
   const own = plainEvidence(r);
-  return r.member === 'mate' ? { ...own, member: otherMember(part) } : own;
+  return own && r.member === 'mate' ? { ...own, member: otherMember(part) } : own;
 }
 
 /** An instrument at least this fine measures from crest to crest. */
@@ -17,13 +16,15 @@ export const FINE_ENOUGH_MM = 0.1;
 const isSpanned = (r: Reading): boolean => r.uncertainty !== null && r.uncertainty <= FINE_ENOUGH_MM;
 const spanSigmaMm = (r: Reading): number => Math.hypot(Math.SQRT2 * (r.uncertainty ?? 0), DEFAULT_SIGMA.crestPlacedMm);
 
-/** Pitch that a count of crests gives, and its standard deviation, mm. */
-export function pitchOfCount(r: Reading): { readonly mm: number; readonly sigmaMm: number } {
-  const mm = (r.span?.mm ?? inches(1)) / r.value;
+/** Pitch that a count of crests gives, and its standard deviation, mm; null without the length they were counted over. */
+export function pitchOfCount(r: Reading): { readonly mm: number; readonly sigmaMm: number } | null {
+  if (!r.span) return null;
+  const mm = r.span.mm / r.value;
   return { mm, sigmaMm: (isSpanned(r) ? spanSigmaMm(r) : DEFAULT_SIGMA.crests * mm) / r.value };
 }
 
-function plainEvidence(r: Reading): Evidence {
+/** Null: a reading that lacks what it was taken with says nothing. */
+function plainEvidence(r: Reading): Evidence | null {
   const sigma = r.uncertainty;
   switch (r.quantity) {
     case 'majorDiameter':
@@ -36,13 +37,15 @@ function plainEvidence(r: Reading): Evidence {
         ...(sigma === null ? {} : { uncertaintyMm: sigma }),
       };
     case 'overWires':
-      return {
-        quantity: 'overWires',
-        valueMm: r.value,
-        wireMm: r.span?.mm ?? 1,
-        wear: r.wear,
-        ...(sigma === null ? {} : { uncertaintyMm: sigma }),
-      };
+      return (
+        r.span && {
+          quantity: 'overWires',
+          valueMm: r.value,
+          wireMm: r.span.mm,
+          wear: r.wear,
+          ...(sigma === null ? {} : { uncertaintyMm: sigma }),
+        }
+      );
     case 'crestFlat':
     case 'rootFlat':
     case 'crestRadius':
@@ -56,20 +59,24 @@ function plainEvidence(r: Reading): Evidence {
     case 'depth':
       return { quantity: 'depth', valueMm: r.value, wear: r.wear, ...(sigma === null ? {} : { uncertaintyMm: sigma }) };
     case 'crestCount':
-      return {
-        quantity: 'crestCount',
-        crests: r.value,
-        spanMm: r.span?.mm ?? 25.4,
-        // measured from crest to crest; against a rule the crests are merely counted
-        ...(isSpanned(r) ? { spanUncertaintyMm: spanSigmaMm(r) } : {}),
-      };
+      return (
+        r.span && {
+          quantity: 'crestCount',
+          crests: r.value,
+          spanMm: r.span.mm,
+          // measured from crest to crest; against a rule the crests are merely counted
+          ...(isSpanned(r) ? { spanUncertaintyMm: spanSigmaMm(r) } : {}),
+        }
+      );
     case 'pitchLeaf':
-      return {
-        quantity: 'pitchLeaf',
-        pitchMm: r.value,
-        fit: r.leaf ?? 'fits',
-        ...(r.span === null ? {} : { overMm: r.span.mm }),
-      };
+      return (
+        r.leaf && {
+          quantity: 'pitchLeaf',
+          pitchMm: r.value,
+          fit: r.leaf,
+          ...(r.span === null ? {} : { overMm: r.span.mm }),
+        }
+      );
     case 'flankAngle':
     case 'leadingFlank':
     case 'trailingFlank':
@@ -85,4 +92,4 @@ function plainEvidence(r: Reading): Evidence {
   }
 }
 
-export const evidenceOfJob = (job: Job): Evidence[] => job.readings.map((r) => evidenceOf(r, partOf(job)));
+export const evidenceOfJob = (job: Job): Evidence[] => job.readings.flatMap((r) => evidenceOf(r, partOf(job)) ?? []);

@@ -51,10 +51,13 @@ describe('the pitch that a count gives', () => {
       sigmaMm: expect.closeTo((0.2 * 1.25) / 7, 9) as unknown,
     });
     const spanned = pitchOfCount({ ...count, uncertainty: 0.02 });
-    expect(spanned.sigmaMm).toBeCloseTo(Math.hypot(0.02 * Math.SQRT2, 0.04) / 7, 9);
+    expect(spanned?.sigmaMm).toBeCloseTo(Math.hypot(0.02 * Math.SQRT2, 0.04) / 7, 9);
     expect(evidenceOf({ ...count, uncertainty: 0.02 }, 'external')).toMatchObject({
-      spanUncertaintyMm: expect.closeTo(7 * spanned.sigmaMm, 9) as unknown,
+      spanUncertaintyMm: expect.closeTo(7 * (spanned?.sigmaMm ?? NaN), 9) as unknown,
     });
+    expect(pitchOfCount({ ...count, span: null })).toBeNull();
+    expect(evidenceOf({ ...count, span: null }, 'external')).toBeNull();
+    expect(evidenceOf({ ...count, quantity: 'overWires', span: null }, 'external')).toBeNull();
     expect(evidenceOf({ ...count, uncertainty: 0.25 }, 'external')).not.toHaveProperty('spanUncertaintyMm');
   });
 });

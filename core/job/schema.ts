@@ -49,48 +49,64 @@ export const ThreadSchema = Type.Object(
   { additionalProperties: false, ...SPECIAL_IS_ITS_DIMENSIONS },
 );
 
+/** A reading over wires has its wire, and crests their span; a leaf says how it fits. Without them it says nothing. */
+const WITH_ITS_SPAN = {
+  allOf: [
+    {
+      if: { properties: { quantity: { enum: ['overWires', 'crestCount'] } }, required: ['quantity'] },
+      then: { properties: { span: { type: 'object' } } },
+    },
+    {
+      if: { properties: { quantity: { const: 'pitchLeaf' } }, required: ['quantity'] },
+      then: { properties: { leaf: { type: 'string' } } },
+    },
+  ],
+};
 /** A reading as it was taken: the text typed, what it means, with what, where and in what state the metal was. */
-export const ReadingSchema = object({
-  id,
-  quantity: oneOf(
-    'majorDiameter',
-    'minorDiameter',
-    'pitchDiameter',
-    'overWires',
-    'crestCount',
-    'pitchLeaf',
-    'flankAngle',
-    'leadingFlank',
-    'trailingFlank',
-    'depth',
-    'crestFlat',
-    'rootFlat',
-    'crestRadius',
-    'rootRadius',
-    'lead',
-    'taper',
-    'starts',
-    'hand',
-  ),
-  /** As typed. */
-  text: text(80),
-  /** mm, degrees, ratio or count, by quantity. For a leaf its pitch in mm; for the hand 1 right, -1 left. */
-  value: finite,
-  /** Crest count: the span, as typed and in mm. Leaf: the length over which it was held. Over wires: the wire. */
-  span: Type.Union([Type.Null(), object({ text: text(80), mm: positive })]),
-  leaf: Type.Union([Type.Null(), oneOf('fits', 'nearly', 'no')]),
-  /** Instrument's id in the shop, or null when not said. */
-  instrument: Type.Union([Type.Null(), id]),
-  /** One standard deviation in the value's unit, taken from the instrument when the reading was made. */
-  uncertainty: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 1000 })]),
-  /** The part itself, or its mate. */
-  member: oneOf('part', 'mate'),
-  place: text(120),
-  /** Along the axis from the end of the thread, mm; null when not pointed at. */
-  positionMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 100_000 })]),
-  wear: oneOf('worn', 'unworn', 'unknown'),
-  at: time,
-});
+export const ReadingSchema = Type.Object(
+  {
+    id,
+    quantity: oneOf(
+      'majorDiameter',
+      'minorDiameter',
+      'pitchDiameter',
+      'overWires',
+      'crestCount',
+      'pitchLeaf',
+      'flankAngle',
+      'leadingFlank',
+      'trailingFlank',
+      'depth',
+      'crestFlat',
+      'rootFlat',
+      'crestRadius',
+      'rootRadius',
+      'lead',
+      'taper',
+      'starts',
+      'hand',
+    ),
+    /** As typed. */
+    text: text(80),
+    /** mm, degrees, ratio or count, by quantity. For a leaf its pitch in mm; for the hand 1 right, -1 left. */
+    value: finite,
+    /** Crest count: the span, as typed and in mm. Leaf: the length over which it was held. Over wires: the wire. */
+    span: Type.Union([Type.Null(), object({ text: text(80), mm: positive })]),
+    leaf: Type.Union([Type.Null(), oneOf('fits', 'nearly', 'no')]),
+    /** Instrument's id in the shop, or null when not said. */
+    instrument: Type.Union([Type.Null(), id]),
+    /** One standard deviation in the value's unit, taken from the instrument when the reading was made. */
+    uncertainty: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 1000 })]),
+    /** The part itself, or its mate. */
+    member: oneOf('part', 'mate'),
+    place: text(120),
+    /** Along the axis from the end of the thread, mm; null when not pointed at. */
+    positionMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 100_000 })]),
+    wear: oneOf('worn', 'unworn', 'unknown'),
+    at: time,
+  },
+  { additionalProperties: false, ...WITH_ITS_SPAN },
+);
 
 const Decision = object({
   thread: ThreadSchema,

@@ -157,6 +157,7 @@ export interface ProblemFigures {
   'run-without-step': { readonly typed: string };
   'not-in-a-list': { readonly typed: string };
   'list-too-long': { readonly most: number };
+  'reading-without-span': { readonly quantity: string };
   'needed-here': { readonly right: string };
   'no-exact-number': { readonly typed: string };
   'slip-gear-not-said': None;

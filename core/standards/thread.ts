@@ -1,6 +1,6 @@
 import { basicSizes, type BasicSizes } from '../form/sizes.ts';
 import { formAt, specialForm, type FormId, type SpecialForm, type ThreadForm } from '../form/shape.ts';
-import { exact, mixedText, numberOf, rationalOf, shortText, type Rational } from '../quantity/rational.ts';
+import { exact, mixedText, numberOf, shortText, type Rational } from '../quantity/rational.ts';
 import { INCH_MM } from '../quantity/rational.ts';
 import { isMetricPitch, isTpiPitch, storedPitch, tpiOf } from '../quantity/pitch.ts';
 import { toInches } from '../quantity/units.ts';
@@ -61,7 +61,8 @@ export function threadOfRow(row: StandardThread, starts = 1, leftHand = false): 
   };
 }
 
-const exactOf = (text: string): Rational => rationalOf(text) ?? exact(1);
+/** @throws RangeError for a pitch that is none: a row of the tables or a checked document always has one */
+const exactOf = storedPitch;
 
 /** Adds starts and hand to a single-start designation, in the way its family writes them. */
 export function withStarts(

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { mountOn } from '../../../core/gearing/latheArm.ts';
 import type { Fitting } from '../../../core/gearing/mount.ts';
 import { leadSteps } from '../../../core/gearing/leadSteps.ts';
-import { fittingSteps } from '../../../core/gearing/steps.ts';
+import { fittingSteps } from '../../../words/fitting.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { lengthText } from '../../../core/quantity/format.ts';

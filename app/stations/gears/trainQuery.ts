@@ -50,9 +50,9 @@ export function measuredPitchPpm(job: Job): number | null {
   if (thread?.family !== 'Special' || isTpiPitch(pitchOf(thread)) || isMetricPitch(pitchOf(thread))) return null;
   const shares = job.readings
     .filter((r) => r.quantity === 'crestCount')
-    .map((r) => {
+    .flatMap((r) => {
       const pitch = pitchOfCount(r);
-      return pitch.sigmaMm / pitch.mm;
+      return pitch ? [pitch.sigmaMm / pitch.mm] : [];
     });
   return shares.length > 0 ? Math.min(...shares) * 1e6 : null;
 }

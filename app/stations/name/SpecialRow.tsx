@@ -1,5 +1,5 @@
 import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
-import { QUANTITY_NAMES } from '../../../core/job/entry.ts';
+import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { partOf, pitchOfCount } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { leastWorn } from '../../../core/job/special.ts';
@@ -72,7 +72,7 @@ function sureText(r: Reading, system: UnitSystem): string {
       return `${r.value}\u00b0 \u00b1${r.uncertainty ?? DEFAULT_SIGMA.angleDeg}\u00b0`;
     case 'crestCount': {
       const pitch = pitchOfCount(r);
-      return within(pitch.mm, pitch.sigmaMm);
+      return pitch ? within(pitch.mm, pitch.sigmaMm) : 'over no length';
     }
     case 'crestFlat':
     case 'rootFlat':

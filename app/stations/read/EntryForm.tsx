@@ -1,7 +1,9 @@
+import { slipText } from '../../../words/slips.ts';
 import { useId, useMemo, useState } from 'react';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
-import { FINE_ENOUGH_MM } from '../../../core/job/evidence.ts';
-import { nextQuantity, QUANTITY_NAMES, readEntry, READING_ORDER } from '../../../core/job/entry.ts';
+import { FINE_ENOUGH_MM, partOf } from '../../../core/job/evidence.ts';
+import { nextQuantity, readEntry, READING_ORDER } from '../../../core/job/entry.ts';
+import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { slipIn } from '../../../core/job/known.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -278,7 +280,7 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
         )}
         {slip && (
           <Note tone="caution">
-            {slip.message}{' '}
+            {slipText(slip, partOf(job), system)}{' '}
             {slip.instead !== null && (
               <Button onClick={() => take(true)} className="ml-2">
                 Take it so <span className="text-sm text-ink2">Alt Enter</span>

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { nextReadings, type NextReading as Next } from '../../../core/identify/nextReading.ts';
 import { rivalsOf } from '../../../core/identify/specialRival.ts';
-import { QUANTITY_NAMES } from '../../../core/job/entry.ts';
+import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { evidenceOfJob, partOf } from '../../../core/job/evidence.ts';
 import { cutablePitch } from '../../../core/job/special.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';

@@ -2,7 +2,8 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { Trash2 } from 'lucide-react';
 import { flushSync } from 'react-dom';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
-import { QUANTITY_NAMES, READING_ORDER } from '../../../core/job/entry.ts';
+import { READING_ORDER } from '../../../core/job/entry.ts';
+import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { partOf, pitchOfCount } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
@@ -145,7 +146,9 @@ function meaning(r: Reading, system: 'mm' | 'in'): string {
   }
   if (r.quantity === 'crestCount') {
     const pitch = pitchOfCount(r);
-    return `${lengthText(pitch.mm, system, FINE)} \u00b1 ${lengthText(pitch.sigmaMm, system, { ...FINE, bare: true })} each`;
+    return pitch
+      ? `${lengthText(pitch.mm, system, FINE)} \u00b1 ${lengthText(pitch.sigmaMm, system, { ...FINE, bare: true })} each`
+      : 'over no length';
   }
   if (r.quantity === 'pitchLeaf') return lengthText(r.value, system, FINE);
   if (r.quantity === 'hand') return r.value < 0 ? 'left hand' : 'right hand';

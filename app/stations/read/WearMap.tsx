@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
-import { QUANTITY_NAMES } from '../../../core/job/entry.ts';
+import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { wearSeen, wearSeries } from '../../../core/job/known.ts';
 import { partOf } from '../../../core/job/evidence.ts';
 import { lengthText } from '../../../core/quantity/format.ts';

@@ -16,7 +16,6 @@ import { slideScaleDeg, slideScaleSteps } from '../../../core/lathe/dials.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
 import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
 import { numberOf } from '../../../core/quantity/rational.ts';
-import { plain } from '../../../core/quantity/working.ts';
 import { threadFormOf } from '../../../core/standards/thread.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';

@@ -1,7 +1,7 @@
 import { Type, type TSchema } from '@sinclair/typebox';
 import { flanksUnderTool } from '../../cutting/flanks.ts';
 import { clearanceForDutyMm, dutyOf } from '../../fit/duty.ts';
-import { bad, good } from '../../quantity/outcome.ts';
+import { bad, good, type Refused } from '../../quantity/outcome.ts';
 import { threadFormOf, type ThreadSpec } from '../../standards/thread.ts';
 import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
 import { basisOf, notYet } from '../chain.ts';
@@ -31,6 +31,13 @@ const settledNow = (job: Job, shop: Before['shop'], s: StationId, at: string, be
 
 const TakenReading = Type.Omit(ReadingSchema, ['id', 'at']);
 
+/** A reading that lacks what it was taken with; null: it has it. */
+const lacks = (r: Pick<Reading, 'quantity' | 'span' | 'leaf'>): Refused | null =>
+  ((r.quantity === 'overWires' || r.quantity === 'crestCount') && r.span === null) ||
+  (r.quantity === 'pitchLeaf' && r.leaf === null)
+    ? bad('reading.span', 'reading-without-span', { quantity: r.quantity })
+    : null;
+
 /** What is decided at the desk. */
 export const DESK = {
   setIntake: edit(
@@ -56,16 +63,18 @@ export const DESK = {
     },
   ),
 
-  takeReading: edit({ reading: TakenReading }, ({ job, id, at }, { reading }) => ({
-    job: { ...job, readings: [...job.readings, { ...(reading as Omit<Reading, 'id' | 'at'>), id, at }] },
-  })),
-  editReading: edit({ reading: id, changes: Type.Partial(TakenReading) }, ({ job }, { reading, changes }) =>
-    job.readings.some((r) => r.id === reading)
-      ? good({
-          job: { ...job, readings: job.readings.map((r) => (r.id === reading ? { ...r, ...given(changes) } : r)) },
-        })
-      : bad('reading', 'no-such-reading'),
+  takeReading: edit(
+    { reading: TakenReading },
+    ({ job, id, at }, { reading }) =>
+      lacks(reading) ??
+      good({ job: { ...job, readings: [...job.readings, { ...(reading as Omit<Reading, 'id' | 'at'>), id, at }] } }),
   ),
+  editReading: edit({ reading: id, changes: Type.Partial(TakenReading) }, ({ job }, { reading, changes }) => {
+    const old = job.readings.find((r) => r.id === reading);
+    if (!old) return bad('reading', 'no-such-reading');
+    const next = { ...old, ...given(changes) };
+    return lacks(next) ?? good({ job: { ...job, readings: job.readings.map((r) => (r.id === reading ? next : r)) } });
+  }),
   removeReading: edit({ reading: id }, ({ job }, { reading }) =>
     job.readings.some((r) => r.id === reading)
       ? good({ job: { ...job, readings: job.readings.filter((r) => r.id !== reading) } })
@@ -84,7 +93,7 @@ export const DESK = {
       reason: text(),
     },
     ({ job, shop, at }, { thread, probability, overruled, reason }) => {
-      const spec = oriented(thread as ThreadSpec, job);
+      const spec = oriented(thread, job);
       const first = job.name === null || job.name.thread.form !== spec.form || job.name.thread.pitch !== spec.pitch;
       let next: Job = { ...job, name: { thread: spec, probability, overruled, reason } };
       if (first) next = suitFit(next);
@@ -112,7 +121,7 @@ export const DESK = {
     },
     ({ job }, f) => {
       if (!job.name || job.name.thread.family !== 'Special') return bad('thread', 'not-a-special');
-      const changed = withDimensions(job.name.thread as ThreadSpec, f);
+      const changed = withDimensions(job.name.thread, f);
       return changed.ok ? good({ job: { ...job, name: { ...job.name, thread: changed.value } } }) : changed;
     },
   ),
@@ -251,7 +260,7 @@ export const DESK = {
     ({ job, shop, at }, f) => {
       const why = notYet(f.station, job, shop);
       if (why !== null) return bad('station', 'nothing-to-settle', { why, station: f.station });
-      const believed = f.thread === undefined ? threadOfJob(job) : (f.thread as ThreadSpec | null);
+      const believed = f.thread === undefined ? threadOfJob(job) : f.thread;
       return good({ job: settledNow(job, shop, f.station, at, believed) });
     },
   ),

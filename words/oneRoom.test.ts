@@ -66,3 +66,16 @@ test('and one that did would be found', () => {
   expect(sentencesOf('x.ts', 'export const a = `The blank is ${b} mm over the nominal diameter.`;')).toHaveLength(1);
   expect(sentencesOf('x.ts', "throw new RangeError('the gears must be pairs of whole numbers')")).toEqual([]);
 });
+
+/** What is drawn is drawn with sines; nothing else in a view is. */
+const DRAWN = /(Drawing|Dial|Overlay|Plot|Groove)\.tsx$/;
+test('views work nothing out: no trigonometry, and none of its helpers, outside drawings', () => {
+  const views = ['app/stations', 'app/shop', 'app/shell'].flatMap((folder) =>
+    readdirSync(folder, { recursive: true, encoding: 'utf8' })
+      .filter((f) => /\.tsx?$/.test(f) && !f.includes('.test.') && !DRAWN.test(f))
+      .map((f) => `${folder}/${f}`),
+  );
+  expect(views.length).toBeGreaterThan(40);
+  const worked = /Math\.(sin|cos|tan|atan2?|sqrt|hypot|PI|SQRT2)|\b(tan|cos|sin)Deg\b/;
+  expect(views.filter((f) => worked.test(readFileSync(f, 'utf8')))).toEqual([]);
+});

@@ -74,3 +74,11 @@ describe('what the surviving screw and the tool decide', () => {
     expect(plan(0.56).tip.clearsRoot).toBe(false);
   });
 });
+
+test('a taper pipe thread is turned at its small end to what its pitch diameter there asks for, not to the pipe\u2019s outside', () => {
+  // ASME B1.20.1, 1/2-14 NPT: E0 0.75843 in, outside of the pipe 0.840 in; height of the truncated form 0.8 P
+  const plan = fitPlan(thread('1/2-14 NPT'), { ...choice, make: 'external' });
+  expect(plan.pitchDiameterMm).toBeCloseTo(0.75843 * 25.4, 2);
+  expect(plan.startDiameterMm).toBeCloseTo((0.75843 + 0.8 / 14) * 25.4, 1);
+  expect(plan.depthMm).toBeCloseTo((0.8 / 14) * 25.4, 1);
+});

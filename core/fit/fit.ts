@@ -106,7 +106,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const clearanceMm = copy ? 0 : choice.pitchClearanceMm;
   const pitchDiameterMm = pitchAim ?? fromMm + (external ? -1 : 1) * clearanceMm;
   const readStart = copy ? (choice.readStartMm ?? null) : null;
-  const basicStart = readStart ?? (external ? sizes.majorMm : sizes.minorInternalMm);
+  const basicStart = readStart ?? (external ? outsideMm(form, sizes) : sizes.minorInternalMm);
   const reliefMm = readStart === null ? choice.crestReliefMm : 0;
   const wantedStart = startAim ?? basicStart + (external ? -1 : 1) * reliefMm;
   const bounds =
@@ -298,6 +298,13 @@ function boundsOf(form: ThreadForm, pitchMm: number, majorMm: number, mateRootMm
   ];
 }
 
+/**
+ * Outside of a screw where its pitch diameter is given, mm. A taper pipe is named by the outside of the pipe, and its pitch
+ * diameter is that of its small end (ASME B1.20.1): there the blank is smaller.
+ */
+const outsideMm = (form: ThreadForm, sizes: BasicSizes): number =>
+  form.taper === 0 ? sizes.majorMm : sizes.pitchDiameterMm + 2 * form.external.outerMm;
+
 /** Overlap of crest and mate's crest that is left, over what the form has. */
 function engagedShare(external: boolean, startMm: number, sizes: BasicSizes): number {
   const full = sizes.majorMm - sizes.minorInternalMm;
@@ -359,7 +366,8 @@ export function checkReady(plan: FitPlan, thread: ThreadSpec, readyMm: number, t
     return say(readyMm > plan.startDiameterMm + toleranceMm + LARGE_BORE * pitchMmOf(thread) ? 'bore-large' : 'right');
   }
   if (start.min !== null && readyMm < start.min - READ_MM) return say('under-class', start.min);
-  if (readyMm > sizes.majorMm + READ_MM) return say('blank-over', readyMm - sizes.majorMm);
+  const outside = outsideMm(plan.form, sizes);
+  if (readyMm > outside + READ_MM) return say('blank-over', readyMm - outside);
   return say(readyMm < plan.startDiameterMm - toleranceMm - SMALL_BLANK * pitchMmOf(thread) ? 'blank-small' : 'right');
 }
 /** A micrometer reads no nearer, mm; and diameters nearer to each other than the second are the same size taken for another. */

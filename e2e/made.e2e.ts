@@ -1,5 +1,5 @@
 import { bringIn, jobOf, M30, times } from './bench.ts';
-import type { Edit } from '../core/job/edits/index.ts';
+import { took } from '../app/testing/bench.ts';
 import { axeClean, expect, test } from './fixtures.ts';
 
 test('a go plug for the valve nuts: its own limits in Fit, over wires, and a not-go at a touch', async ({ page }) => {
@@ -126,31 +126,11 @@ test('a saw-tooth screw: which flank leads follows which of them faces the free 
     ['31', '3', 'Straight in with the cross slide'],
     ['3', '31', 'Top slide 30.5\u00b0 off the cross slide'],
   ] as const) {
-    const read = (
-      quantity: 'majorDiameter' | 'crestCount' | 'leadingFlank' | 'trailingFlank',
-      text: string,
-      value: number,
-    ): Edit => ({
-      do: 'takeReading',
-      reading: {
-        quantity,
-        text,
-        value,
-        span: quantity === 'crestCount' ? { text: '100 mm', mm: 100 } : null,
-        leaf: null,
-        instrument: null,
-        uncertainty: null,
-        member: 'part',
-        place: '',
-        positionMm: null,
-        wear: 'unknown',
-      },
-    });
     const job = jobOf('Saw-tooth', [
-      read('majorDiameter', '49.8', 49.8),
-      read('crestCount', '12.5', 12.5),
-      read('leadingFlank', freeEnd, Number(freeEnd)),
-      read('trailingFlank', head, Number(head)),
+      took('majorDiameter', 49.8),
+      took('crestCount', 12.5, { span: { text: '100 mm', mm: 100 } }),
+      took('leadingFlank', Number(freeEnd)),
+      took('trailingFlank', Number(head)),
       { do: 'chooseLathe', lathe: 'lathe-els' },
     ]);
     await bringIn(page, job, 'name');

@@ -3,6 +3,7 @@ import { demoShop } from '../demo/index.ts';
 import { newLathe } from '../core/lathe/create.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
 import type { Job, Shop } from '../core/job/schema.ts';
+import { took } from '../app/testing/bench.ts';
 import { answersOf } from './answers.ts';
 import { editOp, jobOp } from './job.ts';
 
@@ -52,24 +53,6 @@ const named = (designation: string): Data => {
   if (!read.ok) throw new Error(designation);
   return { do: 'acceptName', thread: read.value.thread, probability: 1, overruled: true, reason: 'known' };
 };
-const reading = (quantity: string, value: number, over: Data = {}): Data => ({
-  do: 'takeReading',
-  reading: {
-    quantity,
-    text: String(value),
-    value,
-    span: null,
-    leaf: null,
-    instrument: null,
-    uncertainty: null,
-    member: 'part',
-    place: '',
-    positionMm: null,
-    wear: 'unknown',
-    ...over,
-  },
-});
-
 /** Follows the card until every part is done. @param blankMm of each part @param heard what the mate did, one trial after another */
 function carry(door: Door, blankMm: (part: number) => number, heard: string[] = []): string[] {
   const acts: string[] = [];
@@ -105,7 +88,7 @@ describe('carried from newJob to setRecord', () => {
     const door = new Door(demoShop()).edit(
       { do: 'newJob', title: 'Recut', id: 'recut' },
       { do: 'setIntake', cameIn: 'screw', wanted: 'recut' },
-      reading('majorDiameter', 31.6),
+      took('majorDiameter', 31.6),
       { do: 'settle', station: 'read' },
       named('1 1/4-7 UNC'),
       { do: 'setFit', class: null, tip: { flatMm: 0.4 } },
@@ -124,9 +107,9 @@ describe('carried from newJob to setRecord', () => {
     const door = new Door(demoShop()).edit(
       { do: 'newJob', title: 'Vice nut', id: 'vice' },
       { do: 'setIntake', cameIn: 'screw', wanted: 'mate' },
-      reading('pitchDiameter', 25.39, { positionMm: 15 }),
-      reading('pitchDiameter', 25.07, { positionMm: 90 }),
-      reading('minorDiameter', 22.95, { positionMm: 15 }),
+      took('pitchDiameter', 25.39, { positionMm: 15 }),
+      took('pitchDiameter', 25.07, { positionMm: 90 }),
+      took('minorDiameter', 22.95, { positionMm: 15 }),
       named('Tr28x5'),
       { do: 'setFit', class: null, to: 'mate', pitchClearanceMm: 0.2 },
       ...FEW,
@@ -141,7 +124,7 @@ describe('carried from newJob to setRecord', () => {
     const door = new Door(demoShop()).edit(
       { do: 'newJob', title: 'Taper', id: 'taper' },
       { do: 'setIntake', cameIn: 'screw', wanted: 'copy' },
-      reading('majorDiameter', 21.2),
+      took('majorDiameter', 21.2),
       named('1/2-14 NPT'),
       { do: 'setFit', class: null, pitchClearanceMm: 0 },
       { do: 'chooseLathe', lathe: 'lathe-els' },
@@ -167,7 +150,7 @@ describe('carried from newJob to setRecord', () => {
     const door = new Door({ ...shop, lathes: [...shop.lathes, control] }).edit(
       { do: 'newJob', title: 'Four', id: 'four' },
       { do: 'setIntake', cameIn: 'screw', wanted: 'copy' },
-      reading('majorDiameter', 29.9),
+      took('majorDiameter', 29.9),
       named('M30x2'),
       { do: 'chooseLathe', lathe: 'cnc' },
       { do: 'setUp', infeed: 'plunge' },

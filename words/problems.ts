@@ -255,6 +255,10 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
       : f.quantity === 'crestCount'
         ? ['A count of crests says nothing without the length they were counted over.', '7 crests in 1 in']
         : ['A leaf says nothing without how it fits.', 'fits, nearly, or no'],
+  'groove-depth-unknown': () => [
+    'How deep the old groove lies below this surface is not known, so what cleans it is not either.',
+    'touch off in the groove; or read its depth in Read, and touch off again',
+  ],
   'needed-here': (f) => ['It is needed for this way and is not given.', `for example ${f.right}`],
   'no-exact-number': (f) => [`"${f.typed}" is no exact number.`, '"5/2" or "1.25"'],
   'slip-gear-not-said': () => ['Which gear is slipped is not said.', '{"teeth":40,"leadscrewTurnsPerTurn":"1"}'],

@@ -4,7 +4,26 @@ import { cardOf } from '../../core/job/card.ts';
 import { newJob } from '../../core/job/create.ts';
 import { applyEdit, type Edit } from '../../core/job/edits/index.ts';
 import { metalOf } from '../../core/job/metal.ts';
-import type { Job, Shop } from '../../core/job/schema.ts';
+import type { Job, Reading, Shop } from '../../core/job/schema.ts';
+
+/** A reading as it is typed: a value of the part itself, unless it is said otherwise. */
+export const took = (quantity: Reading['quantity'], value: number, over: Partial<Reading> = {}): Edit => ({
+  do: 'takeReading',
+  reading: {
+    quantity,
+    text: String(value),
+    value,
+    span: null,
+    leaf: null,
+    instrument: null,
+    uncertainty: null,
+    member: 'part',
+    place: '',
+    positionMm: null,
+    wear: 'unknown',
+    ...over,
+  },
+});
 
 export const AT = '2026-11-26T08:00:00.000Z';
 /** A job and its shop, changed by named edits alone. */

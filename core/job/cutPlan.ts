@@ -3,7 +3,7 @@ import { planOf, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts'
 import { isSquare, slopeOfTool, tipBeyondPitchLineMm, type Tip } from '../cutting/tip.ts';
 import { externalDepthMm, nutRootFlatMm, rootFlatMm } from '../form/sizes.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
-import type { Outcome } from '../quantity/outcome.ts';
+import { bad, type Outcome } from '../quantity/outcome.ts';
 import { pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { engagedOf, fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import { trainText } from '../gearing/trainText.ts';
@@ -113,6 +113,9 @@ export function cutPlan(job: Job, q: PlanRequest | null): Outcome<Plan> | null {
   // a class that does not hold gives no size to cut to, and none is put in its place
   const problem = fitOfJob(job)?.problem;
   if (q && problem) return { ok: false, problem };
+  // from the crests, what cleans an old groove is only known with its depth
+  const cleans = (cleaning(job)?.deeperMm ?? 0) > 0;
+  if (q && cleans && q.surfaceMm !== null && q.grooveMm === 0) return bad('grooveMm', 'groove-depth-unknown');
   return q && planOf(q);
 }
 

@@ -12,7 +12,7 @@ import { metalOf } from './metal.ts';
 import { partBefore } from './partBefore.ts';
 import { partBeforeText } from '../../words/ledger.ts';
 import { stoppedText } from '../../words/machine.ts';
-import { AT, Bench, m30, named } from '../../app/testing/bench.ts';
+import { AT, Bench, m30, named, took } from '../../app/testing/bench.ts';
 
 describe('what is made follows from what came in, what is wanted and the mate', () => {
   test.each([
@@ -34,22 +34,7 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     value: number,
     member: 'part' | 'mate',
     place = '',
-  ): Edit => ({
-    do: 'takeReading',
-    reading: {
-      quantity,
-      text: String(value),
-      value,
-      span: null,
-      leaf: null,
-      instrument: null,
-      uncertainty: null,
-      member,
-      place,
-      positionMm: null,
-      wear: 'unknown',
-    },
-  });
+  ): Edit => took(quantity, value, { member, place });
   test('a nut for a worn screw: bored over its true root, made to its thickest place, with the play at the others', () => {
     const b = named('M42.5x2', { cameIn: 'screw', wanted: 'mate', make: 'internal' }).do(
       read('minorDiameter', 40.1, 'part', 'ground off at the end'),

@@ -1,28 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { airText, cardText } from '../../words/machine.ts';
-import { named, TRAIN_2MM, type Bench } from '../../app/testing/bench.ts';
+import { named, took, TRAIN_2MM, type Bench } from '../../app/testing/bench.ts';
 import type { Edit } from './edits/index.ts';
 import { aimsAfter, partBefore } from './partBefore.ts';
 import { partBeforeText } from '../../words/ledger.ts';
 import { tipDiameterNowMm } from './recut.ts';
 import { suggestDeeper } from './deeper.ts';
 
-const read = (quantity: 'majorDiameter' | 'minorDiameter' | 'depth' | 'pitchDiameter', value: number): Edit => ({
-  do: 'takeReading',
-  reading: {
-    quantity,
-    text: String(value),
-    value,
-    span: null,
-    leaf: null,
-    instrument: null,
-    uncertainty: null,
-    member: 'part',
-    place: '',
-    positionMm: null,
-    wear: 'unknown',
-  },
-});
 /** A worn M30x2 nose, put up and found again; not yet touched off. */
 const nose = (...readings: Edit[]): Bench =>
   named('M30x2', { wanted: 'recut' }).do(
@@ -48,7 +32,7 @@ describe('a recut begins at the old groove', () => {
     expect(b.card).toMatchObject({ do: 'measure', what: 'thread' });
   });
   test('touched off on the crests, its depth read: an air pass at that depth, and only what is deeper is scheduled', () => {
-    const b = nose(read('majorDiameter', 29.9), read('depth', 1.1)).do(
+    const b = nose(took('majorDiameter', 29.9), took('depth', 1.1)).do(
       { do: 'measureBlank', diameterMm: 29.8 },
       { do: 'touchOff', on: 'surface' },
     );
@@ -62,7 +46,7 @@ describe('a recut begins at the old groove', () => {
     expect(b.card).toMatchObject({ do: 'set', expectsMetal: true });
   });
   test('its depth not read: passes from the crest, and those above the old flanks say that they cut air', () => {
-    const b = nose(read('pitchDiameter', 28.701)).do(
+    const b = nose(took('pitchDiameter', 28.701)).do(
       { do: 'setFit', pitchClearanceMm: 0.2 },
       { do: 'setSchedule', passes: 14 },
       { do: 'measureBlank', diameterMm: 30 },
@@ -90,7 +74,7 @@ describe('a recut begins at the old groove', () => {
     expect(said.at(-1)).toBe(true);
   });
   test('an old groove deeper than the fit asks for: steps count from the groove', () => {
-    const b = nose(read('majorDiameter', 30), read('depth', 1.35)).do(
+    const b = nose(took('majorDiameter', 30), took('depth', 1.35)).do(
       { do: 'measureBlank', diameterMm: 30 },
       { do: 'touchOff', on: 'surface' },
       { do: 'airPass', result: 'in' },
@@ -104,7 +88,7 @@ describe('a recut begins at the old groove', () => {
 
 describe('it goes by steps of one\u2019s own until the mate fits, then the same for the next part', () => {
   const stepped = (): Bench => {
-    const b = nose(read('minorDiameter', 27.6)).do(
+    const b = nose(took('minorDiameter', 27.6)).do(
       { do: 'setSchedule', deeperStepMm: 3 * THOU, springs: 0 },
       { do: 'setQuantity', parts: 2 },
       { do: 'touchOff', on: 'groove' },
@@ -163,6 +147,20 @@ test('a part whose zero was taken anew in mid-cut is no measure for the next one
 });
 
 describe('cleaning all over is heard by the plan', () => {
+  test('from the crests it needs the depth of the old groove: without it nothing is cut', () => {
+    const clean = { do: 'setFit' as const, clean: { pitMm: 0.1, eccentricMm: 0, builtUpMm: null } };
+    const touch = [
+      { do: 'measureBlank' as const, diameterMm: 29.9 },
+      { do: 'touchOff' as const, on: 'surface' as const },
+      { do: 'airPass' as const, result: 'in' as const },
+    ];
+    expect(nose().do(clean, ...touch).card.stopped).toMatchObject({
+      code: 'plan',
+      problem: { code: 'groove-depth-unknown' },
+    });
+    const known = nose(took('depth', 1.2)).do(clean, ...touch);
+    expect(known.view.plan?.depthMm).toBeCloseTo(1.4, 9);
+  });
   test('a pit of 0.1 on 30 degree flanks, 0.05 out of true: 0.25 deeper, and a change of it stops the card', () => {
     const b = nose().do(
       { do: 'setFit', clean: { pitMm: 0.1, eccentricMm: 0.05, builtUpMm: null } },

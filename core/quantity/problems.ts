@@ -158,6 +158,7 @@ export interface ProblemFigures {
   'not-in-a-list': { readonly typed: string };
   'list-too-long': { readonly most: number };
   'reading-without-span': { readonly quantity: string };
+  'groove-depth-unknown': None;
   'needed-here': { readonly right: string };
   'no-exact-number': { readonly typed: string };
   'slip-gear-not-said': None;

@@ -3,7 +3,7 @@ import { auditTrain } from '../core/gearing/audit.ts';
 import { readChart } from '../core/gearing/chart.ts';
 import { explainScratch } from '../core/gearing/diagnose.ts';
 import { mountAll, TRIED_FOR_EACH, type MountedTrain } from '../core/gearing/mountAll.ts';
-import { dialAdvice } from '../words/gears.ts';
+import { dialAdvice, mountText } from '../words/gears.ts';
 import { dialRule } from '../core/gearing/dial.ts';
 import { findTrains } from '../core/gearing/search.ts';
 import { Exact, Teeth } from '../core/lathe/schema.ts';
@@ -105,7 +105,9 @@ export const trainsOp = op({
         ...t,
         drivers: [...t.drivers],
         driven: [...t.driven],
-        mount: mount ? { fits: mount.fits, reason: mount.reason } : { fits: null, reason: 'not checked: no arm given' },
+        mount: mount
+          ? { fits: mount.fits, reason: mountText(mount, 'mm') }
+          : { fits: null, reason: 'not checked: no arm given' },
       })),
       complete,
     });

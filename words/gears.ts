@@ -1,3 +1,4 @@
+import type { Fitting, FouledGear, Mount, NotMounted } from '../core/gearing/mount.ts';
 import type { DialRule } from '../core/gearing/dial.ts';
 import { lengthText } from '../core/quantity/format.ts';
 import { exact, numberOf } from '../core/quantity/rational.ts';
@@ -25,3 +26,50 @@ function ordinal(n: number): string {
   const suffix = tens >= 11 && tens <= 13 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th');
   return `${n}${suffix}`;
 }
+
+const gearName = (g: FouledGear): string => (g.idler ? `idler of ${g.teeth}` : String(g.teeth));
+
+/** Why a train does not go on the arm. */
+export function notMountedText(why: NotMounted, u: UnitSystem): string {
+  const far = (mm: number): string => lengthText(mm, u, { stepMm: 0.1, stepIn: 0.005 });
+  switch (why.code) {
+    case 'too-few-studs':
+      return `${why.pairs} pairs need ${why.pairs - 1} studs; the arm has ${why.studs}.`;
+    case 'no-stud-for-idler':
+      return 'It would turn the wrong way, and no stud is left for an idler.';
+    case 'no-gear-for-idler':
+      return 'No gear is left to serve as idler.';
+    case 'no-idler-reaches':
+      return 'No idler reaches.';
+    case 'no-reach':
+      return `The gears do not reach: they span ${far(why.spanMm)} of the ${far(why.centresMm)} between the shafts.`;
+    case 'pair-too-large':
+      return 'One pair is so large that the stud cannot reach the other.';
+    case 'no-lean':
+      return 'However the arm leans, the first gear is out of reach.';
+    case 'no-span':
+      return 'The pair does not span the shafts: an idler is needed, and none that is left reaches.';
+    case 'no-slot':
+      return why.fromLeadscrewMm === null
+        ? 'The slots hold no studs at the distances that these meshes ask for.'
+        : `No slot holds a stud ${far(why.fromLeadscrewMm)} from the leadscrew.`;
+    case 'no-swing':
+      return `The arm would have to lean ${why.deg.toFixed(0)}\u00b0, outside its swing.`;
+    case 'fouls': {
+      const by = `, by ${far(why.byMm)}`;
+      if (why.at === 'cover' || !why.other) return `The ${gearName(why.gear)} does not go under the cover${by}.`;
+      if (why.at === 'tips') return `The ${gearName(why.gear)} and the ${gearName(why.other)} touch${by}.`;
+      return `The ${gearName(why.gear)} fouls the ${why.at} of the ${gearName(why.other)}${by}.`;
+    }
+  }
+}
+
+/** What drives what, once a train goes on. */
+function drivesText({ drivers, driven, idlers }: Fitting): string {
+  const steps = drivers.map((d, k) => {
+    const over = idlers[k] ?? [];
+    return `${k > 0 ? `the ${d} beside it` : `The ${d}`} drives the ${driven[k] ?? ''}${over.length > 0 ? ` over the ${over.join(' and the ')} as idler${over.length > 1 ? 's' : ''}` : ''}`;
+  });
+  return `${steps.join('; ')}.`;
+}
+export const mountText = (m: Mount, u: UnitSystem): string => (m.fits ? drivesText(m) : notMountedText(m.why, u));

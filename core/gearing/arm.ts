@@ -59,11 +59,18 @@ export interface Closure {
   readonly armDeg: number;
 }
 
+/** Why gears do not close on an arm. */
+export type NotClosed =
+  | { readonly code: 'no-reach'; readonly spanMm: number; readonly centresMm: number }
+  | { readonly code: 'pair-too-large' | 'no-lean' | 'no-span' }
+  | { readonly code: 'no-slot'; readonly fromLeadscrewMm: number | null }
+  | { readonly code: 'no-swing'; readonly deg: number };
+
 /** How far a chain of meshes came towards closing, in order. */
 const STAGES = ['reach', 'slot', 'swing'] as const;
 export interface NoClosure {
   readonly stage: (typeof STAGES)[number];
-  readonly reason: string;
+  readonly why: NotClosed;
 }
 
 /** Slack on slot ends and swing: a twentieth of what a rule can tell. */
@@ -90,10 +97,10 @@ export function closeChain(meshes: readonly number[], arm: Arm): Closure[] | NoC
   if (reach < arm.centresMm - ROUNDING)
     return {
       stage: 'reach',
-      reason: `The gears do not reach: they span ${reach.toFixed(1)} mm of the ${arm.centresMm} mm between the shafts.`,
+      why: { code: 'no-reach', spanMm: reach, centresMm: arm.centresMm },
     };
   if (longest - (reach - longest) > arm.centresMm + ROUNDING)
-    return { stage: 'reach', reason: 'One pair is so large that the stud cannot reach the other.' };
+    return { stage: 'reach', why: { code: 'pair-too-large' } };
   if (!arm.pivot || Math.hypot(arm.pivot.alongMm, arm.pivot.acrossMm) < 1e-9) return closed(meshes, arm);
   return meshes.length === 2 ? circlesMeet(meshes[0] ?? 0, meshes[1] ?? 0, arm) : scanned(meshes, arm);
 }
@@ -135,16 +142,13 @@ function layouts(meshes: readonly number[], arm: Arm, last: Point): Point[][] {
 
 const noSlot = (meshes: readonly number[]): NoClosure => ({
   stage: 'slot',
-  reason:
-    meshes.length === 2
-      ? `No slot holds a stud ${(meshes[1] ?? 0).toFixed(1)} mm from the leadscrew.`
-      : 'The slots hold no studs at the distances that these meshes ask for.',
+  why: { code: 'no-slot', fromLeadscrewMm: meshes.length === 2 ? (meshes[1] ?? null) : null },
 });
 const noSwing = (armDeg: number): NoClosure => ({
   stage: 'swing',
-  reason: `The arm would have to lean ${armDeg.toFixed(0)}\u00b0, outside its swing.`,
+  why: { code: 'no-swing', deg: armDeg },
 });
-const noLean: NoClosure = { stage: 'reach', reason: 'However the arm leans, the first gear is out of reach.' };
+const noLean: NoClosure = { stage: 'reach', why: { code: 'no-lean' } };
 
 function within(deg: number): number {
   const d = ((deg % 360) + 540) % 360;

@@ -1,8 +1,25 @@
 import { radians } from '../quantity/units.ts';
 import { gearsToChange, type Gearing } from './change.ts';
-import { apart, closeChain, nearerMiss, type Arm, type NoClosure, type Point } from './arm.ts';
+import { apart, closeChain, nearerMiss, type Arm, type NoClosure, type NotClosed, type Point } from './arm.ts';
 
 export type { Arm } from './arm.ts';
+
+export interface FouledGear {
+  readonly teeth: number;
+  readonly idler: boolean;
+}
+/** Why a train does not go on; what stood in the way of the mounting that came nearest. */
+export type NotMounted =
+  | NotClosed
+  | { readonly code: 'too-few-studs'; readonly pairs: number; readonly studs: number }
+  | { readonly code: 'no-stud-for-idler' | 'no-gear-for-idler' | 'no-idler-reaches' }
+  | {
+      readonly code: 'fouls';
+      readonly gear: FouledGear;
+      readonly at: 'cover' | 'shaft' | 'stud' | 'tips';
+      readonly other: FouledGear | null;
+      readonly byMm: number;
+    };
 
 /** A gear where it goes on. */
 export interface PlacedGear {
@@ -19,7 +36,8 @@ export interface PlacedGear {
 export type Mount =
   | {
       readonly fits: true;
-      readonly reason: string;
+      /** Gears that stand as idlers within each pair, in order. */
+      readonly idlers: readonly (readonly number[])[];
       readonly gears: readonly PlacedGear[];
       readonly armDeg: number;
       readonly drivers: readonly number[];
@@ -29,7 +47,7 @@ export type Mount =
       /** Least gap between a gear and anything it must not touch, mm. */
       readonly clearanceMm: number;
     }
-  | { readonly fits: false; readonly reason: string };
+  | { readonly fits: false; readonly why: NotMounted };
 export type Fitting = Extract<Mount, { fits: true }>;
 
 /** Whether the leadscrew must turn with the first driver (an even number of meshes) or against it; null: either way. */
@@ -67,8 +85,7 @@ export function mountTrain(
   const spares = [...new Set(spare)].sort((a, b) => b - a);
   const pairs = drivers.length;
   const studs = arm.studs ?? DEFAULT_STUDS;
-  if (pairs - 1 > studs)
-    return { fits: false, reason: `${pairs} pairs need ${pairs - 1} studs; the arm has ${studs}.` };
+  if (pairs - 1 > studs) return { fits: false, why: { code: 'too-few-studs', pairs, studs } };
   const search: Search = { arm, mounted, best: null, foul: null, why: null };
   for (let idlers = 0; idlers <= MOST_IDLERS && pairs - 1 + idlers <= studs; idlers += 1) {
     if (!turnsRight(pairs + idlers, turning)) continue;
@@ -79,19 +96,16 @@ export function mountTrain(
     }
     if (search.best) return search.best;
   }
-  const why = search.foul ? foulText(search.foul) : search.why?.reason;
-  return { fits: false, reason: why ?? wantsIdler(pairs, studs, spares.length) };
+  const why = search.foul ? fouled(search.foul) : search.why?.why;
+  return { fits: false, why: why ?? wantsIdler(pairs, studs, spares.length) };
 }
 
 const turnsRight = (meshes: number, turning: Turning): boolean =>
   turning === null || (meshes % 2 === 0) === (turning === 'even');
 
-const wantsIdler = (pairs: number, studs: number, spares: number): string =>
-  pairs - 1 >= studs
-    ? 'It would turn the wrong way, and no stud is left for an idler.'
-    : spares === 0
-      ? 'No gear is left to serve as idler.'
-      : 'No idler reaches.';
+const wantsIdler = (pairs: number, studs: number, spares: number): NotMounted => ({
+  code: pairs - 1 >= studs ? 'no-stud-for-idler' : spares === 0 ? 'no-gear-for-idler' : 'no-idler-reaches',
+});
 
 /** A driver or an idler and what it meshes with is one step of the train; idlers[k] stand within pair k. */
 interface Order {
@@ -190,7 +204,7 @@ function layOut(search: Search, order: Order): void {
     }
     const found: Fitting = {
       fits: true,
-      reason: inWords(order),
+      idlers: order.idlers,
       gears,
       armDeg,
       drivers: order.drivers,
@@ -214,16 +228,8 @@ const direct = (mesh: number, arm: Arm): ReturnType<typeof closeChain> =>
     ? [{ studs: [], armDeg: 0 }]
     : {
         stage: 'reach',
-        reason: 'The pair does not span the shafts: an idler is needed, and none that is left reaches.',
+        why: { code: 'no-span' },
       };
-
-function inWords({ drivers, driven, idlers }: Order): string {
-  const steps = drivers.map((d, k) => {
-    const over = idlers[k] ?? [];
-    return `${k > 0 ? `the ${d} beside it` : `The ${d}`} drives the ${driven[k] ?? ''}${over.length > 0 ? ` over the ${over.join(' and the ')} as idler${over.length > 1 ? 's' : ''}` : ''}`;
-  });
-  return `${steps.join('; ')}.`;
-}
 
 /** Where it is tightest: the gap, mm, below nought when something is in the way, and what it is that comes so near. */
 interface Tightest {
@@ -256,13 +262,16 @@ function tightest(gears: readonly PlacedGear[], arm: Arm): Tightest {
   return least;
 }
 
-function foulText({ gap, g, o, kind }: Tightest): string {
-  const by = `, by ${Math.max(0.1, -gap).toFixed(1)} mm`;
-  const name = (x: PlacedGear): string => (x.role === 'idler' ? `idler of ${x.teeth}` : String(x.teeth));
-  if (kind === 'cover' || !o) return `The ${name(g)} does not go under the cover${by}.`;
-  if (kind === 'tips') return `The ${name(g)} and the ${name(o)} touch${by}.`;
-  return `The ${name(g)} fouls the ${kind} of the ${name(o)}${by}.`;
-}
+const fouled = ({ gap, g, o, kind }: Tightest): NotMounted => ({
+  code: 'fouls',
+  gear: nameOf(g),
+  at: kind,
+  other: o && nameOf(o),
+  byMm: Math.max(LEAST_SAID_MM, -gap),
+});
+const nameOf = (x: PlacedGear): FouledGear => ({ teeth: x.teeth, idler: x.role === 'idler' });
+/** Less than this is not seen, mm. */
+const LEAST_SAID_MM = 0.1;
 
 function coverGap(at: Point, tip: number, arm: Arm): number {
   const { cover } = arm;

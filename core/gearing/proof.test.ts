@@ -241,10 +241,10 @@ describe('choice among trains', () => {
     const mounted = (mount: Parameters<typeof meritOf>[1]) =>
       meritOf(train([40], [35], 0), mount, context, USUAL_WEIGHTS).mounting;
     const fitting = (clearanceMm: number) =>
-      ({ fits: true, reason: '', gears: [], armDeg: 0, drivers: [40], driven: [35], meshes: 2, clearanceMm }) as const;
+      ({ fits: true, idlers: [], gears: [], armDeg: 0, drivers: [40], driven: [35], meshes: 2, clearanceMm }) as const;
     expect(mounted(fitting(5))).toBe(0);
     expect(mounted(fitting(0.5))).toBeGreaterThan(mounted(fitting(2)));
-    expect(mounted({ fits: false, reason: '' })).toBeGreaterThan(mounted(fitting(0)));
+    expect(mounted({ fits: false, why: { code: 'no-lean' } })).toBeGreaterThan(mounted(fitting(0)));
     expect(mounted(null)).toBe(0);
   });
   test('a weight of nought takes the matter out', () => {

@@ -12,7 +12,7 @@ function fitted(
   turning: 'odd' | 'even' | null = null,
 ): Fitting {
   const m = mountTrain(drivers, driven, spare, ARM, turning);
-  if (!m.fits) throw new Error(m.reason);
+  if (!m.fits) throw new Error(m.why.code);
   return m;
 }
 

@@ -1,3 +1,4 @@
+import { mountText } from '../../../words/gears.ts';
 import { useMemo } from 'react';
 import { mountOn } from '../../../core/gearing/latheArm.ts';
 import type { Fitting } from '../../../core/gearing/mount.ts';
@@ -73,7 +74,7 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
         ) : (
           <p className="mt-3 text-ink2">
             {mount && !mount.fits
-              ? mount.reason
+              ? mountText(mount, system)
               : 'Whether it can be mounted is not checked: the arm of this lathe is not measured (Lathes).'}
           </p>
         )}

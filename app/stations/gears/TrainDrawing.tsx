@@ -1,3 +1,5 @@
+import { useSystem } from '../../store/store.ts';
+import { mountText } from '../../../words/gears.ts';
 import type { Fitting, PlacedGear } from '../../../core/gearing/mount.ts';
 import { spacersOf, turnOf } from '../../../core/gearing/steps.ts';
 
@@ -29,6 +31,7 @@ function teethPath(g: PlacedGear, moduleMm: number): string {
  * front plane filled, back plane hatched, each gear named.
  */
 export function TrainDrawing({ mount, moduleMm }: { readonly mount: Fitting; readonly moduleMm: number }) {
+  const system = useSystem();
   const tips = mount.gears.map((g) => ({ g, r: (moduleMm * (g.teeth + 2)) / 2 }));
   const minX = Math.min(...tips.map(({ g, r }) => g.at.x - r)) - PAD;
   const maxX = Math.max(...tips.map(({ g, r }) => g.at.x + r)) + PAD;
@@ -41,7 +44,7 @@ export function TrainDrawing({ mount, moduleMm }: { readonly mount: Fitting; rea
       viewBox={`${minX} ${minY} ${maxX - minX} ${maxY - minY}`}
       className="max-h-[26rem] w-full rounded-md bg-inset"
       role="img"
-      aria-label={`Train on the arm: ${mount.reason}`}
+      aria-label={`Train on the arm: ${mountText(mount, system)}`}
     >
       <defs>
         <pattern id="back" width="4" height="4" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">

@@ -1,3 +1,4 @@
+import { mountText } from '../../../words/gears.ts';
 import { useState } from 'react';
 import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
 import { engagedOf } from '../../../core/job/derive.ts';
@@ -200,13 +201,14 @@ function TrainTable({
 
 function OnTheArm({ train }: { readonly train: MountedTrain }) {
   const { mount } = train;
+  const system = useSystem();
   if (mount === null)
     return orderByShopRule(train) ? (
       'not checked; the shop rule allows it'
     ) : (
       <span className="text-stop">does not go on by the shop rule: a gear meets its neighbour’s shaft</span>
     );
-  if (!mount.fits) return <span className="text-stop">{mount.reason}</span>;
+  if (!mount.fits) return <span className="text-stop">{mountText(mount, system)}</span>;
   const idlers = mount.gears.filter((g) => g.role === 'idler').map((g) => g.teeth);
   return (
     <span className="text-go">

@@ -8,7 +8,6 @@ import { readEntry, type EntryText } from '../core/job/entry.ts';
 import type { Job, Reading, Shop } from '../core/job/schema.ts';
 import type { StationId } from '../core/job/stations.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
-import type { ThreadSpec } from '../core/standards/thread.ts';
 import { demoLathes } from './lathes.ts';
 
 /** The demo shop: a repair shop by a river lock and a boatyard. Every name and number in it is invented. */
@@ -83,7 +82,7 @@ function name(job: Job, designation: string, reason = ''): void {
 }
 
 function settled(job: Job, shop: Shop, stations: readonly StationId[]): void {
-  const believed = (job.name?.thread ?? null) as ThreadSpec | null;
+  const believed = (job.name?.thread ?? null);
   for (const s of stations) {
     for (const under of RESTS_ON[s])
       if (!stations.includes(under)) throw new Error(`demo: ${s} settled before ${under}`);

@@ -1,4 +1,5 @@
 import { bringIn, jobOf, M30, times } from './bench.ts';
+import type { Edit } from '../core/job/edits/index.ts';
 import { took } from '../app/testing/bench.ts';
 import { axeClean, expect, test } from './fixtures.ts';
 
@@ -27,20 +28,23 @@ test('a saw-tooth special is copied as read: depth typed in Fit, heard by the ca
   await axeClean(page);
 });
 
-test('a part after its test piece is offered what was right on it', async ({ page }) => {
-  const job = jobOf('Two after a test piece', [
+const PIECE: readonly Edit[] = [
+  { do: 'setSchedule', passes: 6, firstMaxMm: null, lastMinMm: null, springs: 0 },
+  ...times(6, { do: 'passDone' }),
+];
+const RIGHT: readonly Edit[] = [{ do: 'tryMate', mate: 'the yoke', result: 'runs' }, { do: 'finishPart' }];
+test('two parts after a test piece: each is offered what was right on the one before', async ({ page }) => {
+  const piece: readonly Edit[] = [
     { do: 'setQuantity', parts: 2, testPiece: true },
     ...M30,
     { do: 'measureBlank', diameterMm: 29.93 },
     { do: 'touchOff' },
-    { do: 'setSchedule', passes: 6, firstMaxMm: null, lastMinMm: null },
-    ...times(6, { do: 'passDone' }),
+    ...PIECE,
     { do: 'deeper', byMm: 0.06 },
     { do: 'passDone' },
-    { do: 'tryMate', mate: 'the yoke', result: 'runs' },
-    { do: 'finishPart' },
-  ]);
-  await bringIn(page, job, 'cut');
+    ...RIGHT,
+  ];
+  await bringIn(page, jobOf('Two after a test piece', piece), 'cut');
   await page.getByRole('button', { name: 'Begin part 2' }).click();
   await expect(
     page.getByText(/^The test piece was right at 1\.\d+ mm deep, 0\.060 mm deeper than planned/),
@@ -49,6 +53,21 @@ test('a part after its test piece is offered what was right on it', async ({ pag
   await expect(page.getByRole('button', { name: 'Aim at the same here' })).toHaveCount(0);
   await expect(page.getByRole('list', { name: 'Events' })).toContainText(/Deeper|deeper/);
   await axeClean(page);
+  // the second part, aimed so from the start, comes out right, and the third is offered it
+  const second = jobOf('The third', [
+    ...piece,
+    { do: 'beginPart' },
+    { do: 'deeper', byMm: 0.06 },
+    { do: 'mount' },
+    { do: 'measureBlank', diameterMm: 29.9 },
+    { do: 'touchOff' },
+    ...PIECE,
+    ...RIGHT,
+  ]);
+  await bringIn(page, { ...second, id: 'third' }, 'cut', 'third');
+  await page.getByRole('button', { name: 'Begin part 3' }).click();
+  await expect(page.getByText(/^Part 2 was right at 1\.\d+ mm deep, 0\.060 mm deeper than planned/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Aim at the same here/ })).toBeVisible();
 });
 
 test('a nut for a worn screw: the ways with it have their figures, the true root bounds the bore, the card hears it', async ({

@@ -82,7 +82,7 @@ function name(job: Job, designation: string, reason = ''): void {
 }
 
 function settled(job: Job, shop: Shop, stations: readonly StationId[]): void {
-  const believed = (job.name?.thread ?? null);
+  const believed = job.name?.thread ?? null;
   for (const s of stations) {
     for (const under of RESTS_ON[s])
       if (!stations.includes(under)) throw new Error(`demo: ${s} settled before ${under}`);

@@ -1,6 +1,6 @@
 import type { Dial } from './lathe.ts';
 import type { Dice } from './random.ts';
-import type { Truth } from './machinist.ts';
+import type { Truth } from './door.ts';
 
 /** Thread families and specials that are dealt: by how they are named, with what is true of them. */
 interface Kind {

@@ -1,4 +1,4 @@
-import type { DeeperAnswer } from '../core/job/deeper.ts';
+import type { DeeperAnswer, DeeperStep } from '../core/job/deeper.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 
@@ -20,11 +20,11 @@ export function deeperText(a: DeeperAnswer, u: UnitSystem, on: On): string {
     case 'lead':
       return 'It runs and then binds: look at lead and burrs before cutting deeper.';
     case 'deeper':
-      return `Go deeper by ${stepText(a.byMm, u, on)}, spring, and try again: ${WHY[a.step ?? 'small']}.`;
+      return `Go deeper by ${stepText(a.byMm, u, on)}, spring, and try again: ${WHY[a.step]}.`;
   }
 }
 
-const WHY: Readonly<Record<NonNullable<DeeperAnswer['step']>, string>> = {
+const WHY: Readonly<Record<DeeperStep, string>> = {
   share: 'seven tenths of what is left, so as not to jump past',
   rest: 'what is left',
   small: 'a small step, for a mate tells no figure',

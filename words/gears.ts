@@ -30,7 +30,7 @@ function ordinal(n: number): string {
 const gearName = (g: FouledGear): string => (g.idler ? `idler of ${g.teeth}` : String(g.teeth));
 
 /** Why a train does not go on the arm. */
-export function notMountedText(why: NotMounted, u: UnitSystem): string {
+function notMountedText(why: NotMounted, u: UnitSystem): string {
   const far = (mm: number): string => lengthText(mm, u, { stepMm: 0.1, stepIn: 0.005 });
   switch (why.code) {
     case 'too-few-studs':

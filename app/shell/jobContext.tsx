@@ -1,4 +1,6 @@
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { latheOf } from '../../core/job/derive.ts';
+import type { UnitSystem } from '../../core/quantity/units.ts';
 import { machineOf, type Machine } from '../../core/job/machine.ts';
 import { stationStates, type StationState } from '../../core/job/chain.ts';
 import { evidenceOfJob, partOf } from '../../core/job/evidence.ts';
@@ -65,4 +67,11 @@ export function useJobView(): JobView {
   const view = useContext(Context);
   if (!view) throw new Error('used outside an open job');
   return view;
+}
+
+/** The unit of the cross slide's dial on this job's lathe: at the machine everything is said in it. Without a lathe the shop's. */
+export function useDialUnit(): UnitSystem {
+  const { job } = useJobView();
+  const shop = useShop();
+  return latheOf(job, shop)?.crossSlide.unit ?? shop.settings.system;
 }

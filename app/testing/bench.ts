@@ -7,22 +7,28 @@ import { metalOf } from '../../core/job/metal.ts';
 import type { Job, Reading, Shop } from '../../core/job/schema.ts';
 
 /** A reading as it is typed: a value of the part itself, unless it is said otherwise. */
-export const took = (quantity: Reading['quantity'], value: number, over: Partial<Reading> = {}): Edit => ({
+export const readingOf = (
+  quantity: Reading['quantity'],
+  value: number,
+  over: Partial<Reading> = {},
+): Omit<Reading, 'id' | 'at'> => ({
+  quantity,
+  text: String(value),
+  value,
+  span: null,
+  leaf: null,
+  instrument: null,
+  uncertainty: null,
+  member: 'part',
+  place: '',
+  positionMm: null,
+  wear: 'unknown',
+  ...over,
+});
+/** Taking it. */
+export const took = (...reading: Parameters<typeof readingOf>): Edit => ({
   do: 'takeReading',
-  reading: {
-    quantity,
-    text: String(value),
-    value,
-    span: null,
-    leaf: null,
-    instrument: null,
-    uncertainty: null,
-    member: 'part',
-    place: '',
-    positionMm: null,
-    wear: 'unknown',
-    ...over,
-  },
+  reading: readingOf(...reading),
 });
 
 export const AT = '2026-11-26T08:00:00.000Z';

@@ -30,10 +30,8 @@ export function useWorking(of: string, title: string, steps: readonly Step[]): (
   const { shown, put } = useContext(Context);
   const mine = shown?.of === of;
   const key = JSON.stringify([title, steps]);
-  const now = useRef({ of, title, steps });
   useEffect(() => {
-    now.current = { of, title, steps };
-    if (mine) put(now.current);
+    if (mine) put({ of, title, steps });
     // the steps are compared by what they say
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, mine, of, put]);

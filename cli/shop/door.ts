@@ -4,7 +4,7 @@ import { applyEdit, type Edit } from '../../core/job/edits/index.ts';
 import { newLathe } from '../../core/lathe/create.ts';
 import { parseDesignation } from '../../core/standards/designation.ts';
 import type { Gelvin } from '../../sim/run.ts';
-import type { Answers } from '../../sim/machinist.ts';
+import type { Answers } from '../../sim/door.ts';
 
 /** Gelvin's two functions as they are, for the simulated shop. */
 export const gelvin: Gelvin = {

@@ -7,7 +7,7 @@ import { planOf } from '../../core/cutting/plan.ts';
 import { dialReading } from '../../core/lathe/dials.ts';
 import { cosDeg } from '../../core/quantity/units.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
-import type { Answers } from '../../sim/machinist.ts';
+import type { Answers } from '../../sim/door.ts';
 import type { Fault } from '../../sim/run.ts';
 
 /**

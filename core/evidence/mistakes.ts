@@ -11,7 +11,7 @@ export interface Known {
   readonly includedDeg: number | null;
 }
 
-export type SlipAgainst = 'same' | 'crest' | 'pitch' | 'pitch-sides' | 'angle' | 'no-form' | 'count';
+type SlipAgainst = 'same' | 'crest' | 'pitch' | 'pitch-sides' | 'angle' | 'no-form' | 'count';
 /** A likely slip in what was just typed, with what it would be if meant otherwise. */
 export interface Slip {
   readonly kind:

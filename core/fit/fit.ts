@@ -35,7 +35,8 @@ export interface FitChoice {
   readonly readStartMm?: number | null;
 }
 /** The basic size with a clearance; the surviving mate as read with a clearance; the part as read, as it was before it wore. */
-export type FitTo = 'clearance' | 'mate' | 'copy';
+export const FITS_TO = ['clearance', 'mate', 'copy'] as const;
+export type FitTo = (typeof FITS_TO)[number];
 
 /** What moves a blank or bore away from where the table alone would have it. */
 export interface Bound {
@@ -78,7 +79,7 @@ export interface FitPlan {
   readonly working: FitWorking;
 }
 /** How the figures came about, by what they are. */
-export type FitWorking = Readonly<Record<'start' | 'pitchDiameter' | 'depth' | 'root', Step>>;
+type FitWorking = Readonly<Record<'start' | 'pitchDiameter' | 'depth' | 'root', Step>>;
 
 /** Crest relief that most shops give, mm on diameter: about P/30, at least 0.05 and at most 0.3. Common practice, no source. */
 export const usualCrestReliefMm = (pitchMm: number): number =>

@@ -12,7 +12,8 @@ export interface WornPlace {
   /** Along the mate, mm; null: nobody said where. */
   readonly positionMm: number | null;
 }
-export type WornWay = 'thickest' | 'travel' | 'recut';
+export const WORN_WAYS = ['thickest', 'travel', 'recut'] as const;
+export type WornWay = (typeof WORN_WAYS)[number];
 export interface Stretch {
   readonly fromMm: number;
   readonly toMm: number;
@@ -75,7 +76,7 @@ export function wornChoices(
   if (sizes.length < 2 || Math.max(...sizes) - Math.min(...sizes) < ALIKE_MM) return [];
   const slope = tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
   const out = mate === 'external' ? 1 : -1;
-  return (['thickest', 'travel', 'recut'] as const).flatMap((way) => {
+  return WORN_WAYS.flatMap((way) => {
     if (way === 'travel' && travel === null) return [];
     const mateMm = wornMateMm(places, mate, way, travel);
     if (mateMm === null) return [];

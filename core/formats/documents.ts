@@ -1,5 +1,4 @@
 import { problem, type Problem } from '../quantity/outcome.ts';
-import type { ProblemCode, ProblemFigures } from '../quantity/problems.ts';
 import type { Backup, Job, Shop } from '../job/schema.ts';
 import { BACKUP_VERSION, JOB_VERSION } from '../job/stations.ts';
 import { validateBackup, validateJob } from './generated/validators.js';
@@ -23,14 +22,14 @@ export function readDocument(text: string): Imported {
   try {
     data = JSON.parse(text);
   } catch (e) {
-    return refuse('file', 'file-not-json', { because: e instanceof Error ? e.message : 'unreadable' });
+    return refuse(problem('file', 'file-not-json', { because: e instanceof Error ? e.message : 'unreadable' }));
   }
   const head = data as { format?: unknown; version?: unknown } | null;
   if (typeof head !== 'object' || head === null || (head.format !== 'gelvin-job' && head.format !== 'gelvin-backup'))
-    return refuse('format', 'file-neither', {});
+    return refuse(problem('format', 'file-neither'));
   const current = head.format === 'gelvin-job' ? JOB_VERSION : BACKUP_VERSION;
   if (typeof head.version !== 'number' || head.version > current)
-    return refuse('version', 'file-newer', { version: String(head.version), current });
+    return refuse(problem('version', 'file-newer', { version: String(head.version), current }));
   if (head.format === 'gelvin-job') {
     const job = upgradeJob(data);
     return validateJob(job) ? { ok: true, kind: 'job', job } : { ok: false, problems: problemsOf(validateJob.errors) };
@@ -39,14 +38,11 @@ export function readDocument(text: string): Imported {
   if (!validateBackup(backup)) return { ok: false, problems: problemsOf(validateBackup.errors) };
   const ids = backup.jobs.map((j) => j.id);
   const repeated = ids.find((id, i) => ids.indexOf(id) !== i);
-  if (repeated !== undefined) return refuse('jobs', 'jobs-alike', { id: repeated });
+  if (repeated !== undefined) return refuse(problem('jobs', 'jobs-alike', { id: repeated }));
   return { ok: true, kind: 'backup', backup };
 }
 
-const refuse = <C extends ProblemCode>(field: string, code: C, figures: ProblemFigures[C]): Imported => ({
-  ok: false,
-  problems: [problem(field, code, figures)],
-});
+const refuse = (why: Problem): Imported => ({ ok: false, problems: [why] });
 
 interface SchemaError {
   readonly instancePath: string;

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import { readingOf } from '../../app/testing/bench.ts';
 import { answersOf } from '../../ops/answers.ts';
 import { cardOf } from '../job/card.ts';
 import { stationStates } from '../job/chain.ts';
@@ -151,19 +152,7 @@ describe('what a thread is made of is checked at the border', () => {
     expect(back.ok).toBe(false);
   });
   test('a measurement over wires without its wire is no reading, in a file or typed', () => {
-    const reading = {
-      quantity: 'overWires' as const,
-      text: '32.1',
-      value: 32.1,
-      span: null,
-      leaf: null,
-      instrument: null,
-      uncertainty: null,
-      member: 'part' as const,
-      place: '',
-      positionMm: null,
-      wear: 'unknown' as const,
-    };
+    const reading = readingOf('overWires', 32.1);
     const job = newJob('j', 'Without a wire', new Date('2026-11-26T08:00:00Z'));
     const at = '2026-11-26T08:00:00.000Z';
     const back = readDocument(JSON.stringify({ ...job, readings: [{ ...reading, id: 'r', at }] }));

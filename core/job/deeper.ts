@@ -6,13 +6,12 @@ import { wirePlan } from './derive.ts';
 import type { Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
-export interface DeeperAnswer {
-  readonly code: 'fits' | 'deeper' | 'past' | 'lead';
-  /** On the radius, mm. */
-  readonly byMm: number;
-  /** What the step is: seven tenths of what was measured, all of it, a small step by default, or the person's own. */
-  readonly step?: 'share' | 'rest' | 'small' | 'own';
-}
+/** What the step is: seven tenths of what was measured, all of it, a small step by default, or the person's own. */
+export type DeeperStep = 'share' | 'rest' | 'small' | 'own';
+/** How much deeper, on the radius, mm. */
+export type DeeperAnswer =
+  | { readonly code: 'deeper'; readonly byMm: number; readonly step: DeeperStep }
+  | { readonly code: 'fits' | 'past' | 'lead'; readonly byMm: number };
 
 /** Seven tenths of what wires say is left, then measure again. Common practice, no source. */
 const SHARE = 0.7;

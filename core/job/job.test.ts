@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import { readingOf } from '../../app/testing/bench.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { readDocument, writeBackup, writeJob } from '../formats/documents.ts';
 import { parseDesignation } from '../standards/designation.ts';
@@ -29,18 +30,8 @@ function workedJob(): Job {
   let job = newJob('j', 'test', at);
   job.readings.push({
     id: 'a',
-    quantity: 'crestCount',
-    text: '7',
-    value: 7,
-    span: { text: '1 in', mm: 25.4 },
-    leaf: null,
-    instrument: null,
-    uncertainty: null,
-    member: 'part',
-    place: '',
-    positionMm: null,
-    wear: 'unknown',
     at: at.toISOString(),
+    ...readingOf('crestCount', 7, { span: { text: '1 in', mm: 25.4 } }),
   });
   const { designation, family, majorMm, pitch, starts, leftHand, form } = thread('1 1/4-7 BSW');
   job.name = {

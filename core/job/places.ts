@@ -37,10 +37,19 @@ export function placesOn(job: Job, thread: ThreadSpec, member: Member): Place[] 
 export const matePlaces = (job: Job, thread: ThreadSpec): Place[] =>
   placesOn(job, thread, otherMember(job.intake.make));
 
-const outward = (member: Member): number => (member === 'external' ? 1 : -1);
-/** Wear takes from a screw's diameters and adds to a nut's: the place that has lost least. @returns null where none was read */
-const leastLost = <T>(list: readonly T[], member: Member, mm: (x: T) => number): T | null =>
-  list.toSorted((a, b) => outward(member) * (mm(b) - mm(a)))[0] ?? null;
+/**
+ * The diameter that wear has taken least from: among those said to be unworn where there are any, of a screw the largest, of
+ * a nut the smallest. Null: none was read.
+ */
+function leastLost(
+  list: readonly { readonly mm: number; readonly wear: Reading['wear'] }[],
+  member: Member,
+): { readonly mm: number; readonly unworn: boolean } | null {
+  const spared = list.filter((x) => x.wear === 'unworn');
+  const unworn = spared.length > 0;
+  const from = (unworn ? spared : list).map((x) => x.mm);
+  return from.length === 0 ? null : { mm: member === 'external' ? Math.max(...from) : Math.min(...from), unworn };
+}
 
 /** What a copy is made to: the part as read, as it was before it wore. */
 export interface Copied {
@@ -51,17 +60,21 @@ export interface Copied {
 }
 export function copiedFrom(job: Job, thread: ThreadSpec): Copied {
   const member = job.intake.make;
-  const places = placesOn(job, thread, member);
-  const spared = places.filter((p) => p.wear === 'unworn');
-  const pitch = leastLost(spared.length > 0 ? spared : places, member, (p) => p.pitchDiameterMm);
-  const starts = readingsOn(job, member, member === 'external' ? 'majorDiameter' : 'minorDiameter');
-  const sparedStarts = starts.filter((r) => r.wear === 'unworn');
-  const start = leastLost(sparedStarts.length > 0 ? sparedStarts : starts, member, (r) => r.value);
+  const pitch = leastLost(
+    placesOn(job, thread, member).map((p) => ({ mm: p.pitchDiameterMm, wear: p.wear })),
+    member,
+  );
+  const start = leastLost(
+    readingsOn(job, member, member === 'external' ? 'majorDiameter' : 'minorDiameter').map((r) => ({
+      mm: r.value,
+      wear: r.wear,
+    })),
+    member,
+  );
   return {
     // a special is its own readings: where its pitch diameter was not read, its form's is what they make of it
-    pitchDiameterMm:
-      pitch?.pitchDiameterMm ?? (thread.family === 'Special' ? threadSizes(thread).pitchDiameterMm : null),
-    startMm: start?.value ?? null,
-    unworn: spared.length > 0,
+    pitchDiameterMm: pitch?.mm ?? (thread.family === 'Special' ? threadSizes(thread).pitchDiameterMm : null),
+    startMm: start?.mm ?? null,
+    unworn: pitch?.unworn ?? false,
   };
 }

@@ -3,7 +3,7 @@ import { isSquare, tipBeyondPitchLineMm } from '../cutting/tip.ts';
 import { cleanUp, type Cleaned } from '../fit/clean.ts';
 import { crestFlatMm } from '../form/sizes.ts';
 import { tanDeg } from '../quantity/units.ts';
-import { pitchMmOf, threadFormOf, threadSizes } from '../standards/thread.ts';
+import { pitchMmOf, threadSizes } from '../standards/thread.ts';
 import { fitOfJob, threadOfJob } from './derive.ts';
 import type { Metal } from './metal.ts';
 import { placesOn } from './places.ts';
@@ -17,16 +17,16 @@ export const recutting = (job: Job): boolean => job.intake.wanted === 'recut';
 export function cleaning(job: Job): Cleaned | null {
   const thread = threadOfJob(job);
   const { clean } = job.fit;
-  if (!thread || !clean || !recutting(job)) return null;
-  const form = threadFormOf(thread);
-  const sizes = threadSizes(thread);
+  if (!clean || !recutting(job)) return null;
+  const fit = fitOfJob(job);
+  if (!thread || !fit) return null;
+  const { form } = fit;
   return cleanUp(clean, {
     make: job.intake.make,
     leadingFlankDeg: form.leadingFlankDeg,
     trailingFlankDeg: form.trailingFlankDeg,
     crestFlatMm: crestFlatMm(form, pitchMmOf(thread)),
-    finishedMm:
-      fitOfJob(job)?.startDiameterMm ?? (job.intake.make === 'external' ? sizes.majorMm : sizes.minorInternalMm),
+    finishedMm: fit.startDiameterMm,
     onePassMm: job.cut.firstMaxMm ?? USUAL_PASS_MM,
     taper: form.taper,
   });
@@ -39,8 +39,7 @@ const USUAL_PASS_MM = 0.25;
  * cleans it. @param q the question with the target of the fit alone
  */
 export function targetOf(job: Job, q: PlanRequest, deeperMm: number): PlanRequest['target'] {
-  const clean = recutting(job) ? cleaning(job)?.deeperMm : null;
-  const least = q.grooveMm + (clean ?? 0);
+  const least = q.grooveMm + (cleaning(job)?.deeperMm ?? 0);
   if (q.surfaceMm === null) return { depthMm: Math.max(least + deeperMm, q.doneMm, NOTHING_MM) };
   const planned = recutting(job) && least > 0 ? planOf(q) : null;
   // a question that is refused is refused with its own words

@@ -4,6 +4,8 @@ import { EventSchema } from './events.ts';
 import { FORM_IDS } from '../form/shape.ts';
 import { FAMILY_IDS } from '../standards/family.ts';
 import { DUTY_IDS } from '../fit/duty.ts';
+import { FITS_TO } from '../fit/fit.ts';
+import { WORN_WAYS } from '../fit/worn.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
 import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
 
@@ -164,9 +166,9 @@ export const JobSchema = Type.Object(
       /** Tolerance class to make it to; null: to the clearance and relief below. */
       class: Type.Union([Type.Null(), text(12)]),
       /** Without a class: what the clearance is counted from. The basic size, the surviving mate as read, or the part itself as read. */
-      to: oneOf('clearance', 'mate', 'copy'),
+      to: oneOf(...FITS_TO),
       /** A mate worn by places: fitted where it is thickest, where it is thickest on the travel, or as it will be once it is recut. */
-      wornMate: oneOf('thickest', 'travel', 'recut'),
+      wornMate: oneOf(...WORN_WAYS),
       /** Travel that the thread is really used on, mm along the mate; null: nobody has said. */
       travel: Type.Union([
         Type.Null(),

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { readingOf } from '../../app/testing/bench.ts';
 import { rank } from '../identify/rank.ts';
 import { threadFormOf, threadSizes } from '../standards/thread.ts';
 import { newJob } from './create.ts';
@@ -18,22 +19,7 @@ function jobWith(
   const job = newJob('t', 'test', AT);
   change(job);
   readings.forEach(([quantity, value, more], i) =>
-    job.readings.push({
-      id: `r${i}`,
-      quantity,
-      text: String(value),
-      value,
-      span: null,
-      leaf: null,
-      instrument: null,
-      uncertainty: null,
-      member: 'part',
-      place: '',
-      positionMm: null,
-      wear: 'unknown',
-      at: AT.toISOString(),
-      ...more,
-    }),
+    job.readings.push({ id: `r${i}`, at: AT.toISOString(), ...readingOf(quantity, value, more) }),
   );
   return job;
 }

@@ -93,8 +93,10 @@ export function readWhole(
 }
 
 const STEPS: Readonly<Record<string, string>> = { ones: '1', twos: '2', fives: '5', tens: '10' };
-const RUN = /^(\d{1,6})\s*(?:-|to|\u2013)\s*(\d{1,6})\s*by\s*(\d{1,6}|ones|twos|fives|tens)$/i;
-const RUNS = /(\d{1,6}\s*(?:-|to|\u2013)\s*\d{1,6}\s*by\s*(?:\d{1,6}|ones|twos|fives|tens))/gi;
+const RUN_TEXT = String.raw`(?<from>\d{1,6})\s*(?:-|to|\u2013)\s*(?<to>\d{1,6})\s*by\s*(?<by>\d{1,6}|ones|twos|fives|tens)`;
+const RUN = new RegExp(`^${RUN_TEXT}$`, 'i');
+/** Cuts a text at its runs, and keeps them. */
+const RUNS = new RegExp(`(${RUN_TEXT.replace(/\?<\w+>/g, '?:')})`, 'gi');
 
 /**
  * A list of numbers as they are written: `40 65 110`, `40, 65`, repeats `2x20`, and runs `50-600 by 5` or `20 to 65 by fives`.
@@ -109,9 +111,10 @@ export function readList(text: string, field: string, most: number): Outcome<num
   for (const part of parts) {
     const run = RUN.exec(part);
     if (run) {
-      const by = Number(STEPS[(run[3] ?? '').toLowerCase()] ?? run[3]);
-      if (!(by > 0)) return bad(field, 'run-without-step', { typed: part });
-      for (let v = Number(run[1]); v <= Number(run[2]) && out.length <= most; v += by) out.push(v);
+      const { from, to, by = '' } = run.groups ?? {};
+      const step = Number(STEPS[by.toLowerCase()] ?? by);
+      if (!(step > 0)) return bad(field, 'run-without-step', { typed: part });
+      for (let v = Number(from); v <= Number(to) && out.length <= most; v += step) out.push(v);
     } else {
       const repeated = /^(\d{1,4})x(.+)$/i.exec(part);
       const value = readOnly(repeated?.[2] ?? part, field);

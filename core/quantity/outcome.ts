@@ -21,25 +21,20 @@ export interface Refused {
 
 export const good = <T>(value: T): Outcome<T> => ({ ok: true, value });
 
-/** A problem with its figures; a code without any needs none. */
-export function problem<C extends PlainCode>(field: string, code: C): Problem;
-export function problem<C extends ProblemCode>(
-  field: string,
-  code: C,
-  figures: ProblemFigures[C],
-  cause?: Problem,
-): Problem;
-export function problem(field: string, code: ProblemCode, figures: Problem['figures'] = {}, cause?: Problem): Problem {
-  return cause ? { field, code, figures, cause } : { field, code, figures };
-}
+/** What a code takes with it: its figures, unless it has none, and the problem that it passes on. */
+type With<C extends ProblemCode> = C extends PlainCode
+  ? [figures?: ProblemFigures[C], cause?: Problem]
+  : [figures: ProblemFigures[C], cause?: Problem];
 
-export function bad<C extends PlainCode>(field: string, code: C): Refused;
-export function bad<C extends ProblemCode>(
-  field: string,
-  code: C,
-  figures: ProblemFigures[C],
-  cause?: Problem,
-): Refused;
-export function bad(field: string, code: ProblemCode, figures: Problem['figures'] = {}, cause?: Problem): Refused {
-  return { ok: false, problem: cause ? { field, code, figures, cause } : { field, code, figures } };
-}
+export const problem = <C extends ProblemCode>(field: string, code: C, ...[figures, cause]: With<C>): Problem => ({
+  field,
+  code,
+  figures: figures ?? {},
+  ...(cause ? { cause } : {}),
+});
+
+/** The same as an answer. */
+export const bad = <C extends ProblemCode>(field: string, code: C, ...more: With<C>): Refused => ({
+  ok: false,
+  problem: problem(field, code, ...more),
+});

@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Check } from 'lucide-react';
-import { latheOf } from '../../../core/job/derive.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { cardText, dialText, stoppedText } from '../../../words/machine.ts';
 import { HOLDING_NAMES } from '../../../words/ledger.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button, Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
@@ -24,10 +23,8 @@ const STATION_OF_FACT: Readonly<Record<string, string>> = {
 /** Everything that is not a pass: putting up, measuring, touching off, picking up, trying; and why the card is stopped. */
 export function ActCard() {
   const { job, machine } = useJobView();
-  const shop = useShop();
   const { card, metal } = machine;
-  const lathe = latheOf(job, shop);
-  const u = lathe?.crossSlide.unit ?? shop.settings.system;
+  const u = useDialUnit();
   const stopped = card.do === 'check';
   return (
     <section

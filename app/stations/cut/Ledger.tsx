@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import { voidedOf } from '../../../core/job/metal.ts';
 import { eventText } from '../../../words/ledger.ts';
-import { latheOf } from '../../../core/job/derive.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
-import { act, useShop } from '../../store/store.ts';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { act } from '../../store/store.ts';
 import { Button, Panel } from '../../ui/controls.tsx';
 import { TextField } from '../../ui/fields.tsx';
 
@@ -12,9 +11,8 @@ const SHOWN = 8;
 /** What was done, newest first. What was taken back stays, struck through. */
 export function Ledger({ readOnly = false }: { readonly readOnly?: boolean }) {
   const { job } = useJobView();
-  const shop = useShop();
   const [all, setAll] = useState(false);
-  const u = latheOf(job, shop)?.crossSlide.unit ?? shop.settings.system;
+  const u = useDialUnit();
   const gone = voidedOf(job.events);
   const events = job.events.filter((e) => e.kind !== 'voided').toReversed();
   const shown = all || readOnly ? events : events.slice(0, SHOWN);

@@ -1,7 +1,6 @@
-import { latheOf } from '../../../core/job/derive.ts';
 import { aimsAfter, partBefore } from '../../../core/job/partBefore.ts';
 import { aimText, partBeforeText } from '../../../words/ledger.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
 
@@ -9,9 +8,9 @@ import { Button, Note } from '../../ui/controls.tsx';
 export function PartBefore() {
   const { job, machine } = useJobView();
   const shop = useShop();
+  const u = useDialUnit();
   const before = partBefore(job);
   if (!before) return null;
-  const u = latheOf(job, shop)?.crossSlide.unit ?? shop.settings.system;
   return (
     <Note tone="say">
       <p>{partBeforeText(before, u)}</p>

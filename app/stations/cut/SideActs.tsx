@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import { latheOf } from '../../../core/job/derive.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { inches } from '../../../core/quantity/units.ts';
 import { act, useShop } from '../../store/store.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { Button, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { StepsOn, useStepsOn } from './StepsOn.tsx';
@@ -16,11 +15,10 @@ const STEPS = { mm: [0.01, 0.02, 0.05, 0.1], in: [0.0005, 0.001, 0.002, 0.005].m
 
 /** What may be done at any moment besides the next pass: one touch each. */
 export function SideActs() {
-  const { job, machine } = useJobView();
+  const { machine } = useJobView();
   const shop = useShop();
   const { card, metal } = machine;
-  const lathe = latheOf(job, shop);
-  const u = lathe?.crossSlide.unit ?? shop.settings.system;
+  const u = useDialUnit();
   const steps = useStepsOn();
   const [open, setOpen] = useState<Open>(null);
   const cutting = metal.cuts > 0 && metal.finished === null;

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { TRY_NAMES } from '../../../words/conclusions.ts';
-import { latheOf, wirePlan } from '../../../core/job/derive.ts';
+import { wirePlan } from '../../../core/job/derive.ts';
 import { suggestDeeper } from '../../../core/job/deeper.ts';
 import { deeperText, stepText } from '../../../words/deeper.ts';
 import { tipDiameterNowMm } from '../../../core/job/recut.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
@@ -42,8 +42,7 @@ export function TryMate() {
 export function TryThread() {
   const { job, machine } = useJobView();
   const shop = useShop();
-  const lathe = latheOf(job, shop);
-  const u = lathe?.crossSlide.unit ?? shop.settings.system;
+  const u = useDialUnit();
   const wires = wirePlan(job, shop);
   const { after } = machine.card;
   const answer = suggestDeeper(job, shop, machine.metal);
@@ -84,7 +83,7 @@ export function TryThread() {
 function OwnStep() {
   const { job, machine } = useJobView();
   const shop = useShop();
-  const u = latheOf(job, shop)?.crossSlide.unit ?? shop.settings.system;
+  const u = useDialUnit();
   const on = useStepsOn();
   const each = on === 'diameter' ? 2 : 1;
   const step = job.cut.deeperStepMm;

@@ -1,6 +1,6 @@
 import { ProblemText } from '../../ui/ProblemText.tsx';
 import { useState } from 'react';
-import { checkReady, fitPlan, type FitPlan } from '../../../core/fit/fit.ts';
+import { checkReady, FITS_TO, fitPlan, type FitPlan } from '../../../core/fit/fit.ts';
 import { fitChoiceOf, fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { standingOfPart } from '../../../core/job/metal.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -34,8 +34,6 @@ import { LengthField } from '../../ui/fields.tsx';
 import { AsRead } from './AsRead.tsx';
 import { CleanUp } from './CleanUp.tsx';
 import { WornMate } from './WornMate.tsx';
-
-const FITS_TO = ['clearance', 'mate', 'copy'] as const;
 
 const rangeText = (l: Limits, system: UnitSystem): string =>
   `${l.min === null ? 'any' : lengthText(l.min, system, { ...FINE, bare: true })}\u2013${l.max === null ? 'open' : lengthText(l.max, system, FINE)}`;

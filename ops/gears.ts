@@ -3,7 +3,7 @@ import { auditTrain } from '../core/gearing/audit.ts';
 import { readChart } from '../core/gearing/chart.ts';
 import { explainScratch } from '../core/gearing/diagnose.ts';
 import { mountAll, TRIED_FOR_EACH, type MountedTrain } from '../core/gearing/mountAll.ts';
-import { dialAdvice, mountText } from '../words/gears.ts';
+import { dialAdvice, mistakeText, mountText } from '../words/gears.ts';
 import { dialRule } from '../core/gearing/dial.ts';
 import { findTrains } from '../core/gearing/search.ts';
 import { Exact, Teeth } from '../core/lathe/schema.ts';
@@ -238,7 +238,13 @@ export const diagnoseOp = op({
       uncertaintyMm: q.uncertaintyMm ?? 0.02,
       ...(q.otherFixed ? { otherFixed: q.otherFixed } : {}),
     });
-    return good({ explanations: [...explanations] });
+    return good({
+      explanations: explanations.map(({ mistake, leadMm }) => ({
+        kind: mistake.kind,
+        detail: mistakeText(mistake),
+        leadMm,
+      })),
+    });
   },
 });
 

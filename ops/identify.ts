@@ -4,6 +4,7 @@ import { ORIGINS, USES } from '../core/identify/hypotheses.ts';
 import { nextReadings, USUAL_TOOLS } from '../core/identify/nextReading.ts';
 import { rank } from '../core/identify/rank.ts';
 import { reasonsFor } from '../core/identify/reasons.ts';
+import { reasonText, seenByText } from '../words/reasons.ts';
 import { rivalsOf } from '../core/identify/specialRival.ts';
 import { good } from '../core/quantity/outcome.ts';
 import { op } from './op.ts';
@@ -123,7 +124,7 @@ export const identifyOp = op({
     const { special } = ranking;
     return good({
       ranking: ranking.candidates.slice(0, most).map((c) => {
-        const why = reasonsFor(c.expectation, c.starts, evidence, part, 'mm');
+        const why = reasonsFor(c.expectation, c.starts, evidence, part);
         return {
           designation: c.thread.designation,
           family: c.thread.family,
@@ -131,8 +132,8 @@ export const identifyOp = op({
           pitchMm: micro(c.expectation.pitchMm),
           starts: c.starts,
           probability: c.probability,
-          for: [...why.for],
-          against: [...why.against],
+          for: why.for.map((r) => reasonText(r, 'mm')),
+          against: why.against.map((r) => reasonText(r, 'mm')),
         };
       }),
       special: {
@@ -152,7 +153,7 @@ export const identifyOp = op({
         quantity: n.quantity,
         separates: [...n.separates],
         expect: n.expect,
-        seenBy: n.seenBy,
+        seenBy: seenByText(n.seenBy),
         spanMm: n.spanMm,
         leafMm: n.leafMm,
         overCrests: n.overCrests,

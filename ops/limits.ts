@@ -1,3 +1,4 @@
+import { limitsNoteText } from '../words/limits.ts';
 import { Type } from '@sinclair/typebox';
 import { outline } from '../core/form/outline.ts';
 import { bad, good } from '../core/quantity/outcome.ts';
@@ -38,7 +39,9 @@ export const limitsOp = op({
       return bad('class', 'no-class-given', { there: [...new Set([...external, ...internal])].join(', ') });
     }
     const limits = limitsOf(thread, cls, q.engagementMm ?? null);
-    return limits.ok ? good({ ...limits.value, notes: [...limits.value.notes] }) : limits;
+    return limits.ok
+      ? good({ ...limits.value, notes: limits.value.notes.map((n) => limitsNoteText(n, 'mm')) })
+      : limits;
   },
 });
 

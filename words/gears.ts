@@ -1,4 +1,6 @@
 import type { Fitting, FouledGear, Mount, NotMounted } from '../core/gearing/mount.ts';
+import type { Mistake } from '../core/gearing/diagnose.ts';
+import type { GearPlace } from '../core/job/pickupMove.ts';
 import type { DialRule } from '../core/gearing/dial.ts';
 import { lengthText } from '../core/quantity/format.ts';
 import { exact, numberOf } from '../core/quantity/rational.ts';
@@ -26,6 +28,26 @@ function ordinal(n: number): string {
   const suffix = tens >= 11 && tens <= 13 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th');
   return `${n}${suffix}`;
 }
+
+/** A slip at the end of the lathe that a scratch shows. */
+export function mistakeText(m: Mistake): string {
+  switch (m.kind) {
+    case 'gear':
+      return `${m.on} on in place of the ${m.planned} (${m.role})`;
+    case 'interchange':
+      return `${m.a} and ${m.b} interchanged`;
+    case 'reversed':
+      return 'drivers and driven the wrong way round';
+    case 'lever':
+      return `${m.lever} at ${m.at} instead of ${m.planned}`;
+    case 'fixed':
+      return `fixed ratio ${m.at} in instead of ${m.planned}`;
+  }
+}
+
+/** Where a gear that is slipped sits. */
+export const placeText = (p: GearPlace): string =>
+  p.on === 'box' ? 'on the gearbox input' : p.on === 'leadscrew' ? 'on the leadscrew' : `on stud ${p.stud}`;
 
 const gearName = (g: FouledGear): string => (g.idler ? `idler of ${g.teeth}` : String(g.teeth));
 

@@ -1,3 +1,4 @@
+import { placeText } from './gears.ts';
 import { latheUnknownText } from './lathe.ts';
 import { routine, withdrawal } from './routine.ts';
 import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
@@ -271,7 +272,7 @@ export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem): strin
         return [`Slipping the ${move.gear} brings it no nearer: take up the ${fine(move.leftMm, u)} another way.`];
       return [
         'Isolate at the plug. Chalk one tooth of each gear where they mesh.',
-        `Half-nuts shut, spindle still: open that mesh and turn the ${move.gear} ${move.place} by ${move.teeth} ${
+        `Half-nuts shut, spindle still: open that mesh and turn the ${move.gear} ${placeText(move.place)} by ${move.teeth} ${
           move.teeth === 1 ? 'tooth' : 'teeth'
         }, ${move.direction === 'forward' ? WITH_CUT : `against ${WITH_CUT}`}; mesh it again.`,
         ...(Math.abs(move.leftMm) > 0.005

@@ -21,11 +21,17 @@ export interface Scratch {
   readonly otherFixed?: readonly string[];
 }
 
-export type MistakeKind = 'gear' | 'interchange' | 'reversed' | 'lever' | 'fixed';
+/** One slip at the end of the lathe. */
+export type Mistake =
+  | { readonly kind: 'gear'; readonly on: number; readonly planned: number; readonly role: 'driver' | 'driven' }
+  | { readonly kind: 'interchange'; readonly a: number; readonly b: number }
+  | { readonly kind: 'reversed' }
+  | { readonly kind: 'lever'; readonly lever: string; readonly at: string; readonly planned: string }
+  | { readonly kind: 'fixed'; readonly at: string; readonly planned: string };
+export type MistakeKind = Mistake['kind'];
 export interface Explanation {
-  readonly kind: MistakeKind;
-  /** In words: "60 on in place of the 63". */
-  readonly detail: string;
+  readonly mistake: Mistake;
+  /** What the train then cuts, exact text. */
   readonly leadMm: string;
 }
 
@@ -48,13 +54,13 @@ export function explainScratch(s: Scratch): readonly Explanation[] {
     base.mul(ratio).mul(totalRatio(drivers, driven));
   const plannedLead = lead(s.planned.drivers, s.planned.driven);
   const found = new Map<string, Explanation & { readonly score: number }>();
-  const offer = (kind: MistakeKind, detail: string, cut: Rational, ease = 1): void => {
+  const offer = (mistake: Mistake, cut: Rational, ease = 1): void => {
     if (cut.equals(plannedLead)) return; // would have cut what was planned: no mistake to see
     const off = Math.abs(numberOf(cut) - s.measuredMm);
     if (!(off <= REACH * s.uncertaintyMm)) return;
-    const score = OFTEN[kind] * ease * Math.exp(-0.5 * (off / s.uncertaintyMm) ** 2);
-    const key = `${kind} ${detail}`;
-    if (!found.has(key)) found.set(key, { kind, detail, leadMm: textOf(cut), score });
+    const score = OFTEN[mistake.kind] * ease * Math.exp(-0.5 * (off / s.uncertaintyMm) ** 2);
+    const key = JSON.stringify(mistake);
+    if (!found.has(key)) found.set(key, { mistake, leadMm: textOf(cut), score });
   };
 
   const places = [
@@ -75,7 +81,7 @@ export function explainScratch(s: Scratch): readonly Explanation[] {
       if (left <= 0 || teeth === place.t) continue;
       // gears of nearly the same size are mistaken for each other most easily
       const ease = Math.abs(teeth - place.t) <= 5 ? 1.5 : 1;
-      offer('gear', `${teeth} on in place of the ${place.t} (${place.role})`, lead(...withGear(place, teeth)), ease);
+      offer({ kind: 'gear', on: teeth, planned: place.t, role: place.role }, lead(...withGear(place, teeth)), ease);
     }
   }
   for (let i = 0; i < places.length; i += 1) {
@@ -86,10 +92,10 @@ export function explainScratch(s: Scratch): readonly Explanation[] {
       const driven = [...s.planned.driven];
       drivers[a.i] = b.t;
       driven[b.i] = a.t;
-      offer('interchange', `${a.t} and ${b.t} interchanged`, lead(drivers, driven));
+      offer({ kind: 'interchange', a: a.t, b: b.t }, lead(drivers, driven));
     }
   }
-  offer('reversed', 'drivers and driven the wrong way round', lead(s.planned.driven, s.planned.drivers));
+  offer({ kind: 'reversed' }, lead(s.planned.driven, s.planned.drivers));
   const setting = s.planned.levers ?? {};
   for (const [lever, position] of Object.entries(setting)) {
     const positions = Object.keys(s.levers[lever] ?? {});
@@ -99,8 +105,7 @@ export function explainScratch(s: Scratch): readonly Explanation[] {
       const away = Math.abs(positions.indexOf(other) - positions.indexOf(position));
       if (ratio)
         offer(
-          'lever',
-          `${lever} at ${other} instead of ${position}`,
+          { kind: 'lever', lever, at: other, planned: position },
           lead(s.planned.drivers, s.planned.driven, ratio),
           away === 1 ? 1.5 : 1,
         );
@@ -109,13 +114,7 @@ export function explainScratch(s: Scratch): readonly Explanation[] {
   for (const fixed of s.otherFixed ?? USUAL_FIXED) {
     const ratio = exact(fixed);
     if (ratio.equals(s.fixedRatio)) continue;
-    offer(
-      'fixed',
-      `fixed ratio ${fixed} in instead of ${textOf(s.fixedRatio)}`,
-      plannedLead.div(s.fixedRatio).mul(ratio),
-    );
+    offer({ kind: 'fixed', at: fixed, planned: textOf(s.fixedRatio) }, plannedLead.div(s.fixedRatio).mul(ratio));
   }
-  return [...found.values()]
-    .sort((a, b) => b.score - a.score)
-    .map(({ kind, detail, leadMm }) => ({ kind, detail, leadMm }));
+  return [...found.values()].sort((a, b) => b.score - a.score).map(({ mistake, leadMm }) => ({ mistake, leadMm }));
 }

@@ -110,14 +110,15 @@ describe('a wrong scratch', () => {
     measuredMm: 0,
     uncertaintyMm: 0.005,
   };
-  const kinds = (measuredMm: number) => explainScratch({ ...base, measuredMm }).map((e) => `${e.kind}: ${e.detail}`);
+  const kinds = (measuredMm: number) =>
+    explainScratch({ ...base, measuredMm }).map((e) => Object.values(e.mistake).join(' '));
   const planned = 3.175 * (8 / 9) * 0.5;
   test('a lever one place off', () => {
-    expect(kinds(planned * 2)[0]).toBe('lever: range at A instead of B');
-    expect(kinds(3.175 * 0.5)).toContain('lever: cone at 1 instead of 2');
+    expect(kinds(planned * 2)[0]).toBe('lever range A B');
+    expect(kinds(3.175 * 0.5)).toContain('lever cone 1 2');
   });
   test('a gear mistaken for its neighbour', () => {
-    expect(kinds(planned * (48 / 50))[0]).toBe('gear: 50 on in place of the 48 (driven)');
+    expect(kinds(planned * (48 / 50))[0]).toBe('gear 50 48 driven');
   });
   test('turned end for end', () => {
     expect(kinds(planned * 4).some((k) => k.startsWith('reversed'))).toBe(true);
@@ -135,7 +136,7 @@ describe('a wrong scratch', () => {
           ONE,
         );
         const found = explainScratch({ ...base, measuredMm: numberOf(lead) });
-        expect(found.some((e) => e.kind === 'gear' && e.leadMm === textOf(lead))).toBe(true);
+        expect(found.some((e) => e.mistake.kind === 'gear' && e.leadMm === textOf(lead))).toBe(true);
         for (const e of found)
           expect(Math.abs(numberOf(exact(e.leadMm)) - numberOf(lead))).toBeLessThanOrEqual(2 * base.uncertaintyMm);
       }),

@@ -361,7 +361,7 @@ describe('next readings', () => {
     expect(offers.some((n) => n.quantity === 'crestCount' && n.overCrests === null)).toBe(false);
     expect(span).toMatchObject({
       quantity: 'crestCount',
-      seenBy: 'caliper',
+      seenBy: { by: 'instrument', name: 'caliper' },
       overCrests: 7,
       expect: { A: 8.75, B: 8.89 },
     });

@@ -59,8 +59,8 @@ describe('naming', () => {
     expect(r.candidates[1]?.thread.designation).toBe('1 1/4-7 UNC');
     const best = r.candidates[0];
     if (!best) throw new Error('no candidate');
-    const why = reasonsFor(best.expectation, best.starts, evidence, 'external', 'in');
-    expect(why.for.join(' ')).toContain('off the crest at the worn place');
+    const why = reasonsFor(best.expectation, best.starts, evidence, 'external');
+    expect(why.for[0]).toMatchObject({ kind: 'crest', says: 'worn', beyondWear: false });
     expect(why.against).toEqual([]);
   });
 
@@ -71,10 +71,11 @@ describe('naming', () => {
       crests(42, 304.8),
     ];
     const tr = expectationOf(formAt('trapezoidal30', 7), 38, 7);
-    const why = reasonsFor(tr, 1, evidence, 'external', 'mm');
-    expect(why.against.join(' ')).toMatch(/pitch diameter over the wires 33\.\d+ mm, basic 34\.500 mm/);
+    const why = reasonsFor(tr, 1, evidence, 'external');
+    expect(why.against[0]).toMatchObject({ kind: 'size', of: 'overWires', expectedMm: 34.5 });
+    expect(why.against[0]).toHaveProperty('readMm', expect.closeTo(33.9, 1));
     const own = expectationOf(formAt('acme29', 25.4 / 3.5), 38.1, 25.4 / 3.5);
-    expect(reasonsFor(own, 1, evidence, 'external', 'mm').against).toEqual([]);
+    expect(reasonsFor(own, 1, evidence, 'external').against).toEqual([]);
   });
 
   test.each<[string, Evidence[], string]>([

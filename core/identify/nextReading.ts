@@ -4,6 +4,7 @@ import { LEAF_SEEN_MM } from './likelihood.ts';
 
 /** What can be measured with, and how well: one standard deviation, mm or degrees. */
 export interface Tool {
+  /** As its owner calls it. */
   readonly name: string;
   readonly measures: 'length' | 'pitch' | 'angle' | 'taper';
   readonly uncertainty: number;
@@ -22,8 +23,8 @@ export interface NextReading {
   readonly separates: readonly [string, string];
   /** What to expect under each of the two, in the reading's unit (crests, mm, degrees, ratio, count). */
   readonly expect: { readonly A: number; readonly B: number };
-  /** Instrument that sees the difference. */
-  readonly seenBy: string;
+  /** What sees the difference. */
+  readonly seenBy: SeenBy;
   /** For a crest count, the length to count over, mm. */
   readonly spanMm: number | null;
   /** Crest to crest with a caliper: over so many; what to expect is then the length. Null for a plain count. */
@@ -34,9 +35,14 @@ export interface NextReading {
   readonly clears: number;
 }
 
+/** An instrument by its owner's name, or a way that asks for none in particular. */
+export type SeenBy =
+  { readonly by: 'instrument'; readonly name: string } | { readonly by: 'rule' | 'counting' | 'two-places' };
+const withTool = (t: Tool): SeenBy => ({ by: 'instrument', name: t.name });
+
 interface Option {
   readonly quantity: Quantity;
-  readonly seenBy: string;
+  readonly seenBy: SeenBy;
   readonly spanMm: number | null;
   readonly leafMm?: number;
   readonly overCrests?: number;
@@ -48,6 +54,11 @@ const SPANS_MM = [25.4, 50.8, 76.2, 101.6, 152.4] as const;
 /** Crest to crest: fewer tell nothing, more are lost count of. */
 const LEAST_CRESTS = 3;
 const MOST_CRESTS = 20;
+/**
+ * What spans from crest to crest along the axis is read so well, mm: finer is a micrometer, whose anvils do not stand on
+ * crests; coarser is a rule. Common practice, no source.
+ */
+const CALIPER = { best: 0.008, worst: 0.1 } as const;
 /** A reading is worth naming when it clears at least this share of the doubt. */
 const WORTH = 0.04;
 const MOST = 3;
@@ -143,17 +154,20 @@ function optionsFor(
       .reduce<Tool | null>((a, b) => (a === null || b.uncertainty < a.uncertainty ? b : a), null);
   const taken = (q: Quantity): Evidence[] => evidence.filter((e) => e.quantity === q);
   const longest = taken('crestCount').reduce((m, e) => ('spanMm' in e ? Math.max(m, e.spanMm) : m), 0);
+  // an instrument is known by what it reads and how well, whatever its owner calls it
+  const ofLength = tools.filter((t) => t.measures === 'length').sort((a, b) => a.uncertainty - b.uncertainty);
+  const rule = ofLength.find((t) => t.uncertainty > CALIPER.worst);
+  const caliper = ofLength.find((t) => t.uncertainty >= CALIPER.best && t.uncertainty <= CALIPER.worst);
   for (const spanMm of SPANS_MM) {
     if (spanMm <= longest * 1.05 || (reachMm !== null && spanMm > reachMm)) continue;
     out.push({
       quantity: 'crestCount',
-      seenBy: tools.find((t) => /rule/i.test(t.name))?.name ?? 'rule',
+      seenBy: rule ? withTool(rule) : { by: 'rule' },
       spanMm,
       mean: (r) => spanMm / r.expectation.pitchMm,
       sigma: () => DEFAULT_SIGMA.crests,
     });
   }
-  const caliper = tools.find((t) => t.measures === 'length' && /caliper/i.test(t.name));
   const spanned = taken('crestCount').some((e) => 'spanUncertaintyMm' in e);
   if (caliper && external && !spanned) {
     const coarsest = Math.max(...rivals.map((r) => r.expectation.pitchMm));
@@ -161,7 +175,7 @@ function optionsFor(
     if (overCrests >= LEAST_CRESTS)
       out.push({
         quantity: 'crestCount',
-        seenBy: caliper.name,
+        seenBy: withTool(caliper),
         spanMm: null,
         overCrests,
         mean: (r) => overCrests * r.expectation.pitchMm,
@@ -177,7 +191,7 @@ function optionsFor(
       const over = Math.min(DEFAULT_SIGMA.leafOverMm, reachMm ?? Infinity);
       out.push({
         quantity: 'pitchLeaf',
-        seenBy: leaf.name,
+        seenBy: withTool(leaf),
         spanMm: null,
         leafMm,
         mean: (r) => (Math.abs(r.expectation.pitchMm - leafMm) / r.expectation.pitchMm) * over,
@@ -193,7 +207,7 @@ function optionsFor(
   if (angle && angle.uncertainty < angleSeen * 0.9) {
     out.push({
       quantity: 'flankAngle',
-      seenBy: angle.name,
+      seenBy: withTool(angle),
       spanMm: null,
       mean: (r) => r.expectation.leadingDeg + r.expectation.trailingDeg,
       sigma: () => angle.uncertainty,
@@ -206,7 +220,7 @@ function optionsFor(
   ) {
     out.push({
       quantity: 'leadingFlank',
-      seenBy: angle.name,
+      seenBy: withTool(angle),
       spanMm: null,
       mean: (r) => r.expectation.leadingDeg,
       sigma: () => angle.uncertainty,
@@ -218,7 +232,7 @@ function optionsFor(
     if (external && !taken('majorDiameter').some((e) => 'wear' in e && e.wear === 'unworn')) {
       out.push({
         quantity: 'majorDiameter',
-        seenBy: length.name,
+        seenBy: withTool(length),
         spanMm: null,
         mean: (r) => r.expectation.majorMm - 1.5 * tolerance(r),
         sigma: (r) => Math.hypot(length.uncertainty, tolerance(r)),
@@ -227,7 +241,7 @@ function optionsFor(
     if (!external && taken('minorDiameter').length === 0) {
       out.push({
         quantity: 'minorDiameter',
-        seenBy: length.name,
+        seenBy: withTool(length),
         spanMm: null,
         mean: (r) => r.expectation.minorInternalMm + 1.5 * tolerance(r),
         sigma: (r) => Math.hypot(length.uncertainty, tolerance(r)),
@@ -236,7 +250,7 @@ function optionsFor(
     if (external && taken('minorDiameter').length === 0) {
       out.push({
         quantity: 'minorDiameter',
-        seenBy: length.name,
+        seenBy: withTool(length),
         spanMm: null,
         mean: (r) => r.expectation.minorExternalMm,
         sigma: (r) => Math.hypot(length.uncertainty, 0.08 * r.expectation.pitchMm + 0.03),
@@ -245,7 +259,7 @@ function optionsFor(
     if (taken('depth').length === 0) {
       out.push({
         quantity: 'depth',
-        seenBy: length.name,
+        seenBy: withTool(length),
         spanMm: null,
         mean: (r) => (external ? r.expectation.depthExternalMm : r.expectation.depthInternalMm),
         sigma: (r) => Math.hypot(0.05, 0.07 * r.expectation.pitchMm),
@@ -254,7 +268,7 @@ function optionsFor(
     if (taken('lead').length === 0 && taken('starts').length === 0) {
       out.push({
         quantity: 'starts',
-        seenBy: 'counting at the end of the thread',
+        seenBy: { by: 'counting' },
         spanMm: null,
         mean: (r) => r.starts,
         sigma: () => 0.2,
@@ -265,7 +279,7 @@ function optionsFor(
   if (taken('taper').length === 0) {
     out.push({
       quantity: 'taper',
-      seenBy: taper?.name ?? 'calipers at two places',
+      seenBy: taper ? withTool(taper) : { by: 'two-places' },
       spanMm: null,
       mean: (r) => r.expectation.taper,
       sigma: () => taper?.uncertainty ?? DEFAULT_SIGMA.taper,

@@ -1,14 +1,46 @@
 import { DEFAULT_SIGMA, type Evidence, type Part } from '../evidence/evidence.ts';
-import { degreesText, FINE, lengthText } from '../quantity/format.ts';
-import type { UnitSystem } from '../quantity/units.ts';
 import type { Expectation } from './hypotheses.ts';
 import { likelihood, overPitchDiameterMm, wearCredibility } from './likelihood.ts';
 
+/** What one reading says of a candidate: what was read beside what the candidate would have; mm, degrees, counts. */
+export type Reason =
+  /** Crest of a screw: over the nominal, worn below it, or under it within what is usual. */
+  | {
+      readonly kind: 'crest';
+      readonly says: 'over' | 'worn' | 'under';
+      readonly readMm: number;
+      readonly expectedMm: number;
+      readonly byMm: number;
+      /** More was lost than wear takes. */
+      readonly beyondWear: boolean;
+    }
+  | {
+      readonly kind: 'size';
+      readonly of: 'rootOfNut' | 'pitchDiameter' | 'minorDiameter' | 'overWires' | 'depth';
+      readonly readMm: number;
+      readonly expectedMm: number;
+    }
+  /** A flat or a radius at crest or root; expected 0: the form has the other. */
+  | {
+      readonly kind: 'edge';
+      readonly edge: 'crest' | 'root';
+      readonly shape: 'flat' | 'radius';
+      readonly readMm: number;
+      readonly expectedMm: number;
+    }
+  | { readonly kind: 'count'; readonly crests: number; readonly spanMm: number; readonly expected: number }
+  | { readonly kind: 'leaf'; readonly pitchMm: number; readonly fit: 'fits' | 'nearly' | 'no'; readonly outMm: number }
+  | { readonly kind: 'angle'; readonly readDeg: number; readonly expectedDeg: number }
+  | { readonly kind: 'flank'; readonly readDeg: number; readonly leadingDeg: number; readonly trailingDeg: number }
+  | { readonly kind: 'lead'; readonly readMm: number; readonly starts: number; readonly expectedMm: number }
+  | { readonly kind: 'taper'; readonly read: number; readonly expected: number }
+  | { readonly kind: 'starts'; readonly count: number };
+
 export interface Reasons {
-  /** What supports the candidate, in sentences. */
-  readonly for: readonly string[];
+  /** What supports the candidate. */
+  readonly for: readonly Reason[];
   /** What speaks against it. */
-  readonly against: readonly string[];
+  readonly against: readonly Reason[];
 }
 
 /** A reading supports when it is at least this share of the best likelihood any reading of its kind could have here. */
@@ -16,21 +48,15 @@ const SUPPORTS = 0.25;
 /** And speaks against below this share. */
 const AGAINST = 0.06;
 
-/** Sentences for and against a candidate, one for each reading that says anything. */
-export function reasonsFor(
-  h: Expectation,
-  starts: number,
-  evidence: readonly Evidence[],
-  part: Part,
-  system: UnitSystem,
-): Reasons {
-  const out: { for: string[]; against: string[] } = { for: [], against: [] };
+/** What speaks for and against a candidate, one for each reading that says anything. */
+export function reasonsFor(h: Expectation, starts: number, evidence: readonly Evidence[], part: Part): Reasons {
+  const out: { for: Reason[]; against: Reason[] } = { for: [], against: [] };
   for (const e of evidence) {
-    if (e.quantity === 'hand') continue; // says the same of every candidate
+    const reason = reasonOf(e, h, part, starts);
+    if (!reason) continue;
     const share = likelihood(e, h, part, starts) / bestLikelihood(e, h, part, starts);
-    const text = sentence(e, h, part, starts, system);
-    if (share >= SUPPORTS) out.for.push(text);
-    else if (share <= AGAINST) out.against.push(text);
+    if (share >= SUPPORTS) out.for.push(reason);
+    else if (share <= AGAINST) out.against.push(reason);
   }
   return out;
 }
@@ -93,58 +119,72 @@ const edgeOf = (
   part: Part,
 ): number => h.edges[part][`${quantity}Mm`];
 
-function sentence(e: Evidence, h: Expectation, measured: Part, starts: number, system: UnitSystem): string {
-  const len = (mm: number): string => lengthText(mm, system, FINE);
+/** Below this credibility a loss is more than wear explains. */
+const BEYOND_WEAR = 0.05;
+
+function reasonOf(e: Evidence, h: Expectation, measured: Part, starts: number): Reason | null {
   const part = e.member ?? measured;
+  const size = (of: Extract<Reason, { kind: 'size' }>['of'], readMm: number, expectedMm: number): Reason => ({
+    kind: 'size',
+    of,
+    readMm,
+    expectedMm,
+  });
   switch (e.quantity) {
     case 'majorDiameter': {
+      if (part === 'internal') return size('rootOfNut', e.valueMm, h.majorMm);
       const short = h.majorMm - e.valueMm;
-      if (part === 'internal') return `root of the nut read ${len(e.valueMm)}, nominal ${len(h.majorMm)}`;
-      if (short < -3 * (e.uncertaintyMm ?? DEFAULT_SIGMA.diameterMm))
-        return `crest reads ${len(-short)} over the nominal ${len(h.majorMm)}`;
-      if (e.wear === 'worn' && short > 0)
-        return `would mean ${len(short)} off the crest at the worn place${wearCredibility(short, 'worn', h.pitchMm) < 0.05 ? ', more than wear explains' : ''}`;
-      return `crest ${len(e.valueMm)} is ${len(Math.max(0, short))} under the nominal ${len(h.majorMm)}`;
+      const over = short < -3 * (e.uncertaintyMm ?? DEFAULT_SIGMA.diameterMm);
+      const worn = !over && e.wear === 'worn' && short > 0;
+      return {
+        kind: 'crest',
+        says: over ? 'over' : worn ? 'worn' : 'under',
+        readMm: e.valueMm,
+        expectedMm: h.majorMm,
+        byMm: over ? -short : Math.max(0, short),
+        beyondWear: worn && wearCredibility(short, 'worn', h.pitchMm) < BEYOND_WEAR,
+      };
     }
     case 'pitchDiameter':
-      return `pitch diameter ${len(e.valueMm)}, basic ${len(h.pitchDiameterMm)}`;
+      return size('pitchDiameter', e.valueMm, h.pitchDiameterMm);
     case 'minorDiameter':
-      return `root ${len(e.valueMm)}, expected about ${len(part === 'external' ? h.minorExternalMm : h.minorInternalMm)}`;
+      return size('minorDiameter', e.valueMm, part === 'external' ? h.minorExternalMm : h.minorInternalMm);
     case 'overWires':
-      return `pitch diameter over the wires ${len(e.valueMm - overPitchDiameterMm(h, e.wireMm, starts))}, basic ${len(h.pitchDiameterMm)}`;
-    case 'crestFlat':
-    case 'rootFlat': {
-      const [end, has] = [e.quantity === 'crestFlat' ? 'crest' : 'root', edgeOf(e.quantity, h, part)];
-      return `${end} flat ${len(e.valueMm)}, the form has ${has === 0 ? `a round ${end}` : len(has)}`;
-    }
-    case 'crestRadius':
-    case 'rootRadius': {
-      const [end, has] = [e.quantity === 'crestRadius' ? 'crest' : 'root', edgeOf(e.quantity, h, part)];
-      return `${end} radius ${len(e.valueMm)}, the form has ${has === 0 ? `a flat ${end}` : len(has)}`;
-    }
+      return size('overWires', e.valueMm - overPitchDiameterMm(h, e.wireMm, starts), h.pitchDiameterMm);
     case 'depth':
-      return `depth ${len(e.valueMm)}, full form ${len(part === 'external' ? h.depthExternalMm : h.depthInternalMm)}`;
+      return size('depth', e.valueMm, part === 'external' ? h.depthExternalMm : h.depthInternalMm);
+    case 'crestFlat':
+    case 'rootFlat':
+    case 'crestRadius':
+    case 'rootRadius':
+      return {
+        kind: 'edge',
+        edge: e.quantity === 'crestFlat' || e.quantity === 'crestRadius' ? 'crest' : 'root',
+        shape: e.quantity === 'crestFlat' || e.quantity === 'rootFlat' ? 'flat' : 'radius',
+        readMm: e.valueMm,
+        expectedMm: edgeOf(e.quantity, h, part),
+      };
     case 'crestCount':
-      return `${round(e.crests)} crests in ${len(e.spanMm)}; this pitch gives ${round(e.spanMm / h.pitchMm)}`;
-    case 'pitchLeaf': {
-      const off = (Math.abs(h.pitchMm - e.pitchMm) / h.pitchMm) * (e.overMm ?? DEFAULT_SIGMA.leafOverMm);
-      const verdict = e.fit === 'fits' ? 'fits' : e.fit === 'nearly' ? 'nearly fits' : 'does not fit';
-      return `the ${len(e.pitchMm)} leaf ${verdict}; it would be ${off < 0.005 ? 'dead right' : `${len(off)} out over its length`}`;
-    }
+      return { kind: 'count', crests: e.crests, spanMm: e.spanMm, expected: e.spanMm / h.pitchMm };
+    case 'pitchLeaf':
+      return {
+        kind: 'leaf',
+        pitchMm: e.pitchMm,
+        fit: e.fit,
+        outMm: (Math.abs(h.pitchMm - e.pitchMm) / h.pitchMm) * (e.overMm ?? DEFAULT_SIGMA.leafOverMm),
+      };
     case 'flankAngle':
-      return `angle read ${degreesText(e.valueDeg)}, the form has ${degreesText(h.leadingDeg + h.trailingDeg)}`;
+      return { kind: 'angle', readDeg: e.valueDeg, expectedDeg: h.leadingDeg + h.trailingDeg };
     case 'leadingFlank':
     case 'trailingFlank':
-      return `flank read ${degreesText(e.valueDeg)}, the form has ${degreesText(h.leadingDeg)} and ${degreesText(h.trailingDeg)}`;
+      return { kind: 'flank', readDeg: e.valueDeg, leadingDeg: h.leadingDeg, trailingDeg: h.trailingDeg };
     case 'lead':
-      return `lead read ${len(e.valueMm)}, ${starts === 1 ? 'single start' : `${starts} starts`} gives ${len(h.pitchMm * starts)}`;
+      return { kind: 'lead', readMm: e.valueMm, starts, expectedMm: h.pitchMm * starts };
     case 'taper':
-      return `taper read ${round(e.ratio)}, the form has ${h.taper === 0 ? 'none' : '1 in 16'}`;
+      return { kind: 'taper', read: e.ratio, expected: h.taper };
     case 'starts':
-      return `${e.count} start${e.count === 1 ? '' : 's'} counted`;
+      return { kind: 'starts', count: e.count };
     case 'hand':
-      return `${e.hand} hand`;
+      return null; // says the same of every candidate
   }
 }
-
-const round = (x: number): string => String(Number(x.toFixed(2)));

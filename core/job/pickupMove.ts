@@ -41,7 +41,7 @@ export type Move =
   | {
       readonly way: 'slip';
       readonly gear: number;
-      readonly place: string;
+      readonly place: GearPlace;
       readonly teeth: number;
       /** Carriage travel for one tooth, mm. */
       readonly perToothMm: number;
@@ -64,12 +64,16 @@ export interface PickupAnswer {
   readonly ways: readonly PickupWay[];
 }
 
+/** Where in the train a driven gear sits. */
+export type GearPlace =
+  { readonly on: 'box' } | { readonly on: 'leadscrew' } | { readonly on: 'stud'; readonly stud: number };
+
 /** A gear whose slipping moves the leadscrew: the driven ones, by their place in the train. */
 export interface SlipGear {
   readonly index: number;
   readonly teeth: number;
   readonly turns: string;
-  readonly place: string;
+  readonly place: GearPlace;
 }
 
 /** Leadscrew turns for one turn of each driven gear: all that follows it, gearbox too. */
@@ -87,7 +91,7 @@ export function slipGears(job: Job, shop: Shop): SlipGear[] {
       index,
       teeth,
       turns: textOf(turns),
-      place: last ? (box ? 'on the gearbox input' : 'on the leadscrew') : `on stud ${index + 1}`,
+      place: last ? (box ? { on: 'box' } : { on: 'leadscrew' }) : { on: 'stud', stud: index + 1 },
     };
   });
 }

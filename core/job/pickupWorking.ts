@@ -20,12 +20,9 @@ export function pickupWorking(move: Move, answer: PickupAnswer, leftHand: boolea
     unit: 'mm',
     source: 'geometry',
   };
-  const along = (mm: number, symbol: string, name: string, formula: string, values: string): Step => ({
-    name,
-    symbol,
-    formula,
-    values,
-    result: mm,
+  const along = (result: number, of: Pick<Step, 'name' | 'symbol' | 'formula' | 'values'>): Step => ({
+    ...of,
+    result,
     unit: 'mm',
     source: 'geometry',
   });
@@ -48,14 +45,18 @@ export function pickupWorking(move: Move, answer: PickupAnswer, leftHand: boolea
       const inCut = leftHand ? -axialMm : axialMm;
       return [
         round,
-        along(move.slideMm, 's', 'Along the slide', 'x / sin b', `${plain(inCut)} / sin ${b}`),
-        along(
-          move.crossOutMm,
-          'c',
-          'Taken back on the cross slide',
-          's cos b',
-          `${plain(move.slideMm)} \u00d7 cos ${b}`,
-        ),
+        along(move.slideMm, {
+          symbol: 's',
+          name: 'Along the slide',
+          formula: 'x / sin b',
+          values: `${plain(inCut)} / sin ${b}`,
+        }),
+        along(move.crossOutMm, {
+          symbol: 'c',
+          name: 'Taken back on the cross slide',
+          formula: 's cos b',
+          values: `${plain(move.slideMm)} \u00d7 cos ${b}`,
+        }),
       ];
     }
     case 'slip': {
@@ -63,13 +64,12 @@ export function pickupWorking(move: Move, answer: PickupAnswer, leftHand: boolea
       const leads = Math.round((axialMm - teeth * move.perToothMm - move.leftMm) / lead);
       return [
         round,
-        along(
-          move.leftMm,
-          'r',
-          'Left over after the slip',
-          'x \u2212 teeth \u00d7 travel for one tooth (gearbox too) \u2212 whole leads',
-          `${plain(axialMm)} \u2212 ${signed(teeth)} \u00d7 ${plain(move.perToothMm)} \u2212 ${signed(leads)} \u00d7 ${plain(lead)}`,
-        ),
+        along(move.leftMm, {
+          symbol: 'r',
+          name: 'Left over after the slip',
+          formula: 'x \u2212 teeth \u00d7 travel for one tooth (gearbox too) \u2212 whole leads',
+          values: `${plain(axialMm)} \u2212 ${signed(teeth)} \u00d7 ${plain(move.perToothMm)} \u2212 ${signed(leads)} \u00d7 ${plain(lead)}`,
+        }),
       ];
     }
     case 'parallel':

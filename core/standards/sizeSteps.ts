@@ -29,12 +29,8 @@ export function sizeSteps(thread: ThreadSpec): Readonly<Record<SizeName, Step>> 
   const { external: ext, internal: int, depthStepMm: step } = form;
   const rounded = step === null ? null : sizes.majorMm - sizes.pitchDiameterMm;
   const source = form.source;
-  const line = (name: string, symbol: string, formula: string, values: string, result: number): Step => ({
-    name,
-    symbol,
-    formula,
-    values,
-    result,
+  const line = (of: Pick<Step, 'name' | 'symbol' | 'formula' | 'values' | 'result'>): Step => ({
+    ...of,
     unit: 'mm',
     source,
   });
@@ -43,60 +39,64 @@ export function sizeSteps(thread: ThreadSpec): Readonly<Record<SizeName, Step>> 
   const slope = `(tan ${form.leadingFlankDeg}\u00b0 + tan ${form.trailingFlankDeg}\u00b0)`;
   return {
     pitchDiameter: e0
-      ? line(
-          'Pitch diameter at the small end of the pipe',
-          'E0',
-          `D ${MINUS} (0.05 D + 1.1 in) / n, n threads per inch`,
-          `${plain(d)} ${MINUS} (0.05 ${TIMES} ${plain(d)} + 27.94) ${TIMES} ${plain(p / 25.4)}`,
-          sizes.pitchDiameterMm,
-        )
-      : line(
-          'Pitch diameter',
-          'd2',
-          rounded === null ? `d ${MINUS} 2 ${TIMES} height above the pitch line` : `d ${MINUS} h${roundedWords}`,
-          rounded === null
-            ? `${plain(d)} ${MINUS} 2 ${TIMES} ${plain(ext.outerMm)}`
-            : `${plain(d)} ${MINUS} ${plain(rounded)}`,
-          sizes.pitchDiameterMm,
-        ),
-    minorExternal: line(
-      'Root of the screw',
-      'd3',
-      rounded === null ? `d2 ${MINUS} 2 ${TIMES} root below the pitch line` : `d2 ${MINUS} h${roundedWords}`,
-      `${plain(sizes.pitchDiameterMm)} ${MINUS} ${plain(below(ext.innerMm))}`,
-      sizes.minorExternalMm,
-    ),
-    minorInternal: line(
-      'Minor diameter of the nut',
-      'D1',
-      rounded === null
-        ? `D2 ${MINUS} 2 ${TIMES} nut\u2019s crest below the pitch line`
-        : `D2 ${MINUS} h${roundedWords}`,
-      `${plain(sizes.pitchDiameterMm)} ${MINUS} ${plain(below(int.innerMm))}`,
-      sizes.minorInternalMm,
-    ),
-    depth: line(
-      'Depth of the screw\u2019s thread',
-      'h3',
-      rounded === null ? 'height above + root below the pitch line' : 'height above + root below, before rounding',
-      `${plain(ext.outerMm)} + ${plain(ext.innerMm)}`,
-      ext.outerMm + ext.innerMm,
-    ),
-    rootFlat: line(
-      'Widest tip flat',
-      'f',
-      `P / 2 ${MINUS} root below the pitch line ${TIMES} (tan a1 + tan a2), not below nought`,
-      `${plain(p)} / 2 ${MINUS} ${plain(ext.innerMm)} ${TIMES} ${slope}`,
-      rootFlatMm(form, p),
-    ),
+      ? line({
+          name: 'Pitch diameter at the small end of the pipe',
+          symbol: 'E0',
+          formula: `D ${MINUS} (0.05 D + 1.1 in) / n, n threads per inch`,
+          values: `${plain(d)} ${MINUS} (0.05 ${TIMES} ${plain(d)} + 27.94) ${TIMES} ${plain(p / 25.4)}`,
+          result: sizes.pitchDiameterMm,
+        })
+      : line({
+          name: 'Pitch diameter',
+          symbol: 'd2',
+          formula:
+            rounded === null ? `d ${MINUS} 2 ${TIMES} height above the pitch line` : `d ${MINUS} h${roundedWords}`,
+          values:
+            rounded === null
+              ? `${plain(d)} ${MINUS} 2 ${TIMES} ${plain(ext.outerMm)}`
+              : `${plain(d)} ${MINUS} ${plain(rounded)}`,
+          result: sizes.pitchDiameterMm,
+        }),
+    minorExternal: line({
+      name: 'Root of the screw',
+      symbol: 'd3',
+      formula: rounded === null ? `d2 ${MINUS} 2 ${TIMES} root below the pitch line` : `d2 ${MINUS} h${roundedWords}`,
+      values: `${plain(sizes.pitchDiameterMm)} ${MINUS} ${plain(below(ext.innerMm))}`,
+      result: sizes.minorExternalMm,
+    }),
+    minorInternal: line({
+      name: 'Minor diameter of the nut',
+      symbol: 'D1',
+      formula:
+        rounded === null
+          ? `D2 ${MINUS} 2 ${TIMES} nut\u2019s crest below the pitch line`
+          : `D2 ${MINUS} h${roundedWords}`,
+      values: `${plain(sizes.pitchDiameterMm)} ${MINUS} ${plain(below(int.innerMm))}`,
+      result: sizes.minorInternalMm,
+    }),
+    depth: line({
+      name: 'Depth of the screw\u2019s thread',
+      symbol: 'h3',
+      formula:
+        rounded === null ? 'height above + root below the pitch line' : 'height above + root below, before rounding',
+      values: `${plain(ext.outerMm)} + ${plain(ext.innerMm)}`,
+      result: ext.outerMm + ext.innerMm,
+    }),
+    rootFlat: line({
+      name: 'Widest tip flat',
+      symbol: 'f',
+      formula: `P / 2 ${MINUS} root below the pitch line ${TIMES} (tan a1 + tan a2), not below nought`,
+      values: `${plain(p)} / 2 ${MINUS} ${plain(ext.innerMm)} ${TIMES} ${slope}`,
+      result: rootFlatMm(form, p),
+    }),
     leadAngle: {
-      ...line(
-        'Lead angle at the root',
-        '\u03c8',
-        `arctan(L / (\u03c0 d3))`,
-        `arctan(${plain(p * thread.starts)} / (\u03c0 ${TIMES} ${plain(sizes.minorExternalMm)}))`,
-        leadAngleDeg(p * thread.starts, sizes.minorExternalMm),
-      ),
+      ...line({
+        name: 'Lead angle at the root',
+        symbol: '\u03c8',
+        formula: `arctan(L / (\u03c0 d3))`,
+        values: `arctan(${plain(p * thread.starts)} / (\u03c0 ${TIMES} ${plain(sizes.minorExternalMm)}))`,
+        result: leadAngleDeg(p * thread.starts, sizes.minorExternalMm),
+      }),
       unit: 'deg',
       source: 'geometry of the helix; steepest at the root',
     },

@@ -1,3 +1,4 @@
+import { limitsNoteText } from '../../../words/limits.ts';
 import { ProblemText } from '../../ui/ProblemText.tsx';
 import { useMemo, useState } from 'react';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -50,7 +51,8 @@ export function LimitsTable({ row, system }: { readonly row: StandardThread; rea
             </tbody>
           </table>
           <p className="text-sm text-ink2">
-            {limits.value.source}. {limits.value.notes.join(' ')} A dash: the standard leaves it open.
+            {limits.value.source}. {limits.value.notes.map((n) => limitsNoteText(n, system)).join(' ')} A dash: the
+            standard leaves it open.
           </p>
         </>
       ) : (

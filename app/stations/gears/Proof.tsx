@@ -13,7 +13,7 @@ import { useShop, useSystem } from '../../store/store.ts';
 import { Note, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
-import { dialAdvice } from '../../../words/gears.ts';
+import { dialAdvice, mistakeText } from '../../../words/gears.ts';
 import { Dial } from './Dial.tsx';
 
 interface Props {
@@ -105,8 +105,8 @@ export function Proof({ lathe, lead, train }: Props) {
               </p>
               <ol className="mt-1 list-decimal pl-6">
                 {why.slice(0, 5).map((w) => (
-                  <li key={w.detail}>
-                    <strong>{w.detail}</strong>{' '}
+                  <li key={mistakeText(w.mistake)}>
+                    <strong>{mistakeText(w.mistake)}</strong>{' '}
                     <span className="num text-sm">cuts {pitchText(exact(w.leadMm), system)}</span>
                   </li>
                 ))}

@@ -13,6 +13,7 @@ import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { acceptName } from '../../shell/settle.ts';
+import { reasonText } from '../../../words/reasons.ts';
 import { useSystem } from '../../store/store.ts';
 import { Button, Note, Panel } from '../../ui/controls.tsx';
 import { useRows } from '../../ui/keys.ts';
@@ -69,7 +70,7 @@ export function Name() {
         <ol className="grid gap-3">
           {special && specialLeads && <SpecialRow thread={special} leads />}
           {list.map((c, i) => {
-            const why = reasonsFor(c.expectation, c.starts, evidence, part, system);
+            const why = reasonsFor(c.expectation, c.starts, evidence, part);
             const isIt = accepted?.designation === c.thread.designation;
             return (
               <li
@@ -88,7 +89,10 @@ export function Name() {
                   <div aria-hidden className="my-1 h-2 rounded bg-inset">
                     <div className="h-2 rounded bg-blue" style={{ width: `${Math.max(0.5, c.probability * 100)}%` }} />
                   </div>
-                  <Why for={why.for} against={why.against} />
+                  <Why
+                    for={why.for.map((r) => reasonText(r, system))}
+                    against={why.against.map((r) => reasonText(r, system))}
+                  />
                 </div>
                 <div className="flex items-start">
                   {isIt ? (

@@ -1,6 +1,7 @@
 import { pickupWorking } from '../../../core/job/pickupWorking.ts';
 import { useNavigate } from 'react-router';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { placeText } from '../../../words/gears.ts';
 import { slipGears, type Move, type PickupAnswer, type SlideTravel } from '../../../core/job/pickupMove.ts';
 import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
 import {
@@ -66,7 +67,7 @@ export function Pickup() {
             <Choice
               label="Which gear is turned"
               value={String(job.pickup.slipGear ?? gears.length - 1)}
-              options={gears.map((g) => ({ value: String(g.index), label: `the ${g.teeth} ${g.place}` }))}
+              options={gears.map((g) => ({ value: String(g.index), label: `the ${g.teeth} ${placeText(g.place)}` }))}
               onChange={(v) => act({ do: 'setPickup', slipGear: Number(v) })}
             />
           )}
@@ -162,7 +163,7 @@ function headline(move: Move, u: 'mm' | 'in'): Headline {
       };
     case 'slip':
       return {
-        what: `Slip the ${move.gear} ${move.place}`,
+        what: `Slip the ${move.gear} ${placeText(move.place)}`,
         figure: `${move.teeth} ${move.teeth === 1 ? 'tooth' : 'teeth'}`,
         which:
           move.direction === 'forward'

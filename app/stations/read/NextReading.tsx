@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { nextReadings, type NextReading as Next } from '../../../core/identify/nextReading.ts';
 import { rivalsOf } from '../../../core/identify/specialRival.ts';
+import { leafOutText, seenByText, taperText } from '../../../words/reasons.ts';
 import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { evidenceOfJob, partOf } from '../../../core/job/evidence.ts';
 import { cutablePitch } from '../../../core/job/special.ts';
@@ -54,7 +55,7 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
                 : <span className="num">{shown(n, n.expect.A, system)}</span> if {n.separates[0]},{' '}
                 <span className="num">{shown(n, n.expect.B, system)}</span> if {n.separates[1]}
                 <span className="block text-sm text-ink2">
-                  seen by: {n.seenBy}; clears about {Math.round(n.clears * 100)} % of the doubt
+                  seen by: {seenByText(n.seenBy)}; clears about {Math.round(n.clears * 100)} % of the doubt
                 </span>
               </span>
               {onArm && <Button onClick={() => onArm(n.quantity)}>Read it</Button>}
@@ -66,15 +67,11 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
   );
 }
 
-/** A leaf this little out is not seen to be, mm. */
-const DEAD_RIGHT_MM = 0.005;
-
 function shown(n: Next, value: number, system: UnitSystem): string {
   if (n.quantity === 'crestCount' && n.overCrests === null) return value.toFixed(1);
   if (n.quantity === 'starts') return String(value);
-  if (n.quantity === 'pitchLeaf')
-    return value < DEAD_RIGHT_MM ? 'dead right' : `${lengthText(value, system, FINE)} out over its length`;
-  if (n.quantity === 'taper') return value === 0 ? 'none' : '1 in 16';
+  if (n.quantity === 'pitchLeaf') return leafOutText(value, system);
+  if (n.quantity === 'taper') return taperText(value);
   if (n.quantity === 'flankAngle' || n.quantity === 'leadingFlank' || n.quantity === 'trailingFlank')
     return `${value}\u00b0`;
   return lengthText(value, system, FINE);

@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import { toInches } from '../../quantity/units.ts';
-import { inchLimits, to, type ThreadLimits } from './limits.ts';
+import { inchLimits, to, type ThreadLimits, type LimitsNote } from './limits.ts';
 
 const ROOT3 = Math.sqrt(3);
 const CLASSES = ['1A', '2A', '3A', '1B', '2B', '3B'];
@@ -53,8 +53,8 @@ export function unifiedLimits(
   const t2 = to(base * (FACTOR[c] ?? 1), 4);
   const d2 = to(d - (3 * ROOT3 * p) / 8, 4);
   const source = 'ASME B1.1';
-  const notes = [
-    `Length of engagement ${engagementMm === null ? (byDiameter ? 'one diameter' : 'nine pitches') : 'as given'}.`,
+  const notes: LimitsNote[] = [
+    { code: 'engagement', taken: engagementMm !== null ? 'given' : byDiameter ? 'one-diameter' : 'nine-pitches' },
   ];
   if (c.endsWith('A')) {
     const printed = engagementMm === null ? PRINTED_ALLOWANCE[`${d}-${tpi}`] : undefined;

@@ -2,7 +2,7 @@ import { formAt } from '../../form/shape.ts';
 import { basicSizes } from '../../form/sizes.ts';
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import { toInches } from '../../quantity/units.ts';
-import { inchLimits, mmLimits, to, type ThreadLimits } from './limits.ts';
+import { inchLimits, mmLimits, to, type ThreadLimits, type LimitsNote } from './limits.ts';
 
 /** T of BS 84, inches: 0.002 D^(1/3) + 0.003 sqrt(L) + 0.005 sqrt(P). */
 export const bs84T = (d: number, l: number, p: number): number =>
@@ -39,7 +39,7 @@ export function bs84Limits(
     minor: inchLimits(d1, to(d1 + nutMinor, 4)),
   };
   const source = 'BS 84';
-  const notes = [`Length of engagement ${engagementMm === null ? 'one diameter' : 'as given'}.`];
+  const notes: LimitsNote[] = [{ code: 'engagement', taken: engagementMm === null ? 'one-diameter' : 'given' }];
   const factor = BOLT[c];
   if (factor === undefined) return good({ internal, source, notes });
   const boltT = to(t * factor, 4);
@@ -80,7 +80,7 @@ export function bs93Limits(number: number, majorMm: number, pitchMm: number, cls
       minor: mmLimits(s.minorExternalMm, s.minorExternalMm + 0.375 * p),
     },
     source: 'BS 93 (formulae from memory)',
-    notes: ['The tolerance formulae are from memory: check against the standard before relying on them.'],
+    notes: [{ code: 'from-memory', of: 'tolerances', class: c }],
   });
 }
 

@@ -127,14 +127,13 @@ function nptLimits(thread: ThreadSpec): Outcome<ThreadLimits> {
     pitch: mmLimits(x - turn, x + turn),
     minor: mmLimits(x - turn - height, x + turn - height),
   });
-  const mm = (x: number): string => `${x.toFixed(3)} mm (${(x / inches(1)).toFixed(4)} in)`;
   return good({
     external: at(gauging.e0Mm),
     internal: at(gauging.e1Mm),
     source: 'ASME B1.20.1',
     notes: [
-      `External at the small end (E0 ${mm(gauging.e0Mm)}), internal at its large end (E1 ${mm(gauging.e1Mm)}).`,
-      `Hand-tight engagement L1 ${mm(gauging.l1Mm)}, effective thread L2 ${mm(gauging.l2Mm)}; the gauge may stand one turn, ${mm(gauging.turnMm)}, either way.`,
+      { code: 'gauged-at', e0Mm: gauging.e0Mm, e1Mm: gauging.e1Mm },
+      { code: 'hand-tight', l1Mm: gauging.l1Mm, l2Mm: gauging.l2Mm, turnMm: gauging.turnMm },
     ],
   });
 }

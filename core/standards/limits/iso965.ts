@@ -1,7 +1,7 @@
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import { formAt } from '../../form/shape.ts';
 import { basicSizes } from '../../form/sizes.ts';
-import { mmLimits, to, type ThreadLimits } from './limits.ts';
+import { mmLimits, to, type ThreadLimits, type LimitsNote } from './limits.ts';
 import { r40Step } from './r40.ts';
 
 // All figures in this module are those printed in ISO 965-1, micrometres, typed from memory and checked against the
@@ -201,7 +201,11 @@ export function iso965Limits(
   if (!gradesOk) return bad('class', 'grade-not-given', { grade: m[3] === undefined ? pd.grade : crest.grade });
   const s = basicSizes(formAt(FORM, pitchMm), dMm);
   const [d2, d1] = [to(s.pitchDiameterMm, 3), to(s.minorInternalMm, 3)];
-  const notes = engagementNote(dMm, pitchMm, engagementMm);
+  const notes: LimitsNote[] = [
+    engagementMm === null
+      ? { code: 'group', group: 'N', given: false }
+      : { code: 'group', group: engagementGroup(dMm, pitchMm, engagementMm), given: true },
+  ];
   const source = 'ISO 965-1';
   if (internal) {
     const t2 = r40Step(td2, 5 + 4 * (pd.grade - 6)) / 1000;
@@ -229,10 +233,7 @@ export function iso965Limits(
       minor: mmLimits(null, d1 - es2),
     },
     source,
-    notes:
-      crestGrade === pd.grade
-        ? notes
-        : [...notes, `Crest diameter by grade ${crestGrade}: the standard has 4, 6 and 8 only.`],
+    notes: crestGrade === pd.grade ? notes : [...notes, { code: 'crest-grade', grade: crestGrade }],
   });
 }
 
@@ -241,15 +242,4 @@ export function engagementGroup(dMm: number, pitchMm: number, engagementMm: numb
   const low = diameterStep(dMm)?.[0] ?? dMm;
   const unit = pitchMm * low ** 0.2;
   return engagementMm < 2.24 * unit ? 'S' : engagementMm <= 6.7 * unit ? 'N' : 'L';
-}
-
-function engagementNote(dMm: number, pitchMm: number, engagementMm: number | null): string[] {
-  if (engagementMm === null) return ['Length of engagement group N taken.'];
-  const group = engagementGroup(dMm, pitchMm, engagementMm);
-  const advice = {
-    S: 'a grade finer than for N is usual (5g6g, 5H)',
-    N: 'the usual classes are 6g and 6H',
-    L: 'a grade coarser than for N is usual (7g6g, 7H)',
-  }[group];
-  return [`Length of engagement group ${group}: ${advice}.`];
 }

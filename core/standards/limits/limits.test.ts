@@ -196,7 +196,7 @@ test('BS 93: a nut never overlaps its screw', () => {
   for (const size of ['0 BA', '2 BA', '6 BA', '12 BA']) {
     const l = limits(size, 'normal');
     expect(l.external?.pitch.max ?? 9).toBeLessThan(l.internal?.pitch.min ?? 0);
-    expect(l.notes.join(' ')).toContain('from memory');
+    expect(l.notes).toEqual([expect.objectContaining({ code: 'from-memory' })]);
   }
 });
 

@@ -12,12 +12,23 @@ export interface MemberLimits {
   readonly minor: Limits;
 }
 
+/** What the numbers need said about them: a code with its figures, mm. */
+export type LimitsNote =
+  | { readonly code: 'engagement'; readonly taken: 'one-diameter' | 'nine-pitches' | 'given' }
+  /** Length of engagement group; N when none was given. ISO 965-1. */
+  | { readonly code: 'group'; readonly group: 'S' | 'N' | 'L'; readonly given: boolean }
+  | { readonly code: 'crest-grade'; readonly grade: number }
+  | { readonly code: 'crests-by-grade-4' }
+  | { readonly code: 'from-memory'; readonly of: 'tolerances' | 'class'; readonly class: string }
+  | { readonly code: 'gauged-at'; readonly e0Mm: number; readonly e1Mm: number }
+  | { readonly code: 'hand-tight'; readonly l1Mm: number; readonly l2Mm: number; readonly turnMm: number };
+
 export interface ThreadLimits {
   readonly external?: MemberLimits;
   readonly internal?: MemberLimits;
   readonly source: string;
   /** Anything the numbers need said about them. */
-  readonly notes: readonly string[];
+  readonly notes: readonly LimitsNote[];
 }
 
 /** Half-up rounding to a number of decimals, as the printed tables round; the slack is far below any printed digit. */

@@ -42,7 +42,7 @@ export function acmeLimits(majorMm: number, pitchMm: number, cls: string, stub: 
       minor: inchLimits(d1, to(d1 + crest, 4)),
     },
     source: stub ? 'ASME B1.8' : 'ASME B1.5',
-    notes: c === '4G' ? ['Factors of class 4G are from memory.'] : [],
+    notes: c === '4G' ? [{ code: 'from-memory', of: 'class', class: c }] : [],
   });
 }
 
@@ -101,6 +101,6 @@ export function trapezoidalLimits(dMm: number, pitchMm: number, cls: string): Ou
       minor: mmLimits(d3 - t3, d3),
     },
     source,
-    notes: ['Screw major and nut minor by grade 4.'],
+    notes: [{ code: 'crests-by-grade-4' }],
   });
 }

@@ -1,0 +1,65 @@
+import type { SeenBy } from '../core/identify/nextReading.ts';
+import type { Reason } from '../core/identify/reasons.ts';
+import { degreesText, FINE, lengthText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+
+/** A leaf this little out is not seen to be, mm. */
+const DEAD_RIGHT_MM = 0.005;
+
+const SIZES = {
+  rootOfNut: ['root of the nut read', 'nominal'],
+  pitchDiameter: ['pitch diameter', 'basic'],
+  minorDiameter: ['root', 'expected about'],
+  overWires: ['pitch diameter over the wires', 'basic'],
+  depth: ['depth', 'full form'],
+} as const;
+const LEAF = { fits: 'fits', nearly: 'nearly fits', no: 'does not fit' };
+
+const round = (x: number): string => String(Number(x.toFixed(2)));
+const OTHER = { flat: 'round', radius: 'flat' };
+
+/** How far a leaf is out over its length. */
+export const leafOutText = (outMm: number, u: UnitSystem): string =>
+  outMm < DEAD_RIGHT_MM ? 'dead right' : `${lengthText(outMm, u, FINE)} out over its length`;
+
+/** A taper by its rule: one in so many. */
+export const taperText = (taper: number): string => (taper === 0 ? 'none' : `1 in ${round(1 / Math.abs(taper))}`);
+
+/** One reason for or against a name, in the unit at hand. */
+export function reasonText(r: Reason, u: UnitSystem): string {
+  const len = (mm: number): string => lengthText(mm, u, FINE);
+  switch (r.kind) {
+    case 'crest':
+      if (r.says === 'over') return `crest reads ${len(r.byMm)} over the nominal ${len(r.expectedMm)}`;
+      if (r.says === 'worn')
+        return `would mean ${len(r.byMm)} off the crest at the worn place${r.beyondWear ? ', more than wear explains' : ''}`;
+      return `crest ${len(r.readMm)} is ${len(r.byMm)} under the nominal ${len(r.expectedMm)}`;
+    case 'size': {
+      const [read, expected] = SIZES[r.of];
+      return `${read} ${len(r.readMm)}, ${expected} ${len(r.expectedMm)}`;
+    }
+    case 'edge':
+      return `${r.edge} ${r.shape} ${len(r.readMm)}, the form has ${r.expectedMm === 0 ? `a ${OTHER[r.shape]} ${r.edge}` : len(r.expectedMm)}`;
+    case 'count':
+      return `${round(r.crests)} crests in ${len(r.spanMm)}; this pitch gives ${round(r.expected)}`;
+    case 'leaf':
+      return `the ${len(r.pitchMm)} leaf ${LEAF[r.fit]}; it would be ${leafOutText(r.outMm, u)}`;
+    case 'angle':
+      return `angle read ${degreesText(r.readDeg)}, the form has ${degreesText(r.expectedDeg)}`;
+    case 'flank':
+      return `flank read ${degreesText(r.readDeg)}, the form has ${degreesText(r.leadingDeg)} and ${degreesText(r.trailingDeg)}`;
+    case 'lead':
+      return `lead read ${len(r.readMm)}, ${r.starts === 1 ? 'single start' : `${r.starts} starts`} gives ${len(r.expectedMm)}`;
+    case 'taper':
+      return `taper read ${round(r.read)}, the form has ${taperText(r.expected)}`;
+    case 'starts':
+      return `${r.count} start${r.count === 1 ? '' : 's'} counted`;
+  }
+}
+
+const WAYS_SEEN = {
+  rule: 'rule',
+  counting: 'counting at the end of the thread',
+  'two-places': 'calipers at two places',
+};
+export const seenByText = (s: SeenBy): string => (s.by === 'instrument' ? s.name : WAYS_SEEN[s.by]);

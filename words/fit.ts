@@ -26,9 +26,6 @@ export const GAUGE_LIKE: Readonly<Record<'go' | 'not-go', string>> = {
   'not-go':
     'Two or three turns, on its flanks only: the crest is cut back and the root is cleared. It may enter two turns at most (ISO 1502), three by ASME B1.2.',
 };
-export const GAUGE_CERTIFIES =
-  'A gauge made in the shop certifies nothing: measure it, date it, and say on it which school it follows.';
-
 export const DUTY_NAMES: Readonly<Record<DutyId, string>> = {
   gauge: 'gauge',
   adjusting: 'adjusting ring, bush',

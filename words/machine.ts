@@ -4,7 +4,7 @@ import { routine, withdrawal } from './routine.ts';
 import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Problem } from '../core/quantity/outcome.ts';
-import type { Card, CardView, CautionCode, Stopped } from '../core/job/card.ts';
+import type { Card, CardView, Stopped } from '../core/job/card.ts';
 import type { Feed } from '../core/job/feed.ts';
 import type { LostBy } from '../core/job/metal.ts';
 import type { Move, PickupAnswer, PickupProblem, SlideTravel } from '../core/job/pickupMove.ts';
@@ -116,18 +116,6 @@ export const CONFLICT: Readonly<Record<NonNullable<Feed['conflict']>, string>> =
     'The top slide lies along the bed, where it was swung to pick the groove up: feed straight in with the cross slide. To feed at an angle again, swing it back and pick the groove up anew.',
   'slide-elsewhere':
     'Alternate feeding needs the top slide along the bed. As it lies, feed straight in, or swing it and pick the groove up anew.',
-};
-
-export const CAUTIONS: Readonly<Record<CautionCode, string>> = {
-  'screwed-chuck': 'This chuck screws on: lock it before running the spindle in reverse.',
-  'inside-out': 'Inside, the tool comes out away from you, towards the axis.',
-  'bar-unknown': 'The bar is not measured: see that its back clears the far wall when the tool is drawn out.',
-  'keep-nuts-shut': 'No dial mark is right for this lead: keep the half-nuts shut.',
-  'slack-unmeasured':
-    'The cross slide\u2019s slack is not measured: 0.3 mm (0.012 in) is allowed for when drawing out.',
-  standstill:
-    'Stop the spindle to wipe, gauge or try a nut. Never a file without a handle; no gloves or rag near a turning thread; swarf with a hook.',
-  isolate: 'Isolate at the plug before hands go near the gears.',
 };
 
 /** The tool drawn out, in words; null where no depth is known. */

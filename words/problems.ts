@@ -246,6 +246,11 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'is-no-document': (f) => [f.because, 'a file as the application exports it'],
   'too-many-digits': (f) => [`More than ${f.most} digits are a slip of the finger.`, 'a number of a few digits'],
   'more-than-a-number': (f) => [`"${f.rest}" does not belong here: a number alone is needed.`, '14 1/2, .5 or 12,5'],
+  'run-backwards': (f) => [`"${f.typed}" runs downwards and holds nothing.`, `${f.to}-${f.from} by ${f.by}`],
+  'csv-no-gears': () => [
+    'There is no gear in that file; the set is left as it was.',
+    'teeth,count and then lines such as 20,2',
+  ],
   'run-without-step': (f) => [`"${f.typed}" goes on for ever.`, '50-600 by 5'],
   'not-in-a-list': (f) => [`"${f.typed}" is not a number.`, '40 65 110, 2x20, or 50-600 by 5'],
   'list-too-long': (f) => [`More than ${f.most} of them.`, `at most ${f.most}`],

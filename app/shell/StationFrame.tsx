@@ -1,3 +1,4 @@
+import { Cautions } from '../ui/Cautions.tsx';
 import { becauseText } from '../../words/stations.ts';
 import type { ReactNode } from 'react';
 import { ArrowRight, Check } from 'lucide-react';
@@ -67,7 +68,9 @@ export function StationFrame({ station, lead, children, canSettle = true, settle
           <strong>Waiting.</strong> {becauseText(state.because)}
         </Note>
       )}
+      {station === 'gears' && <Cautions station={station} />}
       {children}
+      {station !== 'gears' && <Cautions station={station} />}
     </div>
   );
 }

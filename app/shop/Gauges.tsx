@@ -1,9 +1,8 @@
 import { Trash2 } from 'lucide-react';
 import { parseLength } from '../../core/quantity/length.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
-import { readNumber } from '../../core/quantity/number.ts';
-import { bad, good } from '../../core/quantity/outcome.ts';
-import { numberOf } from '../../core/quantity/rational.ts';
+import { parseUncertaintyDeg } from '../../core/lathe/typed.ts';
+import { good } from '../../core/quantity/outcome.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
 import { Button, Panel } from '../ui/controls.tsx';
 import { LengthField, TextField, TypedField } from '../ui/fields.tsx';
@@ -34,12 +33,7 @@ export function Gauges() {
                   <TypedField
                     label="good to ±, degrees"
                     shown={String(i.uncertainty)}
-                    parse={(t) => {
-                      const n = readNumber(t, 'uncertainty');
-                      if (!n.ok) return n;
-                      const v = numberOf(n.value.value);
-                      return v > 0 && v <= 20 ? good(v) : bad('uncertainty', 'number-within', { from: 0, to: 20 });
-                    }}
+                    parse={parseUncertaintyDeg}
                     onCommit={(v) =>
                       editShop(
                         'change an uncertainty',

@@ -41,6 +41,9 @@ export const TURNING_M_MIN: Readonly<Record<string, number>> = {
   brass: 60,
   bronze: 35,
   aluminium: 75,
+  magnesium: 90,
+  titanium: 12,
+  'beryllium copper': 25,
 };
 
 /** Highest spindle speed for threading a diameter in a material, rpm: a third of turning speed. Null: nothing is known of the material. */

@@ -1,12 +1,11 @@
 import { sectionMm2 } from '../cutting/tip.ts';
 import { outTurns, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
 import { sameGears } from '../gearing/change.ts';
-import { dialRule } from '../gearing/dial.ts';
 import { trainText } from '../gearing/trainText.ts';
 import { isGeared, type Lathe, type UnconfirmedFact } from '../lathe/schema.ts';
 import { missingFacts } from '../lathe/unconfirmed.ts';
 import type { Problem } from '../quantity/outcome.ts';
-import { exact } from '../quantity/rational.ts';
+import { cautionsAt, type CautionCode } from './cautions.ts';
 import type { Because } from './chain.ts';
 import { changedFacts, cutFacts, cutPlan, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
 import { gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
@@ -14,6 +13,7 @@ import type { EventBody } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
 import { metalOf, standingOfPart, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
+import { safeMarks } from './safeMarks.ts';
 import { nextPass, setTo } from './nextPass.ts';
 import { meetsMetalMm, recutting } from './recut.ts';
 import type { Setting } from './slides.ts';
@@ -31,9 +31,6 @@ export type Stopped =
   | { readonly code: 'changed'; readonly changes: readonly Changed[] }
   | { readonly code: 'stale'; readonly station: StationId; readonly because: Because }
   | { readonly code: 'assumed'; readonly passes: number; readonly depthMm: number; readonly train: string | null };
-
-export type CautionCode =
-  'screwed-chuck' | 'inside-out' | 'bar-unknown' | 'keep-nuts-shut' | 'slack-unmeasured' | 'standstill' | 'isolate';
 
 export interface Card {
   readonly do: Act;
@@ -128,11 +125,11 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
     chipMm2: null,
     expectsMetal: false,
     airPasses: 0,
-    closeOn: closeOn(job, shop, lathe),
+    closeOn: safeMarks(job, shop, lathe),
     conflict: feed.conflict,
     lostBy: metal.lostBy,
     stopped: null,
-    cautions: cautionsOf(job, shop, lathe, internal),
+    cautions: cautionsAt('cut', job, shop, metal),
     after: metal.events,
     writes: null,
   };
@@ -260,29 +257,4 @@ function outOfBore(
   const here = Math.max(passMm ?? metal.depthMm, 0);
   const outMm = plan.toolOutMm - deepest + here;
   return { outMm, outTurns: job.setup.barMm === null ? null : outTurns(q, outMm, here) };
-}
-
-function closeOn(job: Job, shop: Shop, lathe: Lathe | null): readonly number[] | null {
-  const lead = gearState(job, shop)?.lead;
-  if (!lathe?.dial || !lead || !isGeared(lathe) || job.cut.returnBy !== 'dial') return null;
-  const { safeMarks } = dialRule({
-    leadscrew: exact(lathe.leadscrew),
-    lead,
-    dialTeeth: lathe.dial.teeth,
-    marks: lathe.dial.marks,
-  });
-  return safeMarks.length > 0 ? safeMarks : null;
-}
-
-function cautionsOf(job: Job, shop: Shop, lathe: Lathe | null, internal: boolean): CautionCode[] {
-  const marks = closeOn(job, shop, lathe);
-  const geared = lathe !== null && isGeared(lathe);
-  return [
-    ...(internal ? (['inside-out'] as const) : []),
-    ...(internal && job.setup.barMm === null ? (['bar-unknown'] as const) : []),
-    ...(geared && job.cut.returnBy === 'dial' && marks === null ? (['keep-nuts-shut'] as const) : []),
-    ...(lathe?.screwedChuck && geared && marks === null ? (['screwed-chuck'] as const) : []),
-    ...(lathe && lathe.kind !== 'control' && lathe.slack.crossMm === null ? (['slack-unmeasured'] as const) : []),
-    'standstill',
-  ];
 }

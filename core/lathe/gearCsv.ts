@@ -1,4 +1,4 @@
-import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { bad, type Outcome } from '../quantity/outcome.ts';
 import { parseGears } from './create.ts';
 
 /** A gear set as CSV: a header, then teeth and how many of them. */
@@ -19,5 +19,5 @@ export function parseGearCsv(text: string): Outcome<number[]> {
       return bad('gears', 'csv-line', { line: i + 1, typed: line.trim() });
     list.push(`${count}x${teeth}`);
   }
-  return list.length === 0 ? good([]) : parseGears(list.join(' '));
+  return list.length === 0 ? bad('gears', 'csv-no-gears') : parseGears(list.join(' '));
 }

@@ -33,6 +33,11 @@ export function parseRatio(t: string, field: string): Outcome<string> {
 /** More speeds than any lathe has. */
 const MOST_SPEEDS = 200;
 
+/** One spindle speed, rev/min. */
+export const parseSpindleSpeed = numberWithin('speed', 0.1, 5000);
+/** What an instrument for angles is good to, degrees: one standard deviation. */
+export const parseUncertaintyDeg = numberWithin('uncertainty', 0.001, 20);
+
 /** Spindle speeds, sorted: `40 65 110`. */
 export function parseSpeeds(t: string): Outcome<number[]> {
   const list = readList(t, 'speeds', MOST_SPEEDS);

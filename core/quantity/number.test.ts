@@ -6,9 +6,12 @@ import {
   parseModule,
   parseRatio,
   parseSpeeds,
+  parseSpindleSpeed,
+  parseUncertaintyDeg,
   parseSwing,
   wholeNumber,
 } from '../lathe/typed.ts';
+import { parseGearCsv } from '../lathe/gearCsv.ts';
 import { parseGears } from '../lathe/create.ts';
 import { parseAngle } from './angle.ts';
 import { parseLength } from './length.ts';
@@ -52,6 +55,24 @@ describe('one grammar of numbers for every field', () => {
       const r = parseLength(`1 1/2 ${unit}`, { system: 'mm', field: 'x' });
       expect(r.ok && r.value.mm).toBeCloseTo(0.0015, 12);
     }
+  });
+  test('a speed and an uncertainty are whole texts too', () => {
+    for (const read of [parseSpindleSpeed, parseUncertaintyDeg]) {
+      expect(value(read('12'))).toBe(12);
+      expect(value(read('1 1/2'))).toBe(1.5);
+      for (const text of ['1e3', '120 or so', '60 apples', '0', '-1']) expect(read(text).ok).toBe(false);
+    }
+  });
+  test('a run that goes nowhere, a comma that could be either, and an empty list are refused, not read as something', () => {
+    expect(value(parseGears('65-20 by 5'))).toBe('run-backwards');
+    expect(value(parseSpeeds('1,234'))).toBe('comma-ambiguous');
+    expect(value(parseSpeeds('40 1,234 90'))).toBe('comma-ambiguous');
+    expect(value(readList('40,65,110', 'x', 9))).toEqual([40, 65, 110]);
+    expect(value(parseSpeeds('1e3'))).toBe('not-in-a-list');
+    expect(value(parseGearCsv(''))).toBe('csv-no-gears');
+    expect(value(parseGearCsv('teeth,count\r\n'))).toBe('csv-no-gears');
+    expect(value(parseGearCsv('name,price\nvice,12\n'))).toBe('csv-line');
+    expect(value(parseGearCsv('teeth,count\r\n20,2\r\n65,1\r\n'))).toEqual([20, 20, 65]);
   });
   test('a run is a run in every list', () => {
     expect(value(readList('50-600 by 50', 'x', 100))).toEqual([

@@ -108,12 +108,21 @@ export function readList(text: string, field: string, most: number): Outcome<num
     .trim()
     .split(RUNS)
     .flatMap((p) => (RUN.test(p) ? [p] : p.split(/[\s;]+|,(?!\d)|,(?=\d+(?:[\s,;]|$))/).filter(Boolean)));
+  // "1,234" alone is one number or two, and the two are far apart
+  const unsure = /(?:^|[\s;])([1-9]\d{0,2}),(\d{3})(?=$|[\s;])/.exec(text.trim());
+  if (unsure)
+    return bad(field, 'comma-ambiguous', {
+      typed: unsure[0].trim(),
+      point: `${unsure[1]} ${unsure[2]}`,
+      thousands: `${unsure[1]}${unsure[2]}`,
+    });
   for (const part of parts) {
     const run = RUN.exec(part);
     if (run) {
-      const { from, to, by = '' } = run.groups ?? {};
+      const { from = '', to = '', by = '' } = run.groups ?? {};
       const step = Number(STEPS[by.toLowerCase()] ?? by);
       if (!(step > 0)) return bad(field, 'run-without-step', { typed: part });
+      if (Number(to) < Number(from)) return bad(field, 'run-backwards', { typed: part, from, to, by });
       for (let v = Number(from); v <= Number(to) && out.length <= most; v += step) out.push(v);
     } else {
       const repeated = /^(\d{1,4})x(.+)$/i.exec(part);

@@ -155,6 +155,8 @@ export interface ProblemFigures {
   'too-many-digits': { readonly most: number };
   'more-than-a-number': { readonly rest: string };
   'run-without-step': { readonly typed: string };
+  'run-backwards': { readonly typed: string; readonly from: string; readonly to: string; readonly by: string };
+  'csv-no-gears': None;
   'not-in-a-list': { readonly typed: string };
   'list-too-long': { readonly most: number };
   'reading-without-span': { readonly quantity: string };

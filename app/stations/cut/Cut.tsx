@@ -1,6 +1,6 @@
 import { cardOf } from '../../../core/job/card.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { CAUTIONS, CONFLICT, planDelta } from '../../../words/machine.ts';
+import { CONFLICT, planDelta } from '../../../words/machine.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useAppSelector, useShop } from '../../store/store.ts';
@@ -35,13 +35,6 @@ export function Cut() {
       <PartBefore />
       {card.conflict && <Note tone="caution">{CONFLICT[card.conflict]}</Note>}
       <SideActs />
-      <div className="grid gap-2">
-        {card.cautions.map((c) => (
-          <Note key={c} tone="caution">
-            {CAUTIONS[c]}
-          </Note>
-        ))}
-      </div>
       <Schedule />
       {machine.plan && machine.plan.passes.length > 0 && lathe && (
         <Panel title="Passes to come">

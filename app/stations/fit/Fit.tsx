@@ -21,7 +21,6 @@ import {
   DUTY_NAMES,
   engagedText,
   FIT_TO_NAMES,
-  GAUGE_CERTIFIES,
   GAUGE_LIKE,
   gaugeName,
 } from '../../../words/fit.ts';
@@ -310,7 +309,6 @@ function GaugeChoices({ plan }: { readonly plan: FitPlan }) {
           </>
         )}
       </Note>
-      <Note tone="caution">{GAUGE_CERTIFIES}</Note>
     </>
   );
 }

@@ -4,7 +4,7 @@ import { numberOf } from '../../../core/quantity/rational.ts';
 import { leadOf, type ThreadSpec } from '../../../core/standards/thread.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
-import { Note, Panel } from '../../ui/controls.tsx';
+import { Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 
 /** Leads run before the work, so that the carriage has its speed. Common practice, no source: two or three. */
@@ -32,10 +32,6 @@ export function Electronic({ thread }: { readonly thread: ThreadSpec }) {
           value={lengthText(job.setup.reliefMm, system)}
           other="within the relief groove, clear of jaws and centre; overshoot on the way back takes up the backlash"
         />
-        <Note tone="caution">
-          Once the pass has begun the handwheel cannot stop it short on some controls: keep jaws and centre clear. Start
-          a whole number of leads before the work.
-        </Note>
       </div>
     </Panel>
   );

@@ -98,10 +98,6 @@ function ChangeGears({ thread, lathe }: { readonly thread: ThreadSpec; readonly 
   const { train } = job.gears;
   return (
     <>
-      <Note tone="caution">
-        Isolate at the plug before hands go near gears; cover back on before power. Set the mesh with a strip of paper
-        (0.1 to 0.2 mm backlash, common practice).
-      </Note>
       <Proven thread={thread} lathe={lathe} />
       <TrainSearch thread={thread} lathe={lathe} flanks={flanks} />
       {train && state?.lead && state.errorPpm !== null && (

@@ -1,6 +1,6 @@
 import { act, useSystem } from '../../store/store.ts';
 import { TURNING_M_MIN } from '../../../core/cutting/speed.ts';
-import { Choice, Note, Panel } from '../../ui/controls.tsx';
+import { Choice, Panel } from '../../ui/controls.tsx';
 import { wholeNumber } from '../../../core/lathe/typed.ts';
 import { TextField, TypedField } from '../../ui/fields.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
@@ -154,17 +154,6 @@ export function Intake() {
               </label>
             ))}
           </div>
-          {intake.hazards.length > 0 && (
-            <Note tone="caution">
-              Reproduce this only under the code that applies to it, and by those licensed or qualified for it. Gelvin
-              computes; it does not certify. Local codes come first.
-            </Note>
-          )}
-          {intake.cameIn === 'broken-shaft' && (
-            <Note tone="caution">
-              A welded stub brings heat, distortion and hard spots: check hardness and run-out before threading.
-            </Note>
-          )}
         </Panel>
       </div>
     </StationFrame>

@@ -4,15 +4,7 @@ import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { placeText } from '../../../words/gears.ts';
 import { slipGears, type Move, type PickupAnswer, type SlideTravel } from '../../../core/job/pickupMove.ts';
 import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
-import {
-  CAUTIONS,
-  CONFLICT,
-  LOST,
-  pickupSteps,
-  PICKUP_PROBLEM,
-  travelText,
-  WAY_NAMES,
-} from '../../../words/machine.ts';
+import { CONFLICT, LOST, pickupSteps, PICKUP_PROBLEM, travelText, WAY_NAMES } from '../../../words/machine.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
@@ -86,7 +78,6 @@ export function Pickup() {
         </Note>
       )}
       {pickup.move && <MovePanel move={pickup.move} answer={pickup} leftHand={thread?.leftHand ?? false} u={u} />}
-      {pickup.way === 'slip' && pickup.move && <Note tone="caution">{CAUTIONS.isolate}</Note>}
       <div className="flex flex-wrap gap-3">
         <Button big tone="main" className="min-h-20 text-2xl" onClick={inGroove} disabled={found}>
           The tool is in the groove

@@ -52,9 +52,6 @@ export function Prove() {
           />
         </div>
         <Tried />
-        <Note tone="caution">
-          A heavy chuck hung on the thread makes a good fit feel tight: carry its weight while trying.
-        </Note>
       </StationFrame>
     );
   }
@@ -140,6 +137,7 @@ export function Prove() {
 /** The mate tried, here as at the machine. */
 function Tried() {
   const { job } = useJobView();
+  const system = useSystem();
   const tried = standingOfPart(job).filter((e) => e.kind === 'tried' && e.result !== 'note');
   return (
     <Panel title="The mate, or a gauge">
@@ -147,7 +145,7 @@ function Tried() {
       <ul className="mt-2 grid gap-1">
         {tried.map((e) => (
           <li key={e.n} className="border-t border-line">
-            {eventText(e, 'mm')}
+            {eventText(e, system)}
           </li>
         ))}
       </ul>

@@ -6,7 +6,7 @@ import { conclusion } from '../../../words/conclusions.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
+import { Button, Choice, Panel } from '../../ui/controls.tsx';
 import { TextField } from '../../ui/fields.tsx';
 import { exportJob } from '../../storage/files.ts';
 import { Ledger } from '../cut/Ledger.tsx';
@@ -64,12 +64,7 @@ export function Record() {
         </div>
       </Panel>
       <Ledger readOnly />
-      {job.intake.hazards.length > 0 && (
-        <Note tone="caution">
-          Duties with rules of their own: {job.intake.hazards.join(', ')}. Local codes and those licensed for it decide;
-          this record certifies nothing.
-        </Note>
-      )}
+      {job.intake.hazards.length > 0 && <p>Duties with rules of their own: {job.intake.hazards.join(', ')}.</p>}
       <div>
         <Button onClick={() => exportJob(job)}>
           <Download aria-hidden size={18} /> Export this job (JSON)

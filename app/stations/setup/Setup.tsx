@@ -1,5 +1,4 @@
 import {
-  LEAST_TIME_S,
   reactionSteps,
   reactionTimeS,
   speedFrom,
@@ -23,8 +22,7 @@ import { act, useShop, useSystem } from '../../store/store.ts';
 import { Choice, Note, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
-import { readNumber } from '../../../core/quantity/number.ts';
-import { bad, good } from '../../../core/quantity/outcome.ts';
+import { parseSpindleSpeed } from '../../../core/lathe/typed.ts';
 
 const CHECKS: readonly { readonly id: string; readonly text: string }[] = [
   { id: 'ground', text: 'Tool ground to the form, side relief for the lead angle' },
@@ -142,12 +140,7 @@ export function Setup() {
             <TypedField
               label="Spindle speed, rev/min"
               shown={rpm === null ? '' : String(rpm)}
-              parse={(t) => {
-                const n = readNumber(t, 'speed');
-                if (!n.ok) return n;
-                const v = numberOf(n.value.value);
-                return v > 0 && v <= 5000 ? good(v) : bad('speed', 'number-within', { from: 1, to: 5000 });
-              }}
+              parse={parseSpindleSpeed}
               onCommit={(v) => act({ do: 'setUp', rpm: v })}
               onClear={() => act({ do: 'setUp', rpm: null })}
               hint={
@@ -173,11 +166,6 @@ export function Setup() {
                   other={`carriage at ${carriageSpeedMmS(rpm, leadMm).toFixed(1)} mm/s`}
                   working={{ title: 'Time to react', steps: reactionSteps(job.setup.reliefMm, rpm, leadMm) }}
                 />
-                {seconds < LEAST_TIME_S && (
-                  <Note tone="caution">
-                    Under a second. Slow down, widen the groove, or cut away from the shoulder.
-                  </Note>
-                )}
               </>
             )}
           </div>
@@ -206,12 +194,6 @@ export function Setup() {
             ))}
           </ul>
           <div className="mt-3 grid gap-2">
-            {lathe?.screwedChuck && (
-              <Note tone="caution">
-                The chuck of this lathe screws on: it can unwind in reverse or under braking. Lock it, or keep reverse
-                gentle.
-              </Note>
-            )}
             <Note tone="say">
               Then a scratch pass of about {lengthText(0.1, system, FINE)}: check the pitch with a leaf or a rule before
               going on.

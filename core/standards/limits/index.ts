@@ -1,4 +1,3 @@
-import { inches } from '../../quantity/units.ts';
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import { rowOf } from '../catalogue.ts';
 import { pitchMmOf, threadFormOf, type ThreadSpec } from '../thread.ts';

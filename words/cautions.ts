@@ -1,0 +1,48 @@
+import type { CautionCode } from '../core/job/cautions.ts';
+import { UNMEASURED_SLACK_MM } from '../core/job/cutPlan.ts';
+import { lengthText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+
+/** Where the work can hurt somebody, in words. */
+const CAUTIONS: Readonly<Record<CautionCode, string>> = {
+  licensed:
+    'Reproduce this only under the code that applies to it, and by those licensed or qualified for it. Gelvin computes; it certifies nothing. Local codes come first.',
+  'taper-holds-pressure':
+    'Taper threads hold pressure, gas, lifting gear or drill strings: that is licensed work under its own code. Gelvin does not certify it.',
+  'slipped-once':
+    'The work slipped once in the jaws: prove lead and place again before each cut, and hold it better; never just one more.',
+  'screwed-chuck':
+    'This chuck screws on and can unwind in reverse or under braking: lock it first, or keep reverse gentle.',
+  'threading-cycle':
+    'Keep jaws and centre clear, and run the cycle dry first. Inside a threading cycle stop, feed hold and speed override may be ignored, and the handwheel cannot cut it short: know the red button.',
+  'little-time': 'Under a second to stop or withdraw. Slow down, widen the groove, or cut away from the shoulder.',
+  'inside-out': 'Inside, the tool comes out away from you, towards the axis.',
+  'bar-unknown': 'The bar is not measured: see that its back clears the far wall when the tool is drawn out.',
+  'keep-nuts-shut': 'No dial mark is right for this lead: keep the half-nuts shut.',
+  'slack-unmeasured': 'The cross slide\u2019s slack is not measured: SLACK is allowed for when drawing out.',
+  isolate: 'Isolate at the plug before hands go near gears, belts or pulleys; cover back on before power.',
+  'isolate-slip': 'Isolate at the plug before hands go near the gears.',
+  'light-gears': 'Light gears of die-cast alloy break: tap them with wood, never with steel.',
+  'hand-crank': 'Hand crank out of the spindle before power.',
+  'welded-stub': 'A welded stub brings heat, distortion and hard spots: check hardness and run-out before threading.',
+  'weld-build-up':
+    'Weld build-up: hydrogen, hardness and preheat are the welder\u2019s to answer for; check hardness before a high-speed steel tool meets it.',
+  grinding: 'Grinding the tool: goggles on, rest close to the wheel.',
+  'chuck-key': 'Chuck key out.',
+  'heavy-chuck': 'Changing a heavy chuck: board on the bed, mind the fingers.',
+  'bar-behind': 'A bar that stands out of the spindle\u2019s back whips: guard and support it, or shorten it.',
+  steady: 'Steady and follow pads seize: oil them and watch them.',
+  'chips-burn': 'These chips can burn: keep them small in number and away from sparks, dry sand at hand, never water.',
+  dust: 'Dust of iron, of leaded or of beryllium-bearing metal harms the lungs: mask on, no air line.',
+  'oil-stains': 'Active cutting oils stain copper alloys: use an inactive one.',
+  mist: 'Cutting-oil mist and smoke: ventilate, and read the data sheet.',
+  standstill:
+    'Wipe, gauge, mark and try nuts or wires at standstill only; power isolated for long tries. No gloves or rag near a turning thread.',
+  'file-swarf': 'Never a file without a handle; file left-handed, sleeves clear. Swarf with a hook, not fingers.',
+  'chuck-weight': 'A heavy chuck hung on the thread makes a good fit feel tight: carry its weight while trying.',
+  'gauge-certifies':
+    'A gauge made in the shop certifies nothing: measure it, date it, and say on it which school it follows.',
+};
+
+export const cautionText = (code: CautionCode, u: UnitSystem): string =>
+  CAUTIONS[code].replace('SLACK', lengthText(UNMEASURED_SLACK_MM, u));

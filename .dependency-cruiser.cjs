@@ -69,6 +69,18 @@ module.exports = {
       to: { path: '^app/', pathNot: '^app/workers/' },
     },
     {
+      name: 'views-import-no-formula',
+      comment:
+        'what a view shows is worked out in core and handed over whole: by stations in core/job, by tables in core/tables',
+      severity: 'error',
+      from: {
+        path: '^app/(stations|shop|shell)/',
+        // what is drawn needs its outlines
+        pathNot: '\\.test\\.tsx?$|(Drawing|Dial|Overlay|Plot|Groove)\\.tsx$',
+      },
+      to: { path: '^core/(form|fit|gauging|cutting|pickup|evidence)/', dependencyTypesNot: ['type-only'] },
+    },
+    {
       name: 'sim-apart',
       comment: 'the simulated shop proves the computation, so it shares none of it: units and document types only',
       severity: 'error',

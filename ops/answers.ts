@@ -1,7 +1,7 @@
 import { becauseText } from '../words/stations.ts';
 import type { Ranking } from '../core/identify/rank.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
-import { likeliest } from '../core/job/special.ts';
+import { likeliest, specialOf } from '../core/job/special.ts';
 import { cardText } from '../words/machine.ts';
 import type { Card, CardView } from '../core/job/card.ts';
 import { stationStates, stationsOf, type StationState } from '../core/job/chain.ts';
@@ -89,7 +89,13 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
     name: {
       accepted: job.name?.thread ?? null,
       candidates: ranking?.candidates.slice(0, 8).map((c) => ({ thread: c.thread, probability: c.probability })) ?? [],
-      special: ranking ? { probability: ranking.special.probability } : null,
+      /** The special as the readings have it; thread null: no diameter was read. */
+      special: ranking && {
+        probability: ranking.special.probability,
+        thread: ranking.special.majorMm > 0 ? specialOf(ranking, job) : null,
+      },
+      /** What the evidence has as likeliest, a special among them. */
+      believed: top,
     },
     fit: fit && {
       make: fit.make,

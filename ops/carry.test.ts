@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { demoShop } from '../demo/index.ts';
+import { demoJobs, demoShop } from '../demo/index.ts';
 import { newLathe } from '../core/lathe/create.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
 import type { Job, Shop } from '../core/job/schema.ts';
@@ -16,6 +16,7 @@ interface Reply {
     readonly what: string | null;
     readonly pass: { readonly spring: boolean } | null;
   };
+  readonly name: { readonly believed: unknown };
   readonly fit: { readonly startDiameterMm: number; readonly pitchDiameterMm: number } | null;
   readonly metal: { readonly part: number; readonly cuts: number };
   readonly prove: { readonly next: { readonly code: string; readonly byMm: number } | null };
@@ -60,7 +61,8 @@ function carry(door: Door, blankMm: (part: number) => number, heard: string[] = 
     const { card, metal, prove } = door.now;
     acts.push(card.do);
     if (card.do === 'finished') return acts;
-    if (card.do === 'next-part') door.edit({ do: 'beginPart' });
+    if (card.do === 'next-start') door.edit({ do: 'nextStart' });
+    else if (card.do === 'next-part') door.edit({ do: 'beginPart' });
     else if (card.do === 'mount') door.edit({ do: card.what === 'gears' ? 'mountGears' : 'mount' });
     else if (card.do === 'pickup') door.edit({ do: 'inGroove', way: 'by-eye' });
     else if (card.do === 'touch') door.edit({ do: 'touchOff', on: card.what });
@@ -83,7 +85,54 @@ const FEW: readonly Data[] = [{ do: 'setSchedule', passes: 4, firstMaxMm: null, 
 const recorded = (door: Door): Reply =>
   door.edit({ do: 'settle', station: 'prove' }, { do: 'setRecord', verdict: 'fits', note: 'by data' }).says;
 
+/** A demo job as the edits that make it, up to where its thread is named: the rest the card asks for. */
+function deskOf(job: Job): Data[] {
+  const { passes, ...cut } = job.cut;
+  const plain = (r: Job['readings'][number]): Data => ({ ...r, id: undefined, at: undefined });
+  return [
+    { do: 'newJob', title: job.title, id: job.id },
+    { do: 'setIntake', customer: job.customer, ...job.intake },
+    ...job.readings.map((r) => ({ do: 'takeReading', reading: plain(r) })),
+    { do: 'setUnworn', ...job.wearMap },
+    ...(job.name ? [{ do: 'acceptName', ...job.name }] : []),
+    { do: 'setFit', ...job.fit },
+    ...(job.gears.lathe
+      ? [
+          { do: 'chooseLathe', lathe: job.gears.lathe },
+          { do: 'takeTrain', train: job.gears.train },
+        ]
+      : []),
+    { do: 'setUp', ...job.setup },
+    { do: 'setSchedule', ...cut, passes: passes?.count ?? null },
+    { do: 'setWire', wire: job.prove.wire },
+    { do: 'setQuantity', ...job.quantity },
+  ].map((e) => JSON.parse(JSON.stringify(e)) as Data);
+}
+
 describe('carried from newJob to setRecord', () => {
+  test.each(demoJobs().map((j) => [j.id, j] as const))('the demo job %s', (_, demo) => {
+    const door = new Door(demoShop()).edit(...deskOf(demo));
+    // what the edits make is what the demo ships, the readings by their order
+    const bare = ({ readings, name, fit, intake, setup, quantity, wearMap }: Job) => ({
+      readings: readings.map((r) => ({ ...r, id: '', at: '' })),
+      ...{ name, fit, intake, setup, quantity, wearMap },
+    });
+    expect(bare(door.job as Job)).toEqual(bare(demo));
+    if (!demo.name) {
+      const thread = door.says.name.believed;
+      expect(thread).not.toBeNull();
+      door.edit({ do: 'acceptName', thread, probability: 0.9, overruled: false, reason: '' });
+    }
+    if (!demo.gears.lathe) door.edit({ do: 'chooseLathe', lathe: 'lathe-els' });
+    const start = door.says.fit?.startDiameterMm ?? NaN;
+    expect(start).toBeGreaterThan(0);
+    carry(door, () => start, demo.intake.wanted === 'recut' ? ['no-start', 'starts', 'runs', 'runs'] : []);
+    const end = recorded(door);
+    expect(end.record.verdict).toBe('fits');
+    for (const s of ['name', 'fit', 'cut', 'prove', 'record'])
+      expect([s, end.stations[s]?.conclusion]).toEqual([s, expect.any(String)]);
+  });
+
   test('a recut by own steps, two of them', () => {
     const door = new Door(demoShop()).edit(
       { do: 'newJob', title: 'Recut', id: 'recut' },
@@ -131,6 +180,10 @@ describe('carried from newJob to setRecord', () => {
       { do: 'setUp', lengthMm: 20, taperBy: 'attachment', infeed: 'plunge' },
       ...FEW,
     );
+    // as long as nobody says how long it is, nothing is cut
+    const unsaid = new Door(door.shop);
+    unsaid.job = door.job && { ...door.job, setup: { ...door.job.setup, lengthMm: null } };
+    expect(() => carry(unsaid, () => 20.8)).toThrow('taper-length-unknown');
     const small = door.says.fit?.startDiameterMm ?? NaN;
     // the blank is measured where the tool touches it, at the small end
     expect(small).toBeLessThan(21);

@@ -260,6 +260,10 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
       : f.quantity === 'crestCount'
         ? ['A count of crests says nothing without the length they were counted over.', '7 crests in 1 in']
         : ['A leaf says nothing without how it fits.', 'fits, nearly, or no'],
+  'taper-length-unknown': () => [
+    'Nobody has said how long the taper is: how far the tool has to come out follows from it.',
+    'give the length of thread under Set up',
+  ],
   'groove-depth-unknown': () => [
     'How deep the old groove lies below this surface is not known, so what cleans it is not either.',
     'touch off in the groove; or read its depth in Read, and touch off again',

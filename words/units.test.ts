@@ -12,6 +12,16 @@ import { motionsOf, outText, cardText } from './machine.ts';
 import { problemLine } from './problems.ts';
 import { checkReady, fitPlan, type ReadyCode } from '../core/fit/fit.ts';
 import { readyText, wornChoiceText } from './fit.ts';
+import { CAUTION_CODES } from '../core/job/cautions.ts';
+import { evidenceOfJob, partOf } from '../core/job/evidence.ts';
+import { rank } from '../core/identify/rank.ts';
+import { reasonsFor } from '../core/identify/reasons.ts';
+import { speedText } from '../core/quantity/format.ts';
+import { parseDesignation } from '../core/standards/designation.ts';
+import { limitsOf } from '../core/standards/limits/index.ts';
+import { cautionText } from './cautions.ts';
+import { limitsNoteText } from './limits.ts';
+import { reasonText } from './reasons.ts';
 import { mateChoices } from '../core/job/mate.ts';
 
 /** A length in a sentence carries the unit at hand, and the other one nowhere. */
@@ -77,6 +87,29 @@ describe.each(['mm', 'in'] as const)('every sentence that shows a length, in %s'
       ];
       for (const text of said) rightIn(u, text);
     }
+  });
+  test('cautions, and the reasons for a name', () => {
+    for (const code of CAUTION_CODES) rightIn(u, cautionText(code, u));
+    expect(cautionText('slack-unmeasured', u)).toContain(u === 'mm' ? '0.30 mm' : '0.0120 in');
+    for (const job of demoJobs()) {
+      const evidence = evidenceOfJob(job);
+      const part = partOf(job);
+      const { candidates } = rank({ part, evidence, context: { origin: null, use: null }, most: 2 });
+      for (const c of candidates) {
+        const why = reasonsFor(c.expectation, c.starts, evidence, part);
+        for (const r of [...why.for, ...why.against]) rightIn(u, reasonText(r, u));
+      }
+    }
+  });
+  test('notes to limits, and a carriage\u2019s speed', () => {
+    for (const d of ['1/2-14 NPT', 'M30x2', '1 1/4-7 UNC']) {
+      const parsed = parseDesignation(d);
+      const limits = parsed.ok ? limitsOf(parsed.value.thread, d === 'M30x2' ? '6g' : '2A', null) : parsed;
+      if (!limits.ok) throw new Error(limits.problem.code);
+      expect(limits.value.notes.length).toBeGreaterThan(0);
+      for (const n of limits.value.notes) rightIn(u, limitsNoteText(n, u));
+    }
+    expect(speedText(25.4, u)).toBe(u === 'mm' ? '25.4 mm/s' : '1.00 in/s');
   });
   test('what is said of a blank, and of a worn mate', () => {
     const vice = demoJobs().find((j) => j.id === 'demo-vice');

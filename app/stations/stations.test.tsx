@@ -130,13 +130,13 @@ describe('Cut goes on from the metal', () => {
   });
   test('a screwed-on chuck in reverse is warned of; where no mark is right the nuts stay shut', async () => {
     await at('cut', 'demo-sluice');
-    expect(screen.getByText(/This chuck screws on: lock it/)).toBeTruthy();
+    expect(screen.getByText(/This chuck screws on and can unwind/)).toBeTruthy();
     act(() => void store.act({ do: 'takeTrain', train: { drivers: [63, 20], driven: [40, 50], gearbox: '1' } }));
     act(() => void store.act({ do: 'check' }));
     await pick('Coming back', 'chasing dial');
     // an approximate train on 8 tpi: no mark is right, so the spindle reverses all the same
     expect(screen.getByText(/No dial mark is right for this lead/)).toBeTruthy();
-    expect(screen.getByText(/This chuck screws on: lock it/)).toBeTruthy();
+    expect(screen.getByText(/This chuck screws on and can unwind/)).toBeTruthy();
   });
 });
 

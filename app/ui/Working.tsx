@@ -1,5 +1,5 @@
 import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { lengthText, FINE } from '../../core/quantity/format.ts';
+import { lengthText, FINE, speedText } from '../../core/quantity/format.ts';
 import { plain, type Step } from '../../core/quantity/working.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 
@@ -48,16 +48,21 @@ export function useWorking(of: string, title: string, steps: readonly Step[]): (
   return () => put({ of, title, steps });
 }
 
-const UNIT: Record<Step['unit'], string> = {
-  mm: 'mm',
+const UNIT: Record<Exclude<Step['unit'], 'mm' | 'mm/s'>, string> = {
   deg: '\u00b0',
   ratio: '',
   count: '',
   s: 's',
   rpm: 'rev/min',
   ppm: 'ppm',
-  'mm/s': 'mm/s',
 };
+
+const resultText = ({ unit, result }: Step, system: UnitSystem): string =>
+  unit === 'mm'
+    ? lengthText(result, system, FINE)
+    : unit === 'mm/s'
+      ? speedText(result, system)
+      : `${plain(result)} ${UNIT[unit]}`;
 
 /** The formula in symbols, the values put in, the result, the source. */
 export function Steps({ steps, system }: { readonly steps: readonly Step[]; readonly system: UnitSystem }) {
@@ -69,9 +74,12 @@ export function Steps({ steps, system }: { readonly steps: readonly Step[]; read
           <span className="num text-sm">
             {s.symbol} = {s.formula}
           </span>
-          <span className="num text-sm text-ink2">= {s.values}</span>
+          <span className="num text-sm text-ink2">
+            = {s.values}
+            {s.unit === 'mm' && system === 'in' && ' (lengths in mm)'}
+          </span>
           <span className="num text-lg">
-            = {s.unit === 'mm' ? lengthText(s.result, system, FINE) : `${plain(s.result)} ${UNIT[s.unit]}`}
+            = {resultText(s, system)}
             {s.unit === 'mm' && (
               <span className="text-sm text-ink2"> ({lengthText(s.result, system === 'mm' ? 'in' : 'mm', FINE)})</span>
             )}

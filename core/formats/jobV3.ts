@@ -79,11 +79,11 @@ function eventsOf(doc: Loose): Loose[] {
   const ready = num(fit['readyMm']);
   if (ready !== null && ready > 0)
     timed.push({ at: created, body: { kind: 'blankMeasured', diameterMm: ready, text: `${ready} mm` } });
-  if (isLoose(pickup['offset']))
-    timed.push({
-      at: created,
-      body: { kind: 'offsetRead', mm: num(pickup['offset']['mm']) ?? 0, text: str(pickup['offset']['text'], '') },
-    });
+  // a reading that cannot be read is no reading of 0
+  const offset = isLoose(pickup['offset']) ? pickup['offset'] : null;
+  const offsetMm = num(offset?.['mm']);
+  if (offset && offsetMm !== null)
+    timed.push({ at: created, body: { kind: 'offsetRead', mm: offsetMm, text: str(offset['text'], '') } });
   const done = num(cut['done']) ?? 0;
   if (done > 0) {
     const old = oldPasses(doc);
@@ -124,11 +124,14 @@ function eventsOf(doc: Loose): Loose[] {
       },
     });
   const wire = isLoose(prove['wire']) ? prove['wire'] : null;
-  for (const r of list(prove['readings']))
-    timed.push({
-      at: str(r['at'], changed),
-      body: { kind: 'overWires', mm: num(r['mm']) ?? 0, text: str(r['text'], ''), wire, place: str(r['place'], '') },
-    });
+  for (const r of list(prove['readings'])) {
+    const mm = num(r['mm']);
+    if (mm !== null)
+      timed.push({
+        at: str(r['at'], changed),
+        body: { kind: 'overWires', mm, text: str(r['text'], ''), wire, place: str(r['place'], '') },
+      });
+  }
   const record = part(doc, 'record');
   if (typeof record['verdict'] === 'string')
     timed.push({

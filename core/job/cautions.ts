@@ -1,12 +1,12 @@
-import { LEAST_TIME_S, reactionTimeS } from '../cutting/speed.ts';
+import { LEAST_TIME_S } from '../cutting/speed.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
-import { numberOf } from '../quantity/rational.ts';
 import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
-import { gearState, latheOf, threadOfJob } from './derive.ts';
+import { latheOf, threadOfJob } from './derive.ts';
 import type { EventBody } from './events.ts';
 import { metalOf, standingOfPart, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import type { StationId } from './stations.ts';
+import { setupOf } from './setupView.ts';
 import { safeMarks } from './safeMarks.ts';
 
 /** What decides whether a caution applies. */
@@ -96,8 +96,6 @@ export const CAUTION_CODES = Object.keys(CAUTIONS) as readonly CautionCode[];
 /** The cautions that apply at a station of a job, gravest first. */
 export function cautionsAt(station: StationId, job: Job, shop: Shop, metal: Metal = metalOf(job)): CautionCode[] {
   const lathe = latheOf(job, shop);
-  const lead = gearState(job, shop)?.lead ?? null;
-  const { rpm, reliefMm } = job.setup;
   const events = standingOfPart(job, metal.part);
   const held = events.findLast((e) => e.kind === 'mounted') ?? null;
   const facts: Facts = {
@@ -108,7 +106,7 @@ export function cautionsAt(station: StationId, job: Job, shop: Shop, metal: Meta
     held,
     slipped: events.some((e) => e.kind === 'slipped'),
     marks: safeMarks(job, shop, lathe),
-    reactS: rpm !== null && lead !== null ? reactionTimeS(reliefMm, rpm, numberOf(lead)) : null,
+    reactS: setupOf(job, shop)?.react?.seconds ?? null,
   };
   return CAUTION_CODES.filter((code) => {
     const c: Caution = CAUTIONS[code];

@@ -5,7 +5,7 @@ import { externalDepthMm, nutRootFlatMm, rootFlatMm } from '../form/sizes.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
 import { bad, type Outcome } from '../quantity/outcome.ts';
 import { pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
-import { engagedOf, fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import { trainText } from '../gearing/trainText.ts';
 import { isGeared } from '../lathe/schema.ts';
 import { roundText } from '../quantity/format.ts';
@@ -84,7 +84,7 @@ export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | n
     slackMm: lathe?.slack.crossMm ?? UNMEASURED_SLACK_MM,
     runOutMm: metal.runOutMm,
     taper: form.taper,
-    lengthMm: form.taper === 0 ? job.setup.lengthMm : (job.setup.lengthMm ?? engagedOf(job)),
+    lengthMm: job.setup.lengthMm ?? (form.taper === 0 ? null : job.wearMap.lengthMm),
     boreClearMm: external || job.setup.barMm === null || surfaceMm === null ? null : surfaceMm - job.setup.barMm,
     dial: lathe && lathe.kind !== 'control' ? { turnMm: turnTravelMm(lathe.crossSlide) } : null,
   };
@@ -113,6 +113,8 @@ export function cutPlan(job: Job, q: PlanRequest | null): Outcome<Plan> | null {
   // a class that does not hold gives no size to cut to, and none is put in its place
   const problem = fitOfJob(job)?.problem;
   if (q && problem) return { ok: false, problem };
+  // on a taper the tool has to come out past the larger end, which is as far off as the thread is long
+  if (q && q.taper !== 0 && q.lengthMm === null) return bad('lengthMm', 'taper-length-unknown');
   // from the crests, what cleans an old groove is only known with its depth
   const cleans = (cleaning(job)?.deeperMm ?? 0) > 0;
   if (q && cleans && q.surfaceMm !== null && q.grooveMm === 0) return bad('grooveMm', 'groove-depth-unknown');

@@ -7,6 +7,7 @@ import {
   grooveOf,
   overWiresMm,
   pitchDiameterFromWiresMm,
+  usableWireMm,
   type Groove,
 } from '../gauging/wires.ts';
 import { exactBeyondTextbookMm } from '../gauging/exactWires.ts';
@@ -82,6 +83,8 @@ export interface WirePlan {
   readonly groove: Groove;
   readonly bestMm: number;
   readonly wireMm: number;
+  /** Wires that may be used, mm. */
+  readonly usableMm: { readonly min: number; readonly max: number };
   readonly check: Outcome<number>;
   /** M at the limits of the class, mm; null where it is made to no class. */
   readonly limitsMm: { readonly min: number; readonly max: number } | null;
@@ -172,6 +175,7 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
     groove,
     bestMm: bestWireMm(groove),
     wireMm,
+    usableMm: usableWireMm(groove),
     check: checkWire(groove, wireMm, 'wire'),
     targetMm: overWiresMm(groove, d2, wireMm, 'textbook') + beyond,
     limitsMm: overLimits,

@@ -16,6 +16,32 @@ export const FINE_ENOUGH_MM = 0.1;
 const isSpanned = (r: Reading): boolean => r.uncertainty !== null && r.uncertainty <= FINE_ENOUGH_MM;
 const spanSigmaMm = (r: Reading): number => Math.hypot(Math.SQRT2 * (r.uncertainty ?? 0), DEFAULT_SIGMA.crestPlacedMm);
 
+/** How well a length or an angle was read, one standard deviation: as its instrument does, else the usual; null for a count. */
+export function sigmaOf(r: Reading): number | null {
+  switch (r.quantity) {
+    case 'flankAngle':
+    case 'leadingFlank':
+    case 'trailingFlank':
+      return r.uncertainty ?? DEFAULT_SIGMA.angleDeg;
+    case 'crestFlat':
+    case 'rootFlat':
+    case 'crestRadius':
+    case 'rootRadius':
+      // an edge is judged by eye whatever it is measured with
+      return Math.max(r.uncertainty ?? 0, DEFAULT_SIGMA.radiusMm);
+    case 'depth':
+      return r.uncertainty ?? DEFAULT_SIGMA.depthMm;
+    case 'majorDiameter':
+    case 'minorDiameter':
+    case 'pitchDiameter':
+    case 'overWires':
+    case 'lead':
+      return r.uncertainty ?? DEFAULT_SIGMA.diameterMm;
+    default:
+      return null;
+  }
+}
+
 /** Pitch that a count of crests gives, and its standard deviation, mm; null without the length they were counted over. */
 export function pitchOfCount(r: Reading): { readonly mm: number; readonly sigmaMm: number } | null {
   if (!r.span) return null;

@@ -56,7 +56,7 @@ test('2. slipping a gear counts the gearbox, names the gear and says which way',
   const { move } = pickupMove(b.job, b.shop, b.metal);
   if (move?.way !== 'slip') throw new Error('no slip');
   // one tooth of the 60 on the box input moves the carriage 1/60 x 1/2 x 6 mm = 0.05 mm: 14 for 0.7, not 7
-  expect(move).toMatchObject({ gear: 60, place: 'on the gearbox input', teeth: 14, direction: 'forward' });
+  expect(move).toMatchObject({ gear: 60, place: { on: 'box' }, teeth: 14, direction: 'forward' });
   expect(pickupSteps(move, false, 'mm').join(' ')).toMatch(
     /turn the 60 on the gearbox input by 14 teeth, the way it turns when the spindle cuts forward/,
   );

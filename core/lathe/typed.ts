@@ -34,7 +34,7 @@ export function parseRatio(t: string, field: string): Outcome<string> {
 const MOST_SPEEDS = 200;
 
 /** One spindle speed, rev/min. */
-export const parseSpindleSpeed = numberWithin('speed', 0.1, 5000);
+export const parseSpindleSpeed = numberWithin('speed', 1, 5000);
 /** What an instrument for angles is good to, degrees: one standard deviation. */
 export const parseUncertaintyDeg = numberWithin('uncertainty', 0.001, 20);
 

@@ -71,3 +71,7 @@ export const ppmText = (ppm: number): string =>
   ppm === 0
     ? 'exact'
     : `${ppm > 0 ? '+' : '\u2212'}${Math.abs(ppm) < 10 ? Math.abs(ppm).toFixed(1) : Math.round(Math.abs(ppm))} ppm`;
+
+/** A speed along a slide, given in mm/s, in the unit at hand. */
+export const speedText = (mmPerS: number, system: UnitSystem): string =>
+  system === 'mm' ? `${mmPerS.toFixed(1)} mm/s` : `${(mmPerS / MM_PER_INCH).toFixed(2)} in/s`;

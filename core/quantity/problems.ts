@@ -161,6 +161,7 @@ export interface ProblemFigures {
   'list-too-long': { readonly most: number };
   'reading-without-span': { readonly quantity: string };
   'groove-depth-unknown': None;
+  'taper-length-unknown': None;
   'needed-here': { readonly right: string };
   'no-exact-number': { readonly typed: string };
   'slip-gear-not-said': None;

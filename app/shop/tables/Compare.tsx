@@ -1,10 +1,9 @@
-import { externalDepthMm } from '../../../core/form/sizes.ts';
-import { formAt } from '../../../core/form/shape.ts';
+import { inPitches } from '../../../core/tables/row.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact } from '../../../core/quantity/rational.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
-import { familyOf, type StandardThread } from '../../../core/standards/catalogue.ts';
+import type { StandardThread } from '../../../core/standards/catalogue.ts';
 import { FormOverlay, STROKES } from '../../drawing/FormOverlay.tsx';
 import { Button, Panel } from '../../ui/controls.tsx';
 
@@ -21,7 +20,7 @@ export function Compare({
   // at one pitch, taken as 1: absolute clearances are drawn as they would be at the first thread's pitch
   const forms = rows.map((r) => ({
     name: r.designation,
-    form: formAt(familyOf(r.family).form, 1),
+    form: inPitches(r).form,
     side: 'external' as const,
   }));
   return (
@@ -39,7 +38,7 @@ export function Compare({
         </thead>
         <tbody>
           {rows.map((r, i) => {
-            const f = formAt(familyOf(r.family).form, r.pitchMm);
+            const { form: f, depth } = inPitches(r);
             return (
               <tr key={r.designation} className="border-t border-line">
                 <td className="num py-2">
@@ -48,7 +47,7 @@ export function Compare({
                 <td className="num">
                   {f.leadingFlankDeg}&deg; + {f.trailingFlankDeg}&deg;
                 </td>
-                <td className="num">{(externalDepthMm(f) / r.pitchMm).toFixed(4)}</td>
+                <td className="num">{depth.toFixed(4)}</td>
                 <td className="num">{pitchText(exact(r.pitch), system)}</td>
                 <td className="num">{lengthText(r.majorMm, system, FINE)}</td>
               </tr>

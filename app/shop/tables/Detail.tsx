@@ -1,16 +1,11 @@
 import { useMemo, useState } from 'react';
-import { boreForShareMm } from '../../../core/fit/fit.ts';
-import { externalDepthMm, leadAngleDeg, rootFlatMm } from '../../../core/form/sizes.ts';
-import { bestWireMm, grooveOf, overWiresMm, usableWireMm } from '../../../core/gauging/wires.ts';
-import { wireSteps } from '../../../core/gauging/wireSteps.ts';
+import { BORE_SHARES, rowFacts } from '../../../core/tables/row.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { tpiOf } from '../../../core/quantity/pitch.ts';
 import { exact, numberOf } from '../../../core/quantity/rational.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import type { Step } from '../../../core/quantity/working.ts';
 import { familyOf, type StandardThread } from '../../../core/standards/catalogue.ts';
-import { sizeSteps } from '../../../core/standards/sizeSteps.ts';
-import { pitchMmOf, threadFormOf, threadOfRow, threadSizes } from '../../../core/standards/thread.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { Button, Choice, Panel } from '../../ui/controls.tsx';
 import { Steps } from '../../ui/Working.tsx';
@@ -26,17 +21,11 @@ interface DetailProps {
 
 /** One row of the tables: drawing, sizes with their working, limits. */
 export function Detail({ row, system, comparing, canCompare, onCompare }: DetailProps) {
-  const thread = useMemo(() => threadOfRow(row), [row]);
+  const shown = useMemo(() => rowFacts(row), [row]);
+  const { thread, form, sizes, pitchMm: p, steps, wires } = shown;
   const [side, setSide] = useState<'external' | 'internal'>('external');
-  const form = threadFormOf(thread);
-  const sizes = threadSizes(thread);
-  const p = pitchMmOf(thread);
   const len = (mm: number): string => lengthText(mm, system, FINE);
   const both = (mm: number): string => `${len(mm)} \u00b7 ${lengthText(mm, system === 'mm' ? 'in' : 'mm', FINE)}`;
-  const square = form.leadingFlankDeg + form.trailingFlankDeg === 0;
-  const groove = square ? null : grooveOf(form, p, 1);
-  const steps = sizeSteps(thread);
-  const best = groove && bestWireMm(groove);
   const facts: readonly Fact[] = [
     { name: 'Nominal diameter', value: both(row.majorMm) },
     {
@@ -53,30 +42,28 @@ export function Detail({ row, system, comparing, canCompare, onCompare }: Detail
     { name: 'Pitch diameter', value: both(sizes.pitchDiameterMm), step: steps.pitchDiameter },
     { name: 'Root of the screw', value: both(sizes.minorExternalMm), step: steps.minorExternal },
     { name: 'Minor diameter of the nut', value: both(sizes.minorInternalMm), step: steps.minorInternal },
-    { name: 'Depth of the screw\u2019s thread', value: both(externalDepthMm(form)), step: steps.depth },
-    { name: 'Widest tip flat', value: both(rootFlatMm(form, p)), step: steps.rootFlat },
+    { name: 'Depth of the screw\u2019s thread', value: both(shown.depthMm), step: steps.depth },
+    { name: 'Widest tip flat', value: both(shown.rootFlatMm), step: steps.rootFlat },
     {
       name: 'Lead angle at the root',
-      value: degreesText(leadAngleDeg(p, sizes.minorExternalMm)),
+      value: degreesText(shown.leadAngleDeg),
       step: steps.leadAngle,
     },
     ...(form.taper > 0 ? [{ name: 'Taper', value: '1 in 16 on diameter' }] : []),
     {
-      name: 'Bore for 100 / 85 / 75 / 65 % of thread',
-      value: [1, 0.85, 0.75, 0.65]
-        .map((s) => lengthText(boreForShareMm(thread, s), system, { bare: true }))
-        .join(' / '),
+      name: `Bore for ${BORE_SHARES.map((s) => Math.round(s * 100)).join(' / ')} % of thread`,
+      value: shown.boresMm.map((mm) => lengthText(mm, system, { bare: true })).join(' / '),
     },
-    ...(groove && best !== null
+    ...(wires
       ? [
           {
             name: 'Wires',
-            value: `best ${len(best)}; usable ${len(usableWireMm(groove).min)} to ${len(usableWireMm(groove).max)}`,
+            value: `best ${len(wires.bestMm)}; usable ${len(wires.usableMm.min)} to ${len(wires.usableMm.max)}`,
           },
           {
             name: 'Over best wires, basic pitch diameter',
-            value: both(overWiresMm(groove, sizes.pitchDiameterMm, best, 'textbook')),
-            step: wireSteps(groove, sizes.pitchDiameterMm, best)[1],
+            value: both(wires.overBestMm),
+            ...(wires.step ? { step: wires.step } : {}),
           },
         ]
       : []),

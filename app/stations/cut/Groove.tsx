@@ -1,4 +1,5 @@
-import { leadingReachMm, trailingReachMm, type ToolOutline } from '../../../core/cutting/tip.ts';
+import { toolOf, type PlanRequest } from '../../../core/cutting/plan.ts';
+import { leadingReachMm, trailingReachMm } from '../../../core/cutting/tip.ts';
 
 interface Stand {
   readonly depthMm: number;
@@ -9,7 +10,7 @@ interface GrooveProps {
   /** What is cut already. */
   readonly doneMm: number;
   readonly axialMm: number;
-  readonly tool: ToolOutline;
+  readonly request: PlanRequest;
   readonly internal: boolean;
   readonly leftHand: boolean;
 }
@@ -21,7 +22,8 @@ const POINTS = 10;
  * The groove filling up, from the metal as it is: seen from above, headstock at the left, the person at the bottom. Outside
  * work lies above and the tool comes from below; in a nut the wall lies below.
  */
-export function Groove({ passes, doneMm, axialMm, tool, internal, leftHand }: GrooveProps) {
+export function Groove({ passes, doneMm, axialMm, request, internal, leftHand }: GrooveProps) {
+  const tool = toolOf(request);
   const full = Math.max(doneMm, passes.at(-1)?.depthMm ?? 0, 0.01);
   const half = Math.max(leadingReachMm(tool, full), trailingReachMm(tool, full));
   const shift = Math.max(Math.abs(axialMm), ...passes.map((p) => Math.abs(p.axialMm)));

@@ -1,6 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Check, StepBack } from 'lucide-react';
-import { toolOf } from '../../../core/cutting/plan.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { standingOfPart } from '../../../core/job/metal.ts';
 import { passSteps } from '../../../core/job/passSteps.ts';
@@ -99,7 +98,7 @@ export function PassCard() {
             passes={plan.passes.filter((p) => !p.spring).map((p) => ({ depthMm: p.depthMm, axialMm: p.axialMm }))}
             doneMm={Math.max(metal.depthMm, metal.grooveMm ?? 0)}
             axialMm={metal.axialMm}
-            tool={toolOf(request)}
+            request={request}
             internal={job.intake.make === 'internal'}
             leftHand={request.leftHand}
           />

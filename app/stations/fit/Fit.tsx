@@ -1,16 +1,14 @@
 import { ProblemText } from '../../ui/ProblemText.tsx';
 import { useState } from 'react';
-import { checkReady, FITS_TO, fitPlan, type FitPlan } from '../../../core/fit/fit.ts';
-import { fitChoiceOf, fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
-import { standingOfPart } from '../../../core/job/metal.ts';
+import type { FitPlan } from '../../../core/fit/fit.ts';
+import { DUTIES, FITS_TO, fitViewOf } from '../../../core/job/fitView.ts';
+import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
-import { sideReliefSteps } from '../../../core/form/relief.ts';
-import { leadMmOf, threadSizes } from '../../../core/standards/thread.ts';
+import { threadSizes } from '../../../core/standards/thread.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { classesOf, type Limits } from '../../../core/standards/limits/index.ts';
 import { Engagement } from '../../drawing/Engagement.tsx';
-import { DUTIES, playOfClearanceMm } from '../../../core/fit/duty.ts';
 import { classMemberOf } from '../../../core/job/made.ts';
 import { copiedFrom, matePlaces } from '../../../core/job/places.ts';
 import { recutting } from '../../../core/job/recut.ts';
@@ -54,17 +52,11 @@ export function Fit() {
   const sizes = threadSizes(thread);
   const classes = classesOf(thread)[classMemberOf(job.intake)];
   const gauging = job.intake.wanted === 'gauge';
-  const full = fitPlan(thread, { ...fitChoiceOf(job, thread), tip: null });
   const places = matePlaces(job, thread);
   const copied = job.fit.to === 'copy' && job.fit.class === null ? copiedFrom(job, thread) : null;
-  const clearance = Math.abs(sizes.pitchDiameterMm - plan.pitchDiameterMm);
+  const { full, clearanceMm, measured, ready, relief, playMm } = fitViewOf(job, thread, plan);
   const other = system === 'mm' ? 'in' : 'mm';
-  const measured = standingOfPart(job)
-    .filter((e) => e.kind === 'blankMeasured')
-    .at(-1);
-  const ready = measured ? checkReady(plan, thread, measured.diameterMm) : null;
   const flatMm = job.fit.tip && 'flatMm' in job.fit.tip ? job.fit.tip.flatMm : null;
-  const relief = sideReliefSteps(leadMmOf(thread), external ? plan.rootDiameterMm : sizes.minorInternalMm);
   return (
     <StationFrame
       station="fit"
@@ -77,7 +69,7 @@ export function Fit() {
       }
     >
       {together ? (
-        <Engagement thread={thread} clearanceMm={clearance} system={system} />
+        <Engagement thread={thread} clearanceMm={clearanceMm} system={system} />
       ) : (
         <ThreadDrawing
           thread={thread}
@@ -197,7 +189,7 @@ export function Fit() {
                       system={system}
                       rule={{ allowZero: true, maxMm: 5 }}
                       onCommit={(mm) => act({ do: 'setFit', pitchClearanceMm: mm })}
-                      hint={`play ${lengthText(playOfClearanceMm(plan.form, job.fit.pitchClearanceMm), system, FINE)} along the axis`}
+                      hint={`play ${lengthText(playMm, system, FINE)} along the axis`}
                     />
                   </>
                 )}

@@ -1,5 +1,5 @@
 import { act, useSystem } from '../../store/store.ts';
-import { TURNING_M_MIN } from '../../../core/cutting/speed.ts';
+import { MATERIALS } from '../../../core/job/setupView.ts';
 import { Choice, Panel } from '../../ui/controls.tsx';
 import { wholeNumber } from '../../../core/lathe/typed.ts';
 import { TextField, TypedField } from '../../ui/fields.tsx';
@@ -98,7 +98,7 @@ export function Intake() {
             <Choice
               label="Material"
               value={intake.material}
-              options={Object.keys(TURNING_M_MIN).map((m) => ({ value: m, label: m }))}
+              options={MATERIALS.map((m) => ({ value: m, label: m }))}
               onChange={(v) => act({ do: 'setIntake', material: v })}
             />
           </div>

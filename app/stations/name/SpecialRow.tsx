@@ -1,6 +1,5 @@
-import { DEFAULT_SIGMA } from '../../../core/evidence/evidence.ts';
 import { QUANTITY_NAMES } from '../../../words/readings.ts';
-import { partOf, pitchOfCount } from '../../../core/job/evidence.ts';
+import { partOf, pitchOfCount, sigmaOf } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { leastWorn } from '../../../core/job/special.ts';
 import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
@@ -69,20 +68,15 @@ function sureText(r: Reading, system: UnitSystem): string {
     case 'flankAngle':
     case 'leadingFlank':
     case 'trailingFlank':
-      return `${r.value}\u00b0 \u00b1${r.uncertainty ?? DEFAULT_SIGMA.angleDeg}\u00b0`;
+      return `${r.value}\u00b0 \u00b1${sigmaOf(r) ?? '?'}\u00b0`;
     case 'crestCount': {
       const pitch = pitchOfCount(r);
       return pitch ? within(pitch.mm, pitch.sigmaMm) : 'over no length';
     }
-    case 'crestFlat':
-    case 'rootFlat':
-    case 'crestRadius':
-    case 'rootRadius':
-      return within(r.value, Math.max(r.uncertainty ?? 0, DEFAULT_SIGMA.radiusMm));
-    case 'depth':
-      return within(r.value, r.uncertainty ?? DEFAULT_SIGMA.depthMm);
-    default:
-      return within(r.value, r.uncertainty ?? DEFAULT_SIGMA.diameterMm);
+    default: {
+      const sigma = sigmaOf(r);
+      return sigma === null ? String(r.value) : within(r.value, sigma);
+    }
   }
 }
 

@@ -4,7 +4,6 @@ import { standingOfPart } from '../../../core/job/metal.ts';
 import { eventText } from '../../../words/ledger.ts';
 import { TryMate } from '../cut/TryThread.tsx';
 import { leftText } from '../../../words/conclusions.ts';
-import { usableWireMm } from '../../../core/gauging/wires.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
@@ -55,8 +54,8 @@ export function Prove() {
       </StationFrame>
     );
   }
-  const { groove, wireMm } = wires;
-  const range = usableWireMm(groove);
+  const { wireMm } = wires;
+  const range = wires.usableMm;
   return (
     <StationFrame station="prove" lead="Measure over three wires in several places; go a little, try, go a little.">
       {!wires.check.ok && (

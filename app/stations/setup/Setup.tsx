@@ -1,21 +1,10 @@
-import {
-  reactionSteps,
-  reactionTimeS,
-  speedFrom,
-  threadingRpm,
-  carriageSpeedMmS,
-} from '../../../core/cutting/speed.ts';
-import { flanksUnderTool } from '../../../core/cutting/flanks.ts';
-import { judgeSlideAngle } from '../../../core/cutting/slideAngle.ts';
+import { setupOf } from '../../../core/job/setupView.ts';
 import { slideAngleText } from '../../../words/setup.ts';
 import { CONFLICT } from '../../../words/machine.ts';
-import { fitOfJob, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { fitOfJob, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { feedsAtAngle } from '../../../core/job/feed.ts';
-import { slideScaleDeg, slideScaleSteps } from '../../../core/lathe/dials.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
-import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
-import { numberOf } from '../../../core/quantity/rational.ts';
-import { threadFormOf } from '../../../core/standards/thread.ts';
+import { FINE, lengthText, roundText, speedText } from '../../../core/quantity/format.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
@@ -40,27 +29,18 @@ export function Setup() {
   const shop = useShop();
   const system = useSystem();
   const thread = threadOfJob(job);
-  if (!thread)
+  const view = setupOf(job, shop);
+  if (!thread || !view)
     return (
       <StationFrame station="setup" lead="Tool, slide, speed." canSettle={false}>
         {null}
       </StationFrame>
     );
-  const form = threadFormOf(thread);
   const lathe = latheOf(job, shop);
   const plan = fitOfJob(job);
-  const lead = gearState(job, shop)?.lead;
-  const leadMm = lead ? numberOf(lead) : null;
-  // the slide follows the flank that is not cut
-  const half = flanksUnderTool(form, { leftHand: thread.leftHand }).trailingDeg;
+  const { halfDeg: half, slide, scale, wantedRpm: wanted, rpm, react } = view;
   const angled = feedsAtAngle(job.setup.infeed);
   const angle = job.setup.slideAngleDeg;
-  const slide = judgeSlideAngle(angle, half);
-  const scale = lathe ? slideScaleDeg(angle, lathe.slideScaleZero) : null;
-  const wanted = plan ? threadingRpm(job.intake.material, plan.startDiameterMm) : null;
-  const suggested = wanted !== null && lathe ? speedFrom(lathe.speeds, wanted) : null;
-  const rpm = job.setup.rpm ?? suggested;
-  const seconds = rpm !== null && leadMm !== null ? reactionTimeS(job.setup.reliefMm, rpm, leadMm) : null;
   const internal = job.intake.make === 'internal';
   return (
     <StationFrame station="setup" lead="Tool, slide and speed, before any metal is cut.">
@@ -94,7 +74,7 @@ export function Setup() {
                 {scale !== null && (
                   <Figure
                     label={`Set the top slide\u2019s own scale to (0 is ${lathe?.slideScaleZero === 'bed' ? 'along the bed' : 'in line with the cross slide'})`}
-                    value={`${roundText(scale, 0.25)}\u00b0`}
+                    value={`${roundText(scale.deg, 0.25)}\u00b0`}
                     other={
                       internal
                         ? 'swung the other way for the internal thread'
@@ -104,7 +84,7 @@ export function Setup() {
                     }
                     working={{
                       title: 'Top slide setting',
-                      steps: slideScaleSteps(angle, lathe?.slideScaleZero ?? 'cross-slide'),
+                      steps: scale.steps,
                     }}
                   />
                 )}
@@ -158,15 +138,13 @@ export function Setup() {
               rule={{ maxMm: 1000 }}
               onCommit={(mm) => act({ do: 'setUp', reliefMm: mm })}
             />
-            {seconds !== null && rpm !== null && leadMm !== null && (
-              <>
-                <Figure
-                  label="Time to stop or withdraw"
-                  value={`${seconds.toFixed(1)} s`}
-                  other={`carriage at ${carriageSpeedMmS(rpm, leadMm).toFixed(1)} mm/s`}
-                  working={{ title: 'Time to react', steps: reactionSteps(job.setup.reliefMm, rpm, leadMm) }}
-                />
-              </>
+            {react && (
+              <Figure
+                label="Time to stop or withdraw"
+                value={`${react.seconds.toFixed(1)} s`}
+                other={`carriage at ${speedText(react.carriageMmS, system)}`}
+                working={{ title: 'Time to react', steps: react.steps }}
+              />
             )}
           </div>
         </Panel>

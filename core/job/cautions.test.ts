@@ -37,7 +37,7 @@ const RAISED: Readonly<Record<CautionCode, readonly [StationId, ((b: Bench) => v
   'slipped-once': ['cut', (b) => void b.do({ do: 'slipped' })],
   'screwed-chuck': ['setup', (b) => (screwedOn(b), void b.do({ do: 'setSchedule', returnBy: 'reverse' }))],
   'threading-cycle': ['setup', (b) => void b.do({ do: 'chooseLathe', lathe: 'lathe-els' })],
-  'little-time': ['setup', (b) => void b.do({ do: 'setUp', rpm: 400, reliefMm: 2 })],
+  'little-time': ['cut', (b) => void b.do({ do: 'setUp', rpm: 400, reliefMm: 2 })],
   'inside-out': ['cut', intake({ make: 'internal' })],
   'bar-unknown': ['cut', intake({ make: 'internal' })],
   'keep-nuts-shut': [

@@ -1,4 +1,3 @@
-import { LEAST_TIME_S } from '../cutting/speed.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { latheOf, threadOfJob } from './derive.ts';
@@ -20,8 +19,8 @@ interface Facts {
   readonly slipped: boolean;
   /** Marks of the chasing dial that are right; null where there is none or none is. */
   readonly marks: readonly number[] | null;
-  /** Time to stop or withdraw, s; null where speed or lead is not known. */
-  readonly reactS: number | null;
+  /** There is less time to stop or withdraw than a hand can be sure of. */
+  readonly tooQuick: boolean;
 }
 interface Caution {
   readonly at: readonly StationId[];
@@ -56,7 +55,8 @@ export const CAUTIONS = {
     when: (f) => f.lathe?.screwedChuck === true && (programmed(f) || reverses(f)),
   },
   'threading-cycle': { at: ['gears', 'setup', 'cut'], when: programmed },
-  'little-time': { at: ['setup', 'cut'], when: ({ reactS }) => reactS !== null && reactS < LEAST_TIME_S },
+  // Set up says it beside the time itself
+  'little-time': { at: ['cut'], when: ({ tooQuick }) => tooQuick },
   'inside-out': { at: ['cut'], when: internal },
   'bar-unknown': { at: ['cut'], when: (f) => internal(f) && f.job.setup.barMm === null },
   'keep-nuts-shut': { at: ['cut'], when: (f) => geared(f) && f.job.cut.returnBy === 'dial' && f.marks === null },
@@ -106,7 +106,7 @@ export function cautionsAt(station: StationId, job: Job, shop: Shop, metal: Meta
     held,
     slipped: events.some((e) => e.kind === 'slipped'),
     marks: safeMarks(job, shop, lathe),
-    reactS: setupOf(job, shop)?.react?.seconds ?? null,
+    tooQuick: setupOf(job, shop)?.react?.tooQuick === true,
   };
   return CAUTION_CODES.filter((code) => {
     const c: Caution = CAUTIONS[code];

@@ -2,6 +2,7 @@ import { flanksUnderTool } from '../cutting/flanks.ts';
 import { judgeSlideAngle, type SlideAngle } from '../cutting/slideAngle.ts';
 import {
   carriageSpeedMmS,
+  LEAST_TIME_S,
   reactionSteps,
   reactionTimeS,
   speedFrom,
@@ -30,7 +31,13 @@ export interface SetupView {
   /** As chosen, else the lathe's own speed nearest below the wanted one. */
   readonly rpm: number | null;
   /** Carriage speed and time to stop or withdraw; null where speed or lead is not known. */
-  readonly react: { readonly seconds: number; readonly carriageMmS: number; readonly steps: readonly Step[] } | null;
+  readonly react: {
+    readonly seconds: number;
+    readonly carriageMmS: number;
+    /** Less than a hand can be sure of. */
+    readonly tooQuick: boolean;
+    readonly steps: readonly Step[];
+  } | null;
 }
 
 export function setupOf(job: Job, shop: Shop): SetupView | null {
@@ -43,6 +50,7 @@ export function setupOf(job: Job, shop: Shop): SetupView | null {
   const { slideAngleDeg, reliefMm } = job.setup;
   const halfDeg = flanksUnderTool(threadFormOf(thread), { leftHand: thread.leftHand }).trailingDeg;
   const wantedRpm = plan ? threadingRpm(job.intake.material, plan.startDiameterMm) : null;
+  const seconds = (r: number, mm: number): number => reactionTimeS(reliefMm, r, mm);
   const rpm = job.setup.rpm ?? (wantedRpm !== null && lathe ? speedFrom(lathe.speeds, wantedRpm) : null);
   return {
     halfDeg,
@@ -56,7 +64,8 @@ export function setupOf(job: Job, shop: Shop): SetupView | null {
     react:
       rpm !== null && leadMm !== null
         ? {
-            seconds: reactionTimeS(reliefMm, rpm, leadMm),
+            seconds: seconds(rpm, leadMm),
+            tooQuick: seconds(rpm, leadMm) < LEAST_TIME_S,
             carriageMmS: carriageSpeedMmS(rpm, leadMm),
             steps: reactionSteps(reliefMm, rpm, leadMm),
           }

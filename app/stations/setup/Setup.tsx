@@ -1,4 +1,5 @@
 import { setupOf } from '../../../core/job/setupView.ts';
+import { cautionText } from '../../../words/cautions.ts';
 import { slideAngleText } from '../../../words/setup.ts';
 import { CONFLICT } from '../../../words/machine.ts';
 import { fitOfJob, latheOf, threadOfJob } from '../../../core/job/derive.ts';
@@ -146,6 +147,7 @@ export function Setup() {
                 working={{ title: 'Time to react', steps: react.steps }}
               />
             )}
+            {react?.tooQuick && <Note tone="caution">{cautionText('little-time', system)}</Note>}
           </div>
         </Panel>
         <Panel title="Before the scratch pass" className="md:col-span-2">

@@ -6,9 +6,10 @@ import { LathePage } from './shop/LathePage.tsx';
 import { Lathes } from './shop/Lathes.tsx';
 import { Settings } from './shop/Settings.tsx';
 import { Tables } from './shop/Tables.tsx';
+import { Broken } from './shell/Broken.tsx';
 
 /** Every address of the application. */
-export const routes: RouteObject[] = [
+const ROUTES: RouteObject[] = [
   { path: '/', element: <Navigate to="/jobs" replace /> },
   { path: '/jobs', element: <Jobs /> },
   { path: '/jobs/:jobId', element: <JobPage /> },
@@ -20,3 +21,6 @@ export const routes: RouteObject[] = [
   { path: '/settings', element: <Settings /> },
   { path: '*', element: <Navigate to="/jobs" replace /> },
 ];
+
+/** Every address breaks by itself, and says what can still be done. */
+export const routes: RouteObject[] = ROUTES.map((r) => ({ ...r, errorElement: <Broken /> }));

@@ -1,7 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { problemsOf } from '../core/formats/documents.ts';
-import { upgradeJob, upgradeShop } from '../core/formats/upgrade.ts';
-import { validateJob, validateShop } from '../core/formats/generated/validators.js';
+import { checkJob, checkShop, type Checked } from '../core/formats/check.ts';
 import { rank } from '../core/identify/rank.ts';
 import { answersOf } from './answers.ts';
 import { applyEdit, beginJob, EditSchema, type Edit } from '../core/job/edits/index.ts';
@@ -12,22 +10,17 @@ import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
 import { op, orNull, strict } from './op.ts';
 
 /** The documents are those of the application's files: older ones are brought up to date, and all are checked. */
-function readJob(doc: unknown): Outcome<Job> {
-  const job = upgradeJob(doc);
-  if (validateJob(job)) return good(job);
-  const [first] = problemsOf(validateJob.errors);
-  return bad(`job.${first?.field ?? ''}`, 'is-no-document', {
-    because: String(first?.figures['because'] ?? 'This is no job.'),
+function read<T>(what: 'job' | 'shop', checked: Checked<T>): Outcome<T> {
+  if (checked.state === 'good') return good(checked.doc);
+  if (checked.state === 'newer')
+    return bad(`${what}.version`, 'is-no-document', { because: `version ${checked.version} is newer than this door` });
+  const [first] = checked.problems;
+  return bad(`${what}.${first?.field ?? ''}`, 'is-no-document', {
+    because: String(first?.figures['because'] ?? first?.code ?? `This is no ${what}.`),
   });
 }
-function readShop(doc: unknown): Outcome<Shop> {
-  const shop = upgradeShop(doc);
-  if (validateShop(shop)) return good(shop);
-  const [first] = problemsOf(validateShop.errors);
-  return bad(`shop.${first?.field ?? ''}`, 'is-no-document', {
-    because: String(first?.figures['because'] ?? 'This is no shop.'),
-  });
-}
+const readJob = (doc: unknown): Outcome<Job> => read('job', checkJob(doc));
+const readShop = (doc: unknown): Outcome<Shop> => read('shop', checkShop(doc));
 
 const document = Type.Unknown({ description: 'as in the files of the application' });
 const NO_TIME = '1970-01-01T00:00:00Z';

@@ -1,11 +1,12 @@
-import { ProblemText } from '../ui/ProblemText.tsx';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { believedThread, stationsOf } from '../../core/job/chain.ts';
 import { threadLine } from '../../words/conclusions.ts';
 import { STATIONS, type StationId } from '../../core/job/stations.ts';
-import { loadJob } from '../storage/db.ts';
-import { allSaved, jobClosed, jobOpened, useAppDispatch, useAppSelector, useSystem } from '../store/store.ts';
+import { storageText } from '../../words/storage.ts';
+import { loadJob, type Found } from '../storage/db.ts';
+import { Damaged } from './Damaged.tsx';
+import { allSaved, openJob, recorder, store, useAppSelector, useSystem } from '../store/store.ts';
 import { Cut } from '../stations/cut/Cut.tsx';
 import { Fit } from '../stations/fit/Fit.tsx';
 import { Gears } from '../stations/gears/Gears.tsx';
@@ -17,7 +18,8 @@ import { Read } from '../stations/read/Read.tsx';
 import { Record } from '../stations/record/Record.tsx';
 import { Setup } from '../stations/setup/Setup.tsx';
 import { useKeys } from '../ui/keys.ts';
-import { Note } from '../ui/controls.tsx';
+import { Button } from '../ui/controls.tsx';
+import { Refusal } from '../ui/Refusal.tsx';
 import { WorkingPanel, WorkingProvider } from '../ui/Working.tsx';
 import { GaugeCatcher } from './GaugeCatcher.tsx';
 import { JobProvider, useJobView } from './jobContext.tsx';
@@ -38,49 +40,74 @@ const VIEWS: Record<StationId, () => React.ReactNode> = {
   record: Record,
 };
 
+type Opening =
+  | { readonly kind: 'opening' }
+  | { readonly kind: 'open' }
+  | { readonly kind: 'missing' }
+  /** The job before this one is not written yet: it stays in memory until it is. */
+  | { readonly kind: 'waits' }
+  | { readonly kind: 'failed'; readonly because: string }
+  | { readonly kind: 'other'; readonly found: Found };
+
+/** How often it is looked whether the job before is written. */
+const LOOK_AGAIN_MS = 1000;
+
 /** Opens the job of the address from the record, then shows the station of the address. */
 export function JobPage() {
   const { jobId = '', station = '' } = useParams();
-  const dispatch = useAppDispatch();
-  const open = useAppSelector((s) => s.work.job?.present.id === jobId);
-  const [missing, setMissing] = useState(false);
+  const inMemory = useAppSelector((s) => s.work.job?.present.id === jobId);
+  const [opening, setOpening] = useState<{ id: string; state: Opening }>({ id: jobId, state: { kind: 'opening' } });
+  const [again, setAgain] = useState(0);
   useEffect(() => {
     let current = true;
-    void allSaved()
-      .then(() => loadJob(jobId))
-      .then((found) => {
-        if (!current) return;
-        if (found) dispatch(jobOpened(found));
-        else setMissing(true);
-      });
+    const set = (state: Opening): void => {
+      if (current) setOpening({ id: jobId, state });
+    };
+    const open = async (): Promise<void> => {
+      await allSaved();
+      const held = store.getState().work.job?.present.id;
+      // what could not be written is in memory alone: it is shown as it is, or waited for
+      if (recorder.unwritten && held === jobId) return set({ kind: 'open' });
+      while (recorder.unwritten && current) {
+        set({ kind: 'waits' });
+        await new Promise((again) => setTimeout(again, LOOK_AGAIN_MS));
+      }
+      const found = await loadJob(jobId);
+      if (!current) return;
+      if (!found) return set({ kind: 'missing' });
+      if (found.checked.state !== 'good') return set({ kind: 'other', found });
+      openJob(found.checked.doc, found.past, found.rev);
+      set({ kind: 'open' });
+    };
+    open().catch((e: unknown) => set({ kind: 'failed', because: storageText(e) }));
     return () => {
       current = false;
-      dispatch(jobClosed());
     };
-  }, [jobId, dispatch]);
-  if (missing) {
+  }, [jobId, again]);
+  const state: Opening = opening.id === jobId ? opening.state : { kind: 'opening' };
+  if (state.kind === 'other')
+    return <Damaged id={jobId} found={state.found} onRepaired={() => setAgain((n) => n + 1)} />;
+  if (state.kind === 'missing')
     return (
-      <>
-        <TopBar inJob={false} />
-        <main className="p-6">
-          <h1 className="text-2xl">This job is not here</h1>
-          <p className="my-3">It may have been removed, or belong to another browser.</p>
-          <Link className="text-blue underline" to="/jobs">
-            To the jobs
-          </Link>
-        </main>
-      </>
+      <Said title="This job is not here">
+        <p className="my-3">It may have been removed, or belong to another browser.</p>
+        <Link className="text-blue underline" to="/jobs">
+          To the jobs
+        </Link>
+      </Said>
     );
-  }
-  if (!open)
+  if (state.kind === 'failed' || state.kind === 'waits')
     return (
-      <>
-        <TopBar inJob={false} />
-        <main className="p-6">
-          <h1 className="text-2xl">Opening the job</h1>
-        </main>
-      </>
+      <Said title="This job is not opened yet">
+        <p className="my-3">
+          {state.kind === 'waits'
+            ? 'The job before it is not written: see above.'
+            : `The record could not be read: ${state.because}.`}
+        </p>
+        <Button onClick={() => setAgain((n) => n + 1)}>Try again</Button>
+      </Said>
     );
+  if (state.kind === 'opening' || !inMemory) return <Said title="Opening the job">{null}</Said>;
   if (!(STATIONS as readonly string[]).includes(station)) return <Navigate to={`/jobs/${jobId}/read`} replace />;
   return (
     <JobProvider>
@@ -88,6 +115,18 @@ export function JobPage() {
         <Frame station={station as StationId} />
       </WorkingProvider>
     </JobProvider>
+  );
+}
+
+function Said({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
+  return (
+    <>
+      <TopBar inJob={false} />
+      <main className="p-6">
+        <h1 className="text-2xl">{title}</h1>
+        {children}
+      </main>
+    </>
   );
 }
 
@@ -135,19 +174,6 @@ function Frame({ station }: { readonly station: StationId }) {
           <WorkingPanel system={system} />
         </div>
       </div>
-    </div>
-  );
-}
-
-/** Why the last act changed nothing. */
-function Refusal() {
-  const refused = useAppSelector((s) => s.work.refused);
-  if (!refused) return null;
-  return (
-    <div className="mb-4">
-      <Note tone="wrong">
-        <ProblemText problem={refused} /> Nothing has changed.
-      </Note>
     </div>
   );
 }

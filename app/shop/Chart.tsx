@@ -8,6 +8,7 @@ import type { Problem } from '../../core/quantity/outcome.ts';
 import { exact } from '../../core/quantity/rational.ts';
 import { useSystem } from '../store/store.ts';
 import { Button, Note, Panel } from '../ui/controls.tsx';
+import { useDraft } from '../ui/drafts.ts';
 import { inputClass } from '../ui/fields.tsx';
 
 const EXAMPLE = 'cone 1, range A, 24/48, 8 tpi\ncone 2, range A, 24/48, 9 tpi\ncone 1, range B, 24/48, 16 tpi';
@@ -21,7 +22,8 @@ export function Chart({
   readonly onTake: (levers: Lathe['levers']) => void;
 }) {
   const system = useSystem();
-  const [text, setText] = useState('');
+  const [typed, setText] = useDraft('chart');
+  const text = typed ?? '';
   const [problem, setProblem] = useState<Problem | null>(null);
   const [read, setRead] = useState<{ reading: ChartReading; rows: readonly ChartRow[] } | null>(null);
   const infer = (): void => {

@@ -5,6 +5,7 @@ import { parseUncertaintyDeg } from '../../core/lathe/typed.ts';
 import { good } from '../../core/quantity/outcome.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
 import { Button, Panel } from '../ui/controls.tsx';
+import { DraftScope } from '../ui/drafts.ts';
 import { LengthField, TextField, TypedField } from '../ui/fields.tsx';
 import { Page } from './Page.tsx';
 
@@ -17,57 +18,59 @@ export function Gauges() {
         <Panel title="Instruments">
           <ul className="grid gap-3">
             {shop.instruments.map((i) => (
-              <li key={i.id} className="grid grid-cols-[minmax(0,1fr)_10rem_auto] items-end gap-2">
-                <TextField
-                  label={`Name (${i.measures})`}
-                  value={i.name}
-                  onCommit={(t) =>
-                    t.trim() &&
-                    editShop(
-                      'rename an instrument',
-                      (d) => void (d.instruments.find((x) => x.id === i.id)!.name = t.trim()),
-                    )
-                  }
-                />
-                {i.measures === 'angle' ? (
-                  <TypedField
-                    label="good to ±, degrees"
-                    shown={String(i.uncertainty)}
-                    parse={parseUncertaintyDeg}
-                    onCommit={(v) =>
+              <DraftScope key={i.id} id={i.id}>
+                <li className="grid grid-cols-[minmax(0,1fr)_10rem_auto] items-end gap-2">
+                  <TextField
+                    label={`Name (${i.measures})`}
+                    value={i.name}
+                    onCommit={(t) =>
+                      t.trim() &&
                       editShop(
-                        'change an uncertainty',
-                        (d) => void (d.instruments.find((x) => x.id === i.id)!.uncertainty = v),
+                        'rename an instrument',
+                        (d) => void (d.instruments.find((x) => x.id === i.id)!.name = t.trim()),
                       )
                     }
                   />
-                ) : (
-                  <LengthField
-                    label="good to ±"
-                    mm={i.uncertainty}
-                    system={system}
-                    rule={{ maxMm: 10 }}
-                    onCommit={(mm) =>
+                  {i.measures === 'angle' ? (
+                    <TypedField
+                      label="good to ±, degrees"
+                      shown={String(i.uncertainty)}
+                      parse={parseUncertaintyDeg}
+                      onCommit={(v) =>
+                        editShop(
+                          'change an uncertainty',
+                          (d) => void (d.instruments.find((x) => x.id === i.id)!.uncertainty = v),
+                        )
+                      }
+                    />
+                  ) : (
+                    <LengthField
+                      label="good to ±"
+                      mm={i.uncertainty}
+                      system={system}
+                      rule={{ maxMm: 10 }}
+                      onCommit={(mm) =>
+                        editShop(
+                          'change an uncertainty',
+                          (d) => void (d.instruments.find((x) => x.id === i.id)!.uncertainty = mm),
+                        )
+                      }
+                    />
+                  )}
+                  <Button
+                    tone="quiet"
+                    aria-label={`Remove ${i.name}`}
+                    onClick={() =>
                       editShop(
-                        'change an uncertainty',
-                        (d) => void (d.instruments.find((x) => x.id === i.id)!.uncertainty = mm),
+                        `remove ${i.name}`,
+                        (d) => void (d.instruments = d.instruments.filter((x) => x.id !== i.id)),
                       )
                     }
-                  />
-                )}
-                <Button
-                  tone="quiet"
-                  aria-label={`Remove ${i.name}`}
-                  onClick={() =>
-                    editShop(
-                      `remove ${i.name}`,
-                      (d) => void (d.instruments = d.instruments.filter((x) => x.id !== i.id)),
-                    )
-                  }
-                >
-                  <Trash2 aria-hidden size={18} />
-                </Button>
-              </li>
+                  >
+                    <Trash2 aria-hidden size={18} />
+                  </Button>
+                </li>
+              </DraftScope>
             ))}
           </ul>
           <div className="mt-3 flex flex-wrap gap-2">

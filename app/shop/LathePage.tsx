@@ -9,6 +9,7 @@ import { Chart } from './Chart.tsx';
 import { Page } from './Page.tsx';
 import { ArmPanel } from './lathe/ArmPanel.tsx';
 import { DialPanel } from './lathe/DialPanel.tsx';
+import type { Problem } from '../../core/quantity/outcome.ts';
 import type { EditLathe } from './lathe/edit.ts';
 import { GearsPanel } from './lathe/GearsPanel.tsx';
 import { SlackPanel } from './lathe/SlackPanel.tsx';
@@ -27,7 +28,7 @@ export function LathePage() {
       const l = d.lathes.find((x) => x.id === latheId);
       if (l) change(l);
     });
-  const say = (fact: UnconfirmedFact, label: string, change: (l: Lathe) => void): void =>
+  const say = (fact: UnconfirmedFact, label: string, change: (l: Lathe) => void): Problem | null =>
     edit(label, (l) => {
       change(l);
       confirm(l, fact);

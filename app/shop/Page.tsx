@@ -1,4 +1,5 @@
 import { useEffect, type ReactNode } from 'react';
+import { Refusal } from '../ui/Refusal.tsx';
 import { TopBar } from '../shell/TopBar.tsx';
 
 /** Frame of every shop view. */
@@ -27,6 +28,7 @@ export function Page({
           </div>
           <div className="flex flex-wrap gap-2">{actions}</div>
         </header>
+        <Refusal />
         {children}
       </main>
     </div>

@@ -1,14 +1,18 @@
 import { ProblemText } from '../ui/ProblemText.tsx';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Download, Upload } from 'lucide-react';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import type { Imported } from '../../core/formats/documents.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { emptyShop } from '../../core/job/create.ts';
-import { loadJobs, putJobs, replaceAll } from '../storage/db.ts';
+import type { Job, Shop } from '../../core/job/schema.ts';
+import { storageText } from '../../words/storage.ts';
+import { loadAll, putJobs, replaceAll } from '../storage/db.ts';
+import { askToKeep, isKept } from '../storage/persist.ts';
 import { exportShop, readFile } from '../storage/files.ts';
-import { allSaved, editShop, shopOpened, useAppDispatch, useShop } from '../store/store.ts';
+import { allSaved, channel, editShop, jobClosed, openShop, recorder, useAppDispatch, useShop } from '../store/store.ts';
 import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
+import { dropDrafts } from '../ui/drafts.ts';
 import { TextField } from '../ui/fields.tsx';
 import { Page } from './Page.tsx';
 
@@ -18,28 +22,46 @@ export function Settings() {
   const picker = useRef<HTMLInputElement>(null);
   const [pending, setPending] = useState<Imported | null>(null);
   const [said, setSaid] = useState<string | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
   const { settings } = shop;
 
-  const take = async (): Promise<void> => {
+  /** Does what goes to the record as a whole; where that fails nothing has changed, and it is said. */
+  const whole = (what: string, how: () => Promise<string>): void => {
+    setSaid(null);
+    setFailed(null);
+    allSaved()
+      .then(how)
+      .then(setSaid, (e: unknown) => setFailed(`${what}: ${storageText(e)}.`));
+  };
+  const replaced = async (next: Shop, jobs: readonly Job[]): Promise<void> => {
+    const rev = await replaceAll(next, jobs);
+    openShop(next, rev);
+    dropDrafts();
+    dispatch(jobClosed());
+    recorder.openedJob(null, null);
+    channel.say({ what: 'all' });
+  };
+  const take = (): void => {
     if (!pending?.ok) return;
-    await allSaved();
-    if (pending.kind === 'job') {
-      await putJobs([pending.job]);
-      setSaid(`Brought in the job "${pending.job.title}".`);
-    } else {
-      await replaceAll(pending.backup.shop, pending.backup.jobs);
-      dispatch(shopOpened(pending.backup.shop));
-      setSaid(`Brought in the shop "${pending.backup.shop.name}" with ${pending.backup.jobs.length} jobs.`);
-    }
-    setPending(null);
+    const file = pending;
+    whole('Nothing was brought in', async () => {
+      if (file.kind === 'job') {
+        await putJobs([file.job]);
+        channel.say({ what: 'all' });
+        setPending(null);
+        return `Brought in the job "${file.job.title}".`;
+      }
+      const { shop: theirs, jobs } = file.backup;
+      await replaced(theirs, jobs);
+      setPending(null);
+      return `Brought in the shop "${theirs.name}" with ${jobs.length} jobs.`;
+    });
   };
-  const startOver = async (demo: boolean): Promise<void> => {
-    await allSaved();
-    const next = demo ? demoShop() : emptyShop();
-    await replaceAll(next, demo ? demoJobs() : []);
-    dispatch(shopOpened(next));
-    setSaid(demo ? 'The demo shop is in place again.' : 'The shop is empty.');
-  };
+  const startOver = (demo: boolean): void =>
+    whole('Nothing has changed', async () => {
+      await replaced(demo ? demoShop() : emptyShop(), demo ? demoJobs() : []);
+      return demo ? 'The demo shop is in place again.' : 'The shop is empty.';
+    });
 
   return (
     <Page title="Settings & backup" lead="How Gelvin speaks to you, and your data in files of your own.">
@@ -94,9 +116,13 @@ export function Settings() {
             </p>
             <Button
               onClick={() =>
-                void allSaved()
-                  .then(loadJobs)
-                  .then((jobs) => exportShop(shop, jobs))
+                whole('Not exported', async () => {
+                  const { jobs, others } = await loadAll();
+                  exportShop(shop, jobs, others);
+                  return others.length === 0
+                    ? `Exported ${jobs.length} jobs.`
+                    : `Exported ${jobs.length} jobs, and ${others.length} that do not hold in a file of their own.`;
+                })
               }
             >
               <Download aria-hidden size={18} /> Export the whole shop
@@ -112,7 +138,11 @@ export function Settings() {
                 const file = e.target.files?.[0];
                 e.target.value = '';
                 setSaid(null);
-                if (file) void readFile(file).then(setPending);
+                setFailed(null);
+                if (file)
+                  readFile(file).then(setPending, (err: unknown) =>
+                    setFailed(`The file could not be read: ${storageText(err)}.`),
+                  );
               }}
             />
             <Button onClick={() => picker.current?.click()}>
@@ -126,14 +156,16 @@ export function Settings() {
                     ? `The file holds one job: "${pending.job.title}". A job of the same identity here is replaced.`
                     : `The file holds the shop "${pending.backup.shop.name}" with ${pending.backup.jobs.length} jobs. It replaces everything here.`}
                 </p>
+                {pending.kind === 'backup' && <LeftOut file={pending} />}
                 <div className="mt-2 flex gap-2">
-                  <Button tone="main" onClick={() => void take()}>
+                  <Button tone="main" onClick={take}>
                     {pending.kind === 'job' ? 'Bring the job in' : 'Replace everything'}
                   </Button>
                   <Button onClick={() => setPending(null)}>Leave it</Button>
                 </div>
               </Note>
             )}
+            {failed !== null && <Note tone="wrong">{failed}</Note>}
             {said !== null && (
               <div role="status">
                 <Note tone="right">{said}</Note>
@@ -141,10 +173,11 @@ export function Settings() {
             )}
           </div>
         </Panel>
+        <Kept />
         <Panel title="Start over">
           <div className="flex flex-wrap gap-2">
-            <StartOver label="Put the demo shop back" onSure={() => void startOver(true)} />
-            <StartOver label="Start with an empty shop" onSure={() => void startOver(false)} />
+            <StartOver label="Put the demo shop back" onSure={() => startOver(true)} />
+            <StartOver label="Start with an empty shop" onSure={() => startOver(false)} />
           </div>
           <p className="mt-2 text-sm text-ink2">
             Both take away every job and lathe here. Export first if anything is wanted.
@@ -193,5 +226,60 @@ function Wrong({ problems }: { readonly problems: readonly Problem[] }) {
         ))}
       </ul>
     </Note>
+  );
+}
+
+/** What of a file is not taken in, and why. */
+function LeftOut({ file }: { readonly file: Extract<Imported, { kind: 'backup' }> }) {
+  if (file.left.length === 0 && file.shopLost.length === 0) return null;
+  return (
+    <div className="mt-2">
+      {file.shopLost.length > 0 && (
+        <p>
+          Of the shop this does not hold and is left out: <span className="num">{file.shopLost.join(', ')}</span>
+        </p>
+      )}
+      {file.left.length > 0 && (
+        <>
+          <p className="font-semibold">
+            {file.left.length} {file.left.length === 1 ? 'job is' : 'jobs are'} not taken in:
+          </p>
+          <ul className="list-disc pl-5">
+            {file.left.slice(0, 20).map((l, i) => (
+              <li key={i}>
+                {l.title || 'a job without a title'}:{' '}
+                {l.problems.slice(0, 2).map((p) => (
+                  <span key={`${p.field} ${p.code}`}>
+                    <span className="num">{p.field}</span> <ProblemText problem={p} />{' '}
+                  </span>
+                ))}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Whether the browser promised to keep the record. */
+function Kept() {
+  const [kept, setKept] = useState<boolean | null>(null);
+  useEffect(() => {
+    isKept().then(setKept, () => setKept(null));
+  }, []);
+  return (
+    <Panel title="How safe the record is here">
+      <p>
+        {kept === true
+          ? 'The browser has promised to keep this record, also when the disk runs short.'
+          : 'The browser may clear this record when the disk runs short. Ask it to keep it, and export now and then.'}
+      </p>
+      {kept !== true && (
+        <Button className="mt-2" onClick={() => void askToKeep().then(setKept, () => setKept(null))}>
+          Ask the browser to keep it
+        </Button>
+      )}
+    </Panel>
   );
 }

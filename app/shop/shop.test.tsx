@@ -202,7 +202,7 @@ describe('settings and backup', () => {
     await type('Who is working', 'Ines');
     expect(shop().settings).toMatchObject({ system: 'in', theme: 'dark', singleKeys: false });
     await store.allSaved();
-    expect((await db.loadShop())?.settings.system).toBe('in');
+    expect((await db.db.shop.get('shop'))?.doc).toMatchObject({ settings: { system: 'in' } });
   });
   test('one job comes in beside the others', async () => {
     await openAt('/settings');
@@ -210,8 +210,8 @@ describe('settings and backup', () => {
     expect(await screen.findByText(/The file holds one job: "Brought in"/)).toBeTruthy();
     await press('Bring the job in');
     await screen.findByText(/Brought in the job/);
-    expect((await db.loadJobs()).map((j) => j.id)).toContain('brought');
-    expect(await db.loadJobs()).toHaveLength(demoJobs().length + 1);
+    expect((await db.loadRows()).map((j) => j.id)).toContain('brought');
+    expect(await db.loadRows()).toHaveLength(demoJobs().length + 1);
   });
   test('a whole shop replaces everything, but only when that is said twice', async () => {
     await openAt('/settings');
@@ -225,18 +225,33 @@ describe('settings and backup', () => {
     await press('Replace everything');
     await screen.findByText(/Brought in the shop "Elsewhere" with 0 jobs/);
     expect(shop().name).toBe('Elsewhere');
-    expect(await db.loadJobs()).toEqual([]);
+    expect(await db.loadRows()).toEqual([]);
   });
   test('a spoilt file is refused with what is wrong in it, and nothing changes', async () => {
     await openAt('/settings');
-    const spoilt = JSON.parse(writeBackup(demoShop(), [])) as { shop: { lathes: { gears: unknown }[] } };
-    const [first] = spoilt.shop.lathes;
-    if (first) first.gears = ['sixty'];
-    await bringIn(JSON.stringify(spoilt));
+    await bringIn(JSON.stringify({ format: 'gelvin-backup', version: 3, shop: 'none', jobs: [] }));
     expect((await screen.findByRole('alert')).textContent).toMatch(
-      /not taken in; nothing has changed.*shop\.lathes\.0\.gears\.0/s,
+      /not taken in; nothing has changed.*must be object/s,
     );
-    expect(await db.loadJobs()).toHaveLength(demoJobs().length);
+    expect(await db.loadRows()).toHaveLength(demoJobs().length);
+  });
+  test('what of a backup holds is taken in, and the rest is listed with why', async () => {
+    await openAt('/settings');
+    const spoilt = JSON.parse(writeBackup(demoShop(), demoJobs())) as {
+      shop: { lathes: { gears: unknown }[] };
+      jobs: { title: string; fit: unknown }[];
+    };
+    const [lathe] = spoilt.shop.lathes;
+    const [, job] = spoilt.jobs;
+    if (!lathe || !job) throw new Error('demo');
+    lathe.gears = ['sixty'];
+    job.fit = null;
+    await bringIn(JSON.stringify(spoilt));
+    await screen.findByText(/1 job is not taken in/);
+    expect(document.body.textContent).toMatch(/left out: lathes\.0.*Stern-gland nut: fit/s);
+    await press('Replace everything');
+    await screen.findByText(new RegExp(`Brought in .* with ${demoJobs().length - 1} jobs`));
+    expect(shop().lathes).toHaveLength(demoShop().lathes.length - 1);
   });
   test('starting over asks first', async () => {
     await openAt('/settings');

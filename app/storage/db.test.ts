@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
+import { emptyShop } from '../../core/job/create.ts';
 import { JOB_VERSION, SHOP_VERSION } from '../../core/job/stations.ts';
 
 interface Old {
@@ -19,8 +20,10 @@ test('a record kept by version 1 is opened: shop, jobs and the road back are bro
   await before.table('revisions').add({ jobId: job.id, label: 'take a reading', doc: { ...job, readings: [] } });
   before.close();
 
-  const { loadJob, loadJobs, loadShop } = await import('./db.ts');
-  const shop = await loadShop();
+  const { loadJob, loadRows } = await import('./db.ts');
+  const { openRecord } = await import('./opening.ts');
+  const found = await openRecord(() => ({ shop: emptyShop(), jobs: [] }));
+  const shop = found.kind === 'ready' ? found.shop : null;
   expect(shop?.version).toBe(SHOP_VERSION);
   expect(shop?.lathes).toHaveLength(old.shop.lathes.length);
   const { drive, ...kept } = old.shop.lathes[0] ?? {};
@@ -32,11 +35,15 @@ test('a record kept by version 1 is opened: shop, jobs and the road back are bro
     arm: { studs: 2, pivot: null, cover: null },
   });
   const opened = await loadJob(job.id);
-  expect(opened?.job).toMatchObject({ id: job.id, version: JOB_VERSION, readings: job.readings });
+  expect(opened?.checked).toMatchObject({
+    state: 'good',
+    doc: { id: job.id, version: JOB_VERSION, readings: job.readings },
+  });
   // what was counted in passes is a ledger now
-  expect(opened?.job.events.map((e) => e.kind)).toContain('cut');
+  const now = opened?.checked.state === 'good' ? opened.checked.doc : null;
+  expect(now?.events.map((e) => e.kind)).toContain('cut');
   expect(opened?.past).toMatchObject([
     { label: 'take a reading', events: [], value: { id: job.id, readings: [], version: JOB_VERSION } },
   ]);
-  expect(await loadJobs()).toHaveLength(1);
+  expect(await loadRows()).toMatchObject([{ id: job.id, state: 'good' }]);
 });

@@ -1,16 +1,23 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie';
+import { checkJob, type Checked } from '../../core/formats/check.ts';
 import { upgradeJob, upgradeShop } from '../../core/formats/upgrade.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
+import { JOB_VERSION } from '../../core/job/stations.ts';
 import { HISTORY_LIMIT, type StepTaken } from '../store/history.ts';
+import { lineOf, rowOf, type JobRow, type RowLine } from './rows.ts';
 
-interface StoredJob {
+export interface StoredJob {
   readonly id: string;
-  readonly changed: string;
-  readonly doc: Job;
+  /** Counts the times it was written: who writes has to have seen the one before. */
+  readonly rev: number;
+  readonly touched: number;
+  /** As it lies there: checked when it is read. */
+  readonly doc: unknown;
 }
-interface StoredShop {
+export interface StoredShop {
   readonly id: 'shop';
-  readonly doc: Shop;
+  readonly rev: number;
+  readonly doc: unknown;
 }
 /** A job as it was before an edit: the road back survives closing the lid. */
 interface Revision {
@@ -21,48 +28,104 @@ interface Revision {
   readonly events?: readonly number[];
   readonly doc: Job;
 }
+/** What did not hold and was replaced, as it was found. */
+interface SetAside {
+  readonly seq?: number;
+  readonly what: string;
+  readonly at: string;
+  readonly doc: unknown;
+}
 
-/** The record. Every edit is one transaction, so a job is never half saved. */
+export const DB_NAME = 'gelvin';
+export const DB_VERSION = 4;
+
+/** The record. A document is put whole in one transaction that checks whether it is still the one that was read. */
 class GelvinDb extends Dexie {
   jobs!: EntityTable<StoredJob, 'id'>;
+  rows!: EntityTable<JobRow, 'id'>;
   shop!: EntityTable<StoredShop, 'id'>;
   revisions!: EntityTable<Revision, 'seq'>;
+  aside!: EntityTable<SetAside, 'seq'>;
 
   constructor(name: string) {
-    super(name);
+    // written means on the disk, not in a buffer that dies with the browser
+    super(name, { chromeTransactionDurability: 'strict' });
     this.version(1).stores({ jobs: 'id, changed', shop: 'id', revisions: '++seq, jobId' });
     for (const version of [2, 3]) this.version(version).upgrade(bringUpToDate);
+    this.version(DB_VERSION)
+      .stores({ jobs: 'id, touched', rows: 'id', aside: '++seq' })
+      .upgrade(async (tx) => {
+        await bringUpToDate(tx);
+        await countFromHere(tx);
+      });
   }
 }
 
-/** Every document of the record, shop, jobs and the road back of each, in today's shape. */
+/** Every document of the record in today's shape, as far as it can be read; one that cannot stays as it is. */
 async function bringUpToDate(tx: Transaction): Promise<void> {
-  await tx
-    .table<StoredShop>('shop')
-    .toCollection()
-    .modify((s) => void Object.assign(s, { doc: upgradeShop(s.doc) }));
-  for (const table of ['jobs', 'revisions'])
+  const steps = { shop: upgradeShop, jobs: upgradeJob, revisions: upgradeJob };
+  for (const [table, step] of Object.entries(steps))
     await tx
-      .table<StoredJob>(table)
+      .table<{ doc: unknown }>(table)
       .toCollection()
-      .modify((s) => void Object.assign(s, { doc: upgradeJob(s.doc) }));
+      .modify((s) => {
+        try {
+          s.doc = step(s.doc);
+        } catch {
+          // said where it is opened
+        }
+      });
+}
+/** Revisions and order of change, where there were none. */
+async function countFromHere(tx: Transaction): Promise<void> {
+  const jobs = tx.table<Record<string, unknown>>('jobs');
+  const ids = (await jobs.toArray())
+    .map((j) => [typeof j['changed'] === 'string' ? j['changed'] : '', j['id']] as const)
+    .sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0))
+    .map(([, id]) => id);
+  const place = new Map(ids.map((id, i) => [id, i + 1]));
+  await jobs.toCollection().modify((j) => {
+    j['rev'] = 1;
+    j['touched'] = place.get(j['id']) ?? 0;
+    delete j['changed'];
+  });
+  await tx
+    .table<Record<string, unknown>>('shop')
+    .toCollection()
+    .modify((s) => void (s['rev'] = 1));
 }
 
-export const db = new GelvinDb('gelvin');
+export const db = new GelvinDb(DB_NAME);
 
-export const loadShop = async (): Promise<Shop | null> => (await db.shop.get('shop'))?.doc ?? null;
-export const saveShop = (doc: Shop): Promise<unknown> => db.shop.put({ id: 'shop', doc });
+/** What stands after the last change, of everything. */
+const nextTouched = async (): Promise<number> => ((await db.jobs.orderBy('touched').last())?.touched ?? 0) + 1;
 
-/** All jobs, last changed first. */
-export const loadJobs = async (): Promise<Job[]> =>
-  (await db.jobs.orderBy('changed').reverse().toArray()).map((j) => j.doc);
+/** Documents that are to be written, each with the revision that was read; null: it is new. */
+export interface Writing {
+  readonly job: { readonly doc: Job; readonly rev: number | null } | null;
+  readonly shop: { readonly doc: Shop; readonly rev: number | null } | null;
+}
+export type Written =
+  | { readonly done: true; readonly jobRev: number | null; readonly shopRev: number | null }
+  /** Somebody else wrote first, or took the job away. */
+  | { readonly done: false; readonly gone: boolean };
 
-export async function loadJob(id: string): Promise<{ job: Job; past: StepTaken<Job>[] } | null> {
-  return db.transaction('r', db.jobs, db.revisions, async () => {
-    const stored = await db.jobs.get(id);
-    if (!stored) return null;
-    const revisions = await db.revisions.where('jobId').equals(id).sortBy('seq');
-    return { job: stored.doc, past: revisions.map((r) => ({ value: r.doc, label: r.label, events: r.events ?? [] })) };
+/** Writes documents in one strict transaction, or nothing where one of them is not any more what was read. */
+export function writeDocuments({ job, shop }: Writing): Promise<Written> {
+  return db.transaction('rw', db.jobs, db.shop, async (): Promise<Written> => {
+    const [storedJob, storedShop] = await Promise.all([
+      job ? db.jobs.get(job.doc.id) : undefined,
+      shop ? db.shop.get('shop') : undefined,
+    ]);
+    if (job && job.rev !== null && !storedJob) return { done: false, gone: true };
+    if (job && storedJob && storedJob.rev !== job.rev) return { done: false, gone: false };
+    if (shop && storedShop && storedShop.rev !== shop.rev) return { done: false, gone: false };
+    const jobRev = job ? (job.rev ?? 0) + 1 : null;
+    const shopRev = shop ? (shop.rev ?? 0) + 1 : null;
+    if (job && jobRev !== null)
+      await db.jobs.put({ id: job.doc.id, rev: jobRev, touched: await nextTouched(), doc: job.doc });
+    if (shop && shopRev !== null) await db.shop.put({ id: 'shop', rev: shopRev, doc: shop.doc });
+    return { done: true, jobRev, shopRev };
   });
 }
 
@@ -73,18 +136,25 @@ const revisionOf = (jobId: string, step: StepTaken<Job>): Revision => ({
   doc: step.value,
 });
 
-/** Saves a job after an edit, an undo or a redo: the document and the exact road back, in one transaction. */
-export async function saveJob(doc: Job, past: readonly StepTaken<Job>[]): Promise<void> {
-  await db.transaction('rw', db.jobs, db.revisions, async () => {
-    await db.jobs.put({ id: doc.id, changed: doc.changed, doc });
+/** What may follow a written job in its own time: the road back, and its row in the list. */
+export async function writeRoad(
+  doc: Job,
+  past: readonly StepTaken<Job>[],
+  shop: { readonly doc: Shop; readonly rev: number } | null,
+): Promise<void> {
+  await db.transaction('rw', db.jobs, db.rows, db.revisions, async () => {
+    const stored = await db.jobs.get(doc.id);
+    if (!stored) return;
+    await db.rows.put(
+      rowOf(doc.id, doc, { state: 'good', doc }, stored.touched, shop && lineOf(doc, shop.doc, shop.rev)),
+    );
     const kept = await db.revisions.where('jobId').equals(doc.id).primaryKeys();
     const wanted = Math.min(past.length, HISTORY_LIMIT);
     // an edit adds one step and an undo takes one away; only the difference is written
     if (kept.length > wanted) await db.revisions.bulkDelete(kept.slice(wanted));
     const have = Math.min(kept.length, wanted);
     if (past.length >= HISTORY_LIMIT && kept.length === HISTORY_LIMIT && kept[0] !== undefined) {
-      const oldest = kept[0];
-      await db.revisions.delete(oldest);
+      await db.revisions.delete(kept[0]);
       const last = past.at(-1);
       if (last) await db.revisions.add(revisionOf(doc.id, last));
       return;
@@ -93,21 +163,105 @@ export async function saveJob(doc: Job, past: readonly StepTaken<Job>[]): Promis
   });
 }
 
-export async function deleteJob(id: string): Promise<void> {
-  await db.transaction('rw', db.jobs, db.revisions, async () => {
-    await db.jobs.delete(id);
-    await db.revisions.where('jobId').equals(id).delete();
-  });
+/** A job as it lies there, checked, with its road back. */
+export interface Found {
+  readonly raw: unknown;
+  readonly rev: number;
+  readonly checked: Checked<Job>;
+  readonly past: readonly StepTaken<Job>[];
+}
+export async function loadJob(id: string): Promise<Found | null> {
+  const [stored, revisions] = await db.transaction('r', db.jobs, db.revisions, () =>
+    Promise.all([db.jobs.get(id), db.revisions.where('jobId').equals(id).sortBy('seq')]),
+  );
+  if (!stored) return null;
+  // a step held when it was made; one that could not be brought up to date is no step any more
+  const past = revisions
+    .filter((r) => r.doc.version === JOB_VERSION)
+    .map((r) => ({ value: r.doc, label: r.label, events: r.events ?? [] }));
+  return { raw: stored.doc, rev: stored.rev, checked: checkJob(stored.doc), past };
 }
 
-export const putJobs = (jobs: readonly Job[]): Promise<unknown> =>
-  db.jobs.bulkPut(jobs.map((doc) => ({ id: doc.id, changed: doc.changed, doc })));
-
-/** Replaces everything with a backup, or nothing at all. */
-export async function replaceAll(shop: Shop, jobs: readonly Job[]): Promise<void> {
-  await db.transaction('rw', db.jobs, db.shop, db.revisions, async () => {
-    await Promise.all([db.jobs.clear(), db.revisions.clear(), db.shop.clear()]);
-    await db.shop.put({ id: 'shop', doc: shop });
-    await db.jobs.bulkPut(jobs.map((doc) => ({ id: doc.id, changed: doc.changed, doc })));
-  });
+/** Rows that are made at a time while the list waits. */
+const AT_ONCE = 500;
+/** All rows of the list, last changed first; jobs that have none yet get theirs. */
+export async function loadRows(): Promise<JobRow[]> {
+  const [rows, ids] = await Promise.all([db.rows.toArray(), db.jobs.toCollection().primaryKeys()]);
+  const have = new Set(rows.map((r) => r.id));
+  const there = new Set(ids);
+  const missing = ids.filter((id) => !have.has(id));
+  const made: JobRow[] = [];
+  for (let i = 0; i < missing.length; i += AT_ONCE) {
+    const stored = await db.jobs.bulkGet(missing.slice(i, i + AT_ONCE));
+    for (const s of stored) if (s) made.push(rowOf(s.id, s.doc, checkJob(s.doc), s.touched, null));
+  }
+  if (made.length > 0) await db.rows.bulkPut(made);
+  const orphans = rows.filter((r) => !there.has(r.id)).map((r) => r.id);
+  if (orphans.length > 0) await db.rows.bulkDelete(orphans);
+  return [...rows.filter((r) => there.has(r.id)), ...made].sort((a, b) => b.touched - a.touched);
 }
+
+/** The line of a row as it is now, kept for the next time. */
+export async function freshLine(id: string, shop: Shop, shopRev: number): Promise<RowLine | null> {
+  const stored = await db.jobs.get(id);
+  const checked = stored && checkJob(stored.doc);
+  if (checked?.state !== 'good') return null;
+  const line = lineOf(checked.doc, shop, shopRev);
+  await db.rows.update(id, { line });
+  return line;
+}
+
+export const deleteJob = (id: string): Promise<void> =>
+  db.transaction('rw', db.jobs, db.rows, db.revisions, async () => {
+    await Promise.all([db.jobs.delete(id), db.rows.delete(id), db.revisions.where('jobId').equals(id).delete()]);
+  });
+
+/** Adds or replaces jobs; each counts as changed after everything else, in the order given. */
+export const putJobs = (jobs: readonly Job[]): Promise<void> =>
+  db.transaction('rw', db.jobs, db.rows, db.revisions, async () => {
+    const first = await nextTouched();
+    const there = await db.jobs.bulkGet(jobs.map((j) => j.id));
+    await db.jobs.bulkPut(
+      jobs.map((doc, i) => ({ id: doc.id, rev: (there[i]?.rev ?? 0) + 1, touched: first + i, doc })),
+    );
+    await db.rows.bulkPut(jobs.map((doc, i) => rowOf(doc.id, doc, { state: 'good', doc }, first + i, null)));
+    await db.revisions
+      .where('jobId')
+      .anyOf(jobs.map((j) => j.id))
+      .delete();
+  });
+
+/** Replaces everything with a backup, or nothing at all. @returns the shop's revision */
+export const replaceAll = (shop: Shop, jobs: readonly Job[]): Promise<number> =>
+  db.transaction('rw', db.jobs, db.rows, db.shop, db.revisions, async () => {
+    const rev = ((await db.shop.get('shop'))?.rev ?? 0) + 1;
+    await Promise.all([db.jobs.clear(), db.rows.clear(), db.revisions.clear()]);
+    await db.shop.put({ id: 'shop', rev, doc: shop });
+    // the last changed stands first, whatever the order in the file
+    const order = jobs.toSorted((a, b) => (a.changed < b.changed ? -1 : a.changed > b.changed ? 1 : 0));
+    await db.jobs.bulkPut(order.map((doc, i) => ({ id: doc.id, rev: 1, touched: i + 1, doc })));
+    await db.rows.bulkPut(order.map((doc, i) => rowOf(doc.id, doc, { state: 'good', doc }, i + 1, null)));
+    return rev;
+  });
+
+/** Every job as it lies there: those that hold, and the others raw. */
+export async function loadAll(): Promise<{ readonly jobs: Job[]; readonly others: unknown[] }> {
+  const jobs: Job[] = [];
+  const others: unknown[] = [];
+  for (const { doc } of await db.jobs.orderBy('touched').reverse().toArray()) {
+    const checked = checkJob(doc);
+    if (checked.state === 'good') jobs.push(checked.doc);
+    else others.push(doc);
+  }
+  return { jobs, others };
+}
+
+/** Puts a repaired job in the damaged one's place, which is set aside as it was. */
+export const putRepaired = (id: string, raw: unknown, doc: Job, at: string): Promise<void> =>
+  db.transaction('rw', db.jobs, db.rows, db.aside, async () => {
+    await db.aside.add({ what: `job ${id}`, at, doc: raw });
+    const stored = await db.jobs.get(id);
+    const touched = await nextTouched();
+    await db.jobs.put({ id, rev: (stored?.rev ?? 0) + 1, touched, doc });
+    await db.rows.put(rowOf(id, doc, { state: 'good', doc }, touched, null));
+  });

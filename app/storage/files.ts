@@ -1,5 +1,6 @@
 import type { Job, Shop } from '../../core/job/schema.ts';
-import type { Imported } from '../../core/formats/documents.ts';
+import { readDocument, writeBackup, writeJob, type Imported } from '../../core/formats/documents.ts';
+import { rawRecord } from './opening.ts';
 
 export function downloadText(name: string, text: string, type = 'application/json'): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
@@ -16,11 +17,14 @@ const fileName = (title: string): string =>
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '') || 'job';
 
-// the validators are large and seldom needed: fetched with the first export or import
-const documents = () => import('../../core/formats/documents.ts');
+export const exportJob = (job: Job): void => downloadText(`${fileName(job.title)}.gelvin.json`, writeJob(job));
 
-export const exportJob = (job: Job): void =>
-  void documents().then((d) => downloadText(`${fileName(job.title)}.gelvin.json`, d.writeJob(job)));
-export const exportShop = (shop: Shop, jobs: readonly Job[]): void =>
-  void documents().then((d) => downloadText(`${fileName(shop.name)}-backup.gelvin.json`, d.writeBackup(shop, jobs)));
-export const readFile = async (file: File): Promise<Imported> => (await documents()).readDocument(await file.text());
+/** The whole shop; jobs that do not hold go apart, as they were found, so that the backup can be brought in. */
+export function exportShop(shop: Shop, jobs: readonly Job[], others: readonly unknown[]): void {
+  downloadText(`${fileName(shop.name)}-backup.gelvin.json`, writeBackup(shop, jobs));
+  if (others.length > 0) downloadText(`${fileName(shop.name)}-set-aside.json`, `${JSON.stringify(others, null, 2)}\n`);
+}
+/** Everything as it lies in the record, checked by nobody. */
+export const exportRaw = async (): Promise<void> =>
+  downloadText('gelvin-record-as-it-lies.json', `${JSON.stringify(await rawRecord(), null, 1)}\n`);
+export const readFile = async (file: File): Promise<Imported> => readDocument(await file.text());

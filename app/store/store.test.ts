@@ -1,20 +1,11 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { newJob } from '../../core/job/create.ts';
-import { db, deleteJob, loadJob, loadJobs, putJobs, replaceAll, saveJob } from '../storage/db.ts';
+import type { Job } from '../../core/job/schema.ts';
+import { db, deleteJob, loadJob, loadRows, putJobs, replaceAll, writeRoad } from '../storage/db.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { begin, edit, HISTORY_LIMIT, redo, undo, type History } from './history.ts';
-import {
-  act,
-  allSaved,
-  holdUnwritten,
-  jobOpened,
-  jobRedone,
-  jobUndone,
-  saveSettled,
-  shopOpened,
-  store,
-} from './store.ts';
+import { act, allSaved, holdUnwritten, openJob, openShop, redoJob, store, undoJob } from './store.ts';
 
 describe('history', () => {
   test('undo and redo walk the same road, whatever the steps', () => {
@@ -49,28 +40,29 @@ describe('history', () => {
   });
 });
 
-beforeEach(() => void store.dispatch(shopOpened(demoShop())));
-afterEach(async () => {
-  await Promise.all([db.jobs.clear(), db.revisions.clear(), db.shop.clear()]);
-});
+beforeEach(async () => openShop(demoShop(), await replaceAll(demoShop(), [])));
+afterEach(allSaved);
 const job = () => newJob('one', 'One', new Date('2026-01-01T00:00:00Z'));
+
+const docOf = (found: Awaited<ReturnType<typeof loadJob>>): Job | null =>
+  found?.checked.state === 'good' ? found.checked.doc : null;
 
 describe('the record', () => {
   test('every edit is written down with the road back, and found again', async () => {
     await putJobs([job()]);
-    store.dispatch(jobOpened({ job: job(), past: [] }));
+    openJob(job(), [], 1);
     act({ do: 'setIntake', customer: 'A' });
     act({ do: 'setIntake', customer: 'B' });
-    store.dispatch(jobUndone());
+    undoJob();
     await allSaved();
     expect(await loadJob('one')).toMatchObject({
-      job: { customer: 'A' },
+      checked: { doc: { customer: 'A' } },
       past: [{ label: 'change the customer', value: { customer: '' } }],
     });
-    store.dispatch(jobRedone());
+    redoJob();
     await allSaved();
     const found = await loadJob('one');
-    expect(found?.job.customer).toBe('B');
+    expect(docOf(found)?.customer).toBe('B');
     expect(found?.past.map((p) => p.value.customer)).toEqual(['', 'A']);
   });
 
@@ -81,53 +73,49 @@ describe('the record', () => {
       return asked;
     };
     await putJobs([job()]);
-    store.dispatch(jobOpened({ job: job(), past: [] }));
+    openJob(job(), [], 1);
     expect(asks()).toBe(false);
     act({ do: 'setIntake', customer: 'A' });
     expect(asks()).toBe(true);
     await allSaved();
-    expect(asks()).toBe(false);
-    store.dispatch(saveSettled('disk full'));
-    expect(asks()).toBe(true);
-    store.dispatch(saveSettled(null));
     expect(asks()).toBe(false);
   });
 
   test('a new road after undo replaces the old one', async () => {
     await putJobs([job()]);
-    store.dispatch(jobOpened({ job: job(), past: [] }));
+    openJob(job(), [], 1);
     act({ do: 'setIntake', customer: 'A' });
     act({ do: 'setIntake', customer: 'B' });
-    store.dispatch(jobUndone());
+    undoJob();
     act({ do: 'setIntake', customer: 'C' });
     await allSaved();
     const found = await loadJob('one');
-    expect(found?.job.customer).toBe('C');
+    expect(docOf(found)?.customer).toBe('C');
     expect(found?.past.map((p) => p.value.customer)).toEqual(['', 'A']);
   });
 
   test('undo of what was done at the lathe strikes it through, and so does redo; closing the lid changes nothing', async () => {
     await putJobs([job()]);
-    store.dispatch(jobOpened({ job: job(), past: [] }));
+    openJob(job(), [], 1);
     act({ do: 'runOut', fullMm: 0.1 });
     act({ do: 'setIntake', customer: 'A' });
-    store.dispatch(jobUndone());
-    store.dispatch(jobUndone());
+    undoJob();
+    undoJob();
     const kinds = (): string[] => store.getState().work.job?.present.events.map((e) => e.kind) ?? [];
     expect(kinds()).toEqual(['runOutRead', 'voided']);
     await allSaved();
-    store.dispatch(jobRedone());
+    redoJob();
     expect(kinds()).toEqual(['runOutRead', 'voided', 'voided']);
     await allSaved();
     const found = await loadJob('one');
     expect(found?.past.map((p) => p.events)).toEqual([[3]]);
-    store.dispatch(jobOpened(found ?? { job: job(), past: [] }));
-    store.dispatch(jobUndone());
+    openJob(docOf(found) ?? job(), found?.past ?? [], found?.rev ?? null);
+    undoJob();
     expect(kinds()).toEqual(['runOutRead', 'voided', 'voided', 'voided']);
   });
 
   test('what is refused changes nothing, and is said until something is done', () => {
-    store.dispatch(jobOpened({ job: job(), past: [] }));
+    openJob(job(), [], 1);
     expect(act({ do: 'passDone' })?.field).toBe('pass');
     expect(store.getState().work).toMatchObject({ refused: { field: 'pass' }, job: { past: [] } });
     act({ do: 'setIntake', customer: 'B' });
@@ -135,10 +123,11 @@ describe('the record', () => {
   });
 
   test('the road in storage is bounded', async () => {
+    await putJobs([job()]);
     let h = begin(job());
     for (let i = 0; i < HISTORY_LIMIT + 5; i += 1) {
       h = edit(h, { ...h.present, customer: String(i) }, `step ${i}`);
-      await saveJob(h.present, h.past);
+      await writeRoad(h.present, h.past, null);
     }
     const found = await loadJob('one');
     expect(found?.past).toHaveLength(h.past.length);
@@ -147,9 +136,10 @@ describe('the record', () => {
   });
 
   test('a backup replaces everything; a removed job is gone with its road', async () => {
-    await saveJob(job(), [{ value: job(), label: 'x', events: [] }]);
+    await putJobs([job()]);
+    await writeRoad(job(), [{ value: job(), label: 'x', events: [] }], null);
     await replaceAll(demoShop(), demoJobs());
-    expect((await loadJobs()).map((j) => j.id)).not.toContain('one');
+    expect((await loadRows()).map((j) => j.id)).not.toContain('one');
     await deleteJob('demo-brass');
     expect(await loadJob('demo-brass')).toBeNull();
   });

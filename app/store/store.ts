@@ -1,176 +1,188 @@
-import {
-  configureStore,
-  createSlice,
-  createListenerMiddleware,
-  createNextState,
-  type PayloadAction,
-  type Draft,
-} from '@reduxjs/toolkit';
+import { configureStore, createSlice, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { storable } from '../../core/formats/check.ts';
+import type { Edit } from '../../core/job/edits/index.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
-import { applyEdit, type Edit } from '../../core/job/edits/index.ts';
-import { editLabel } from '../../words/edits.ts';
-import { goOver } from '../../core/job/edits/back.ts';
 import type { Problem } from '../../core/quantity/outcome.ts';
-import { saveJob, saveShop } from '../storage/db.ts';
-import { begin, edit, redo, undo, type GoOver, type History } from './history.ts';
+import { editLabel } from '../../words/edits.ts';
+import { storageText } from '../../words/storage.ts';
+import { askToKeep } from '../storage/persist.ts';
+import { openChannel } from './channel.ts';
+import { begin, type History } from './history.ts';
+import { perform, Recorder, type Act, type Made, type Overlap, type Told, type Work } from './recorder.ts';
 
 interface State {
   readonly shop: History<Shop> | null;
+  /** Revision of the shop in the record. */
+  readonly shopRev: number;
   readonly job: History<Job> | null;
-  /** Set when a change could not be written down; shown until it can. */
+  /** How memory and record stand to each other. */
+  readonly saving: Told['state'];
+  /** Why the last try to write failed, in words; shown until one succeeds. */
   readonly saveFailed: string | null;
   /** Why the last act was refused; gone with the next one that is not. */
   readonly refused: Problem | null;
+  /** Another window changed the same; shown until it is put away. */
+  readonly overlap: Overlap | null;
 }
 
-const initialState: State = { shop: null, job: null, saveFailed: null, refused: null };
-
-/** Identity and time come from outside the reducers. */
-interface Made {
-  readonly id: string;
-  readonly at: string;
-}
-const made = (): Made => ({ id: crypto.randomUUID().slice(0, 8), at: new Date().toISOString() });
-const prepared = { prepare: () => ({ payload: made() }) };
-const over =
-  (m: Made): GoOver<Job> =>
-  (present, step) =>
-    goOver(present, step, m);
-
-interface Edited<T> {
-  readonly next: T;
-  readonly label: string;
-  readonly events?: readonly number[];
-}
+const initialState: State = {
+  shop: null,
+  shopRev: 0,
+  job: null,
+  saving: 'written',
+  saveFailed: null,
+  refused: null,
+  overlap: null,
+};
 
 const slice = createSlice({
   name: 'work',
-  initialState: initialState,
+  initialState,
   reducers: {
-    shopOpened: (s, a: PayloadAction<Shop>) => ({ ...s, shop: begin(a.payload) }),
-    shopEdited: (s, a: PayloadAction<Edited<Shop>>) =>
-      s.shop ? { ...s, shop: edit(s.shop as History<Shop>, a.payload.next, a.payload.label) } : s,
-    shopUndone: (s) => (s.shop ? { ...s, shop: undo(s.shop as History<Shop>) } : s),
-    shopRedone: (s) => (s.shop ? { ...s, shop: redo(s.shop as History<Shop>) } : s),
+    shopOpened: (s, a: PayloadAction<{ shop: Shop; rev: number }>) => ({
+      ...s,
+      shop: begin(a.payload.shop),
+      shopRev: a.payload.rev,
+    }),
     jobOpened: (s, a: PayloadAction<{ job: Job; past: History<Job>['past'] }>) => ({
       ...s,
+      refused: null,
+      overlap: null,
+      saving: 'written' as const,
       job: begin(a.payload.job, a.payload.past),
     }),
     jobClosed: (s) => ({ ...s, job: null }),
-    jobEdited: (s, a: PayloadAction<Edited<Job>>) =>
-      s.job
-        ? { ...s, refused: null, job: edit(s.job as History<Job>, a.payload.next, a.payload.label, a.payload.events) }
-        : s,
-    jobUndone: {
-      ...prepared,
-      reducer: (s: State, a: PayloadAction<Made>) =>
-        s.job ? { ...s, refused: null, job: undo(s.job, over(a.payload)) } : s,
-    },
-    jobRedone: {
-      ...prepared,
-      reducer: (s: State, a: PayloadAction<Made>) =>
-        s.job ? { ...s, refused: null, job: redo(s.job, over(a.payload)) } : s,
-    },
+    /** Memory as it is after an act, or after another window's. */
+    worked: (s, a: PayloadAction<Work>) => ({ ...s, ...a.payload, refused: null }),
     actRefused: (s, a: PayloadAction<Problem | null>) => ({ ...s, refused: a.payload }),
-    saveSettled: (s, a: PayloadAction<string | null>) => ({ ...s, saveFailed: a.payload }),
+    overlapped: (s, a: PayloadAction<Overlap | null>) => ({ ...s, overlap: a.payload }),
+    told: (s, a: PayloadAction<{ state: Told['state']; saveFailed: string | null; shopRev: number }>) => ({
+      ...s,
+      saving: a.payload.state,
+      saveFailed: a.payload.saveFailed,
+      shopRev: a.payload.shopRev,
+    }),
   },
 });
-export const {
-  shopOpened,
-  shopUndone,
-  shopRedone,
-  jobOpened,
-  jobClosed,
-  jobUndone,
-  jobRedone,
-  saveSettled,
-  actRefused,
-} = slice.actions;
-const { shopEdited, jobEdited } = slice.actions;
-
-const saving = createListenerMiddleware();
-// Saves follow one another: a slow disk must not let an older state overwrite a newer one.
-let queue: Promise<unknown> = Promise.resolve();
-/** Changes on their way to the record. */
-let unwritten = 0;
-const count = (by: 1 | -1): void => {
-  unwritten += by;
-  if (typeof document !== 'undefined') document.documentElement.dataset['written'] = unwritten === 0 ? 'yes' : 'no';
-};
-const inTurn = (save: () => Promise<unknown>, dispatch: (a: ReturnType<typeof saveSettled>) => void): void => {
-  count(1);
-  queue = queue
-    .then(save)
-    .then(
-      () => dispatch(saveSettled(null)),
-      (e: unknown) => dispatch(saveSettled(e instanceof Error ? e.message : 'storage refused')),
-    )
-    .finally(() => count(-1));
-};
-/** Resolves when everything done so far has been written down. */
-export const allSaved = (): Promise<unknown> => queue;
-
-saving.startListening({
-  predicate: (action, now, before) => {
-    const kept = (now as { work: State }).work.job;
-    return action.type !== jobOpened.type && kept !== null && kept !== (before as { work: State }).work.job;
-  },
-  effect: (_, api) => {
-    const { job } = (api.getState() as { work: State }).work;
-    if (job) inTurn(() => saveJob(job.present, job.past), api.dispatch);
-  },
-});
-saving.startListening({
-  predicate: (action, now, before) => {
-    const kept = (now as { work: State }).work.shop;
-    return action.type !== shopOpened.type && kept !== null && kept !== (before as { work: State }).work.shop;
-  },
-  effect: (_, api) => {
-    const { shop } = (api.getState() as { work: State }).work;
-    if (shop) inTurn(() => saveShop(shop.present), api.dispatch);
-  },
-});
+const { jobOpened, shopOpened, worked, overlapped, told } = slice.actions;
+export const { jobClosed, actRefused } = slice.actions;
 
 export const store = configureStore({
   reducer: { work: slice.reducer },
   // documents are plain JSON by type; walking them on every action costs more than it finds
-  middleware: (get) => get({ serializableCheck: false, immutableCheck: false }).prepend(saving.middleware),
+  middleware: (get) => get({ serializableCheck: false, immutableCheck: false }),
 });
+
+export const channel = openChannel('gelvin');
+const work = (): Work => {
+  const { job, shop } = store.getState().work;
+  return { job, shop };
+};
+export const recorder = new Recorder({
+  work,
+  channel,
+  tell: ({ state, because }) => {
+    if (typeof document !== 'undefined')
+      document.documentElement.dataset['written'] = state === 'written' ? 'yes' : 'no';
+    const before = store.getState().work;
+    // while it is tried again the last failure stays to be read
+    const saveFailed = state === 'failed' ? storageText(because) : state === 'writing' ? before.saveFailed : null;
+    const shopRev = recorder.revs.shop ?? before.shopRev;
+    if (before.saving !== state || before.saveFailed !== saveFailed || before.shopRev !== shopRev)
+      store.dispatch(told({ state, saveFailed, shopRev }));
+  },
+  rebased: (next, overlap) => {
+    store.dispatch(worked(next));
+    if (overlap) store.dispatch(overlapped(overlap));
+  },
+});
+channel.hear((said) => {
+  const open = store.getState().work.job?.present.id;
+  const ours = said.what === 'job' || said.what === 'removed' ? said.id === open : true;
+  if (!ours) return;
+  if (said.what === 'job' && said.rev === recorder.revs.job) return;
+  if (said.what === 'shop' && said.rev === recorder.revs.shop) return;
+  // what cannot be read now is met again with the next act
+  recorder.follow().catch(() => undefined);
+});
+
+/** The shop as it lies in the record, with its revision. */
+export function openShop(shop: Shop, rev: number): void {
+  recorder.openedShop(shop, rev);
+  store.dispatch(shopOpened({ shop, rev }));
+}
+/** A job as it lies in the record, with its revision and its road back. */
+export function openJob(job: Job, past: History<Job>['past'], rev: number | null): void {
+  recorder.openedJob(job, rev);
+  store.dispatch(jobOpened({ job, past }));
+}
+
+const made = (): Made => ({ id: crypto.randomUUID().slice(0, 8), at: new Date().toISOString() });
+
+/**
+ * Does one act in memory and hands it to the recorder. What the record could not keep is refused here, where it was typed:
+ * one description of limits serves field, store and file.
+ * @returns the problem, or null when it was done
+ */
+function take(a: Act): Problem | null {
+  const before = work();
+  const next = perform(before, a);
+  const problem = 'code' in next ? next : unstorable(before, next);
+  if (problem) {
+    store.dispatch(actRefused(problem));
+    return problem;
+  }
+  store.dispatch(worked(next as Work));
+  askToKeep().catch(() => null);
+  recorder.done(a);
+  return null;
+}
+function unstorable(before: Work, next: Work): Problem | null {
+  if (next.job && next.job !== before.job) {
+    const kept = storable(next.job.present);
+    if (!kept.ok) return kept.problem;
+  }
+  if (next.shop && next.shop !== before.shop) {
+    const kept = storable(next.shop.present);
+    if (!kept.ok) return kept.problem;
+  }
+  return null;
+}
+
+/** Does a named edit to the open job; views hold no recipe. What is refused changes nothing and is said. */
+export const act = (e: Edit): Problem | null => {
+  const { job, shop } = store.getState().work;
+  if (!job || !shop) return null;
+  return take({ kind: 'edit', edit: e, label: editLabel(e, shop.present.settings.system), made: made() });
+};
+export const editShop = (label: string, recipe: (draft: Draft<Shop>) => void): Problem | null =>
+  take({ kind: 'shop', label, recipe });
+export const undoJob = (): void => {
+  if ((store.getState().work.job?.past.length ?? 0) > 0) take({ kind: 'back', made: made() });
+};
+export const redoJob = (): void => {
+  if ((store.getState().work.job?.future.length ?? 0) > 0) take({ kind: 'forward', made: made() });
+};
+export const undoShop = (): void => {
+  if ((store.getState().work.shop?.past.length ?? 0) > 0) take({ kind: 'shopBack' });
+};
+export const redoShop = (): void => {
+  if ((store.getState().work.shop?.future.length ?? 0) > 0) take({ kind: 'shopForward' });
+};
+export const putAwayOverlap = (): void => void store.dispatch(overlapped(null));
+
+/** Resolves when everything done so far has been written down, or could not be for now. */
+export const allSaved = (): Promise<void> => recorder.settled();
 
 /** Asks before the page is left while a change is not written down yet, or could not be. */
 export function holdUnwritten(e: Pick<BeforeUnloadEvent, 'preventDefault'>): void {
-  if (unwritten > 0 || store.getState().work.saveFailed !== null) e.preventDefault();
+  if (recorder.unwritten) e.preventDefault();
 }
 
 export type RootState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
 export const useAppSelector = useSelector.withTypes<RootState>();
-
-/**
- * Does a named edit to the open job; views hold no recipe. What is refused changes nothing and is said.
- * @returns the problem, or null when it was done
- */
-export function act(e: Edit): Problem | null {
-  const { job, shop } = store.getState().work;
-  if (!job || !shop) return null;
-  const done = applyEdit(job.present, shop.present, e, made());
-  if (!done.ok) {
-    store.dispatch(actRefused(done.problem));
-    return done.problem;
-  }
-  const { job: next, shop: nextShop, events } = done.value;
-  const label = editLabel(e, shop.present.settings.system);
-  if (nextShop !== shop.present) store.dispatch(shopEdited({ next: nextShop, label }));
-  store.dispatch(jobEdited({ next, label, events }));
-  return null;
-}
-
-export function editShop(label: string, recipe: (draft: Draft<Shop>) => void) {
-  const { shop } = store.getState().work;
-  if (!shop) return;
-  store.dispatch(shopEdited({ next: createNextState(shop.present, recipe), label }));
-}
 
 export const useShop = (): Shop => {
   const shop = useAppSelector((s) => s.work.shop);

@@ -43,11 +43,12 @@ export async function openAt(
   const { createMemoryRouter, RouterProvider } = await import('react-router');
   const { routes } = await import('../routes.tsx');
   const { replaceAll } = await import('../storage/db.ts');
-  const { allSaved, shopOpened, store } = await import('../store/store.ts');
+  const { dropDrafts } = await import('../ui/drafts.ts');
+  dropDrafts();
+  const { allSaved, openShop, store } = await import('../store/store.ts');
   // what the view before is still writing down must not come over this
   await allSaved();
-  await replaceAll(shop, jobs);
-  store.dispatch(shopOpened(shop));
+  openShop(shop, await replaceAll(shop, jobs));
   return render(
     <Provider store={store}>
       <RouterProvider router={createMemoryRouter(routes, { initialEntries: [path] })} />

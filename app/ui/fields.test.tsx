@@ -4,7 +4,7 @@ import { cleanup, render as renderBare, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { emptyShop } from '../../core/job/create.ts';
-import { shopOpened, store } from '../store/store.ts';
+import { openShop, store } from '../store/store.ts';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { wholeNumber } from '../../core/lathe/typed.ts';
@@ -13,7 +13,7 @@ import { LengthField, PitchField, TextField, TypedField } from './fields.tsx';
 /** Rendered within the store, as every field is: what is wrong is said in the unit at hand. */
 const render = (ui: ReactElement) =>
   renderBare(ui, { wrapper: ({ children }) => <Provider store={store}>{children}</Provider> });
-store.dispatch(shopOpened(emptyShop()));
+openShop(emptyShop(), 1);
 const user = userEvent.setup({ delay: null });
 
 afterEach(cleanup);

@@ -6,6 +6,7 @@ import { parsePitch, pitchText } from '../../core/quantity/pitch.ts';
 import { exact, textOf } from '../../core/quantity/rational.ts';
 import type { Outcome, Problem } from '../../core/quantity/outcome.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
+import { useDraft } from './drafts.ts';
 import { ProblemText } from './ProblemText.tsx';
 
 export const inputClass =
@@ -19,14 +20,17 @@ export function Problems({ problem, id }: { readonly problem: Problem | null; re
   );
 }
 
+const isProblem = (x: unknown): x is Problem => typeof x === 'object' && x !== null && 'code' in x && 'field' in x;
+
 interface TypedProps<T> {
   readonly label: string;
   /** Text shown when the field is not being typed in. */
   readonly shown: string;
   readonly parse: (text: string) => Outcome<T>;
-  readonly onCommit: (value: T, text: string) => void;
+  /** Takes the value; a problem that it answers is said here, and what was typed stays. */
+  readonly onCommit: (value: T, text: string) => unknown;
   /** Called when the field is emptied; without it an empty field goes back to what it was. */
-  readonly onClear?: () => void;
+  readonly onClear?: () => unknown;
   readonly hint?: ReactNode;
   readonly placeholder?: string;
   /** A reading that an instrument sends lands here. */
@@ -48,8 +52,12 @@ export function TypedField<T>({
   armed = false,
 }: TypedProps<T>) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
-  const [problem, setProblem] = useState<Problem | null>(null);
+  const [draft, setDraft] = useDraft(label);
+  // a draft that was kept says at once what is wrong with it
+  const [problem, setProblem] = useState<Problem | null>(() => {
+    const read = draft === null || draft.trim() === '' ? null : parse(draft);
+    return read && !read.ok ? read.problem : null;
+  });
   const commit = (): void => {
     if (draft === null) return;
     if (draft.trim() === '') {
@@ -68,9 +76,10 @@ export function TypedField<T>({
       setProblem(outcome.problem);
       return;
     }
-    setProblem(null);
-    setDraft(null);
-    onCommit(outcome.value, draft);
+    const answer = onCommit(outcome.value, draft);
+    const refused = isProblem(answer) ? answer : null;
+    setProblem(refused);
+    if (refused === null) setDraft(null);
   };
   return (
     <div className="grid content-start gap-1">
@@ -108,8 +117,8 @@ interface LengthProps {
   readonly label: string;
   readonly mm: number | null;
   readonly system: UnitSystem;
-  readonly onCommit: (mm: number, text: string) => void;
-  readonly onClear?: () => void;
+  readonly onCommit: (mm: number, text: string) => unknown;
+  readonly onClear?: () => unknown;
   readonly rule?: Partial<LengthRule>;
   readonly hint?: ReactNode;
   readonly placeholder?: string;
@@ -149,7 +158,7 @@ export function PitchField({
   /** Exact mm; null: not known yet, and the field is empty. */
   readonly pitch: string | null;
   readonly system: UnitSystem;
-  readonly onCommit: (exactMm: string, system: UnitSystem) => void;
+  readonly onCommit: (exactMm: string, system: UnitSystem) => unknown;
 }) {
   return (
     <TypedField
@@ -171,21 +180,27 @@ export function TextField({
 }: {
   readonly label: string;
   readonly value: string;
-  readonly onCommit: (text: string) => void;
+  /** Takes the text; a problem that it answers is said here, and what was typed stays. */
+  readonly onCommit: (text: string) => unknown;
   readonly lines?: number;
   readonly placeholder?: string;
 }) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
+  const [draft, setDraft] = useDraft(label);
+  const [problem, setProblem] = useState<Problem | null>(null);
   const props = {
     id,
     className: clsx(inputClass, 'font-sans tracking-normal', lines > 1 && 'py-2'),
     value: draft ?? value,
     placeholder,
     onChange: (e: { target: { value: string } }) => setDraft(e.target.value),
+    'aria-invalid': problem !== null,
+    'aria-describedby': `${id}-p`,
     onBlur: () => {
-      if (draft !== null && draft !== value) onCommit(draft);
-      setDraft(null);
+      const answer = draft !== null && draft !== value ? onCommit(draft) : null;
+      const refused = isProblem(answer) ? answer : null;
+      setProblem(refused);
+      if (refused === null) setDraft(null);
     },
   };
   return (
@@ -198,6 +213,7 @@ export function TextField({
       ) : (
         <input {...props} onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()} />
       )}
+      <Problems id={`${id}-p`} problem={problem} />
     </div>
   );
 }

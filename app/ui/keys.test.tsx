@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { demoShop } from '../../demo/index.ts';
-import { shopOpened, store } from '../store/store.ts';
+import { openShop } from '../store/store.ts';
 import { useKeys } from './keys.ts';
 
 const user = userEvent.setup({ delay: null });
@@ -21,7 +21,7 @@ function View() {
 }
 beforeEach(() => {
   done.mockClear();
-  store.dispatch(shopOpened(demoShop()));
+  openShop(demoShop(), 1);
   render(<View />);
 });
 afterEach(cleanup);
@@ -56,7 +56,7 @@ describe('keys of a view', () => {
   });
   test('switched off in Settings, single keys do nothing and the others still act', async () => {
     const shop = demoShop();
-    store.dispatch(shopOpened({ ...shop, settings: { ...shop.settings, singleKeys: false } }));
+    openShop({ ...shop, settings: { ...shop.settings, singleKeys: false } }, 1);
     await user.keyboard('d{Alt>}1{/Alt}');
     expect(done.mock.calls).toEqual([['arm']]);
   });

@@ -1,16 +1,28 @@
 import { problem, type Problem } from '../quantity/outcome.ts';
 import type { Backup, Job, Shop } from '../job/schema.ts';
-import { BACKUP_VERSION, JOB_VERSION } from '../job/stations.ts';
-import { validateBackup, validateJob } from './generated/validators.js';
-import { upgradeBackup, upgradeJob } from './upgrade.ts';
+import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
+import { checkJob, checkShop } from './check.ts';
+import { repairShop } from './repair.ts';
 
-/** What a file turned out to hold, checked; or every reason why it can't be taken. Nothing is taken in half. */
+/** A job of a backup that was not taken in, and why. */
+export interface LeftOut {
+  readonly title: string;
+  readonly problems: readonly Problem[];
+  readonly raw: unknown;
+}
+/** What a file turned out to hold, checked; or every reason why it can't be taken. A job is taken in whole or not at all. */
 export type Imported =
   | { readonly ok: true; readonly kind: 'job'; readonly job: Job }
-  | { readonly ok: true; readonly kind: 'backup'; readonly backup: Backup }
+  | {
+      readonly ok: true;
+      readonly kind: 'backup';
+      readonly backup: Backup;
+      /** Jobs that do not hold. */
+      readonly left: readonly LeftOut[];
+      /** Places of the shop that did not hold and were let go. */
+      readonly shopLost: readonly string[];
+    }
   | { readonly ok: false; readonly problems: readonly Problem[] };
-
-const MOST_PROBLEMS = 20;
 
 export const writeJob = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`;
 export const writeBackup = (shop: Shop, jobs: readonly Job[]): string =>
@@ -31,37 +43,51 @@ export function readDocument(text: string): Imported {
   if (typeof head.version !== 'number' || head.version > current)
     return refuse(problem('version', 'file-newer', { version: String(head.version), current }));
   if (head.format === 'gelvin-job') {
-    const job = upgradeJob(data);
-    return validateJob(job) ? { ok: true, kind: 'job', job } : { ok: false, problems: problemsOf(validateJob.errors) };
+    const job = checkJob(data);
+    if (job.state === 'good') return { ok: true, kind: 'job', job: job.doc };
+    return job.state === 'damaged'
+      ? { ok: false, problems: job.problems }
+      : refuse(problem('version', 'file-newer', { version: job.version, current }));
   }
-  const backup = upgradeBackup(data, BACKUP_VERSION);
-  if (!validateBackup(backup)) return { ok: false, problems: problemsOf(validateBackup.errors) };
-  const ids = backup.jobs.map((j) => j.id);
-  const repeated = ids.find((id, i) => ids.indexOf(id) !== i);
-  if (repeated !== undefined) return refuse(problem('jobs', 'jobs-alike', { id: repeated }));
-  return { ok: true, kind: 'backup', backup };
+  return backupOf(data as { shop?: unknown; jobs?: unknown });
+}
+
+function backupOf({ shop: rawShop, jobs: rawJobs }: { shop?: unknown; jobs?: unknown }): Imported {
+  const shop = checkShop(rawShop);
+  if (shop.state === 'newer')
+    return refuse(problem('shop.version', 'file-newer', { version: shop.version, current: SHOP_VERSION }));
+  const repaired = shop.state === 'good' ? { doc: shop.doc, lost: [] } : repairShop(rawShop);
+  if (!repaired) return { ok: false, problems: shop.state === 'damaged' ? shop.problems : [] };
+  if (!Array.isArray(rawJobs)) return refuse(problem('jobs', 'not-in-document', { because: 'must be a list' }));
+  const jobs: Job[] = [];
+  const left: LeftOut[] = [];
+  const ids = new Set<string>();
+  for (const raw of rawJobs as unknown[]) {
+    const checked = checkJob(raw);
+    const title = titleOf(raw);
+    if (checked.state === 'damaged') left.push({ title, problems: checked.problems, raw });
+    else if (checked.state === 'newer')
+      left.push({
+        title,
+        problems: [problem('version', 'file-newer', { version: checked.version, current: JOB_VERSION })],
+        raw,
+      });
+    else if (ids.has(checked.doc.id))
+      left.push({ title, problems: [problem('id', 'jobs-alike', { id: checked.doc.id })], raw });
+    else {
+      ids.add(checked.doc.id);
+      jobs.push(checked.doc);
+    }
+  }
+  const backup: Backup = { format: 'gelvin-backup', version: BACKUP_VERSION, shop: repaired.doc, jobs };
+  return { ok: true, kind: 'backup', backup, left, shopLost: repaired.lost };
+}
+
+const MOST_TITLE = 80;
+/** What a document calls itself, as far as it can be read. */
+export function titleOf(raw: unknown): string {
+  const title = typeof raw === 'object' && raw !== null ? (raw as { title?: unknown }).title : null;
+  return typeof title === 'string' && title.trim() !== '' ? title.slice(0, MOST_TITLE) : '';
 }
 
 const refuse = (why: Problem): Imported => ({ ok: false, problems: [why] });
-
-interface SchemaError {
-  readonly instancePath: string;
-  readonly keyword: string;
-  readonly message?: string;
-  readonly params: Record<string, unknown>;
-}
-
-export function problemsOf(errors: readonly SchemaError[] | null | undefined): Problem[] {
-  const seen = new Set<string>();
-  const out: Problem[] = [];
-  for (const e of errors ?? []) {
-    const extra = e.params['additionalProperty'] ?? e.params['missingProperty'];
-    const field = `${e.instancePath.slice(1).replaceAll('/', '.') || 'document'}${typeof extra === 'string' && e.keyword === 'additionalProperties' ? `.${extra}` : ''}`;
-    const allowed = e.params['allowedValues'];
-    const message = `${e.message ?? 'is wrong'}${Array.isArray(allowed) ? `: ${allowed.join(', ')}` : ''}`;
-    if (seen.has(`${field} ${message}`)) continue;
-    seen.add(`${field} ${message}`);
-    out.push(problem(field, 'not-in-document', { because: message }));
-  }
-  return out.slice(0, MOST_PROBLEMS);
-}

@@ -16,7 +16,7 @@ const common = {
 };
 
 /** The facts under which metal was last agreed to be cut: name of the fact -> its text. */
-export const FactsSchema = Type.Record(Type.String({ maxLength: 120 }), text(400));
+export const FactsSchema = Type.Record(Type.String({ maxLength: 120 }), text(4000));
 const orNull = <T extends TSchema>(schema: T) => Type.Union([Type.Null(), schema]);
 const depth = Type.Number({ minimum: -1000, maximum: 1000 });
 

@@ -121,7 +121,7 @@ const Decision = object({
 
 const Settlement = object({
   /** What the station rested on when it was settled: name of the fact -> its text. */
-  basis: Type.Record(Type.String({ maxLength: 120 }), text(400)),
+  basis: Type.Record(Type.String({ maxLength: 120 }), text(4000)),
   at: time,
   /** Settled under an older version, which kept other facts: only those that both know are compared. */
   older: Type.Optional(Type.Literal(true)),

@@ -148,6 +148,7 @@ export interface ProblemFigures {
   'class-both': None;
   'position-not-given': { readonly position: string; readonly pitchMm: number };
   'grade-not-given': { readonly grade: number };
+  'text-too-long': { readonly most: number };
   'not-in-document': { readonly because: string };
   'refused-edit': { readonly edit: string };
   'no-job-yet': None;

@@ -4,6 +4,7 @@ import { confirm } from '../../../core/lathe/unconfirmed.ts';
 import { numberWithin, parseModule, parseSwing, wholeNumber } from '../../../core/lathe/typed.ts';
 import { useSystem } from '../../store/store.ts';
 import { Button, Choice, Panel } from '../../ui/controls.tsx';
+import { DraftScope } from '../../ui/drafts.ts';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 import type { EditLathe, LathePanel } from './edit.ts';
 
@@ -162,7 +163,7 @@ function Measure({ onTake }: { readonly onTake: (arm: Arm) => void }) {
 
 function ArmFields({ arm, edit }: { readonly arm: Arm; readonly edit: EditLathe }) {
   const system = useSystem();
-  const change = (label: string, with_: Partial<Arm>): void =>
+  const change = (label: string, with_: Partial<Arm>): unknown =>
     edit(label, (l) => void Object.assign(l.arm ?? {}, with_));
   return (
     <>
@@ -201,7 +202,9 @@ function ArmFields({ arm, edit }: { readonly arm: Arm; readonly edit: EditLathe 
         </div>
       )}
       {arm.slots.map((_, i) => (
-        <SlotFields key={i} arm={arm} index={i} edit={edit} />
+        <DraftScope key={i} id={`slot ${i}`}>
+          <SlotFields arm={arm} index={i} edit={edit} />
+        </DraftScope>
       ))}
       {arm.slots.length < MOST_SLOTS && (
         <Button
@@ -260,7 +263,7 @@ function SlotFields({ arm, index, edit }: { readonly arm: Arm; readonly index: n
   const system = useSystem();
   const slot = arm.slots[index];
   if (!slot) return null;
-  const set = (with_: Partial<Arm['slots'][number]>): void =>
+  const set = (with_: Partial<Arm['slots'][number]>): unknown =>
     edit(`change slot ${index + 1}`, (l) => void Object.assign(l.arm?.slots[index] ?? {}, with_));
   return (
     <fieldset className="rounded-md border border-line p-3">

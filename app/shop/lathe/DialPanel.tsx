@@ -51,7 +51,7 @@ export function DialPanel({ lathe, edit }: LathePanel) {
               shown={lathe.dial.otherTeeth.join(' ')}
               placeholder="none"
               parse={(t) => parseGears(t)}
-              onCommit={(v) => edit('change the dial gears', (l) => void (l.dial!.otherTeeth = v.slice(0, 12)))}
+              onCommit={(v) => edit('change the dial gears', (l) => void (l.dial!.otherTeeth = v))}
               onClear={() => edit('no other dial gears', (l) => void (l.dial!.otherTeeth = []))}
             />
           </>

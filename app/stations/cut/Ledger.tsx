@@ -23,7 +23,7 @@ export function Ledger({ readOnly = false }: { readonly readOnly?: boolean }) {
           label="Note of a trial fit (kept with its place)"
           value=""
           placeholder="nut starts two turns, then tight"
-          onCommit={(note) => note.trim() && act({ do: 'tryMate', result: 'note', note: note.trim().slice(0, 4000) })}
+          onCommit={(note) => (note.trim() === '' ? null : act({ do: 'tryMate', result: 'note', note: note.trim() }))}
         />
       )}
       {events.length === 0 ? (

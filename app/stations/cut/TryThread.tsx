@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDraft } from '../../ui/drafts.ts';
 import { TRY_NAMES } from '../../../words/conclusions.ts';
 import { wirePlan } from '../../../core/job/derive.ts';
 import { suggestDeeper } from '../../../core/job/deeper.ts';
@@ -15,7 +15,8 @@ const RESULTS = ['no-start', 'starts', 'binds', 'tight', 'runs', 'shakes'] as co
 
 /** What the mate did: one touch. */
 export function TryMate() {
-  const [mate, setMate] = useState('');
+  const [typed, setMate] = useDraft('mate');
+  const mate = typed ?? '';
   return (
     <div className="grid gap-3">
       <div className="grid grid-cols-2 gap-2 md:grid-cols-3" role="group" aria-label="What the mate did">

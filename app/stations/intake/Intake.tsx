@@ -29,19 +29,10 @@ export function Intake() {
             <TextField
               label="Title"
               value={job.title}
-              onCommit={(t) => t.trim() && act({ do: 'setIntake', title: t.trim().slice(0, 200) })}
+              onCommit={(t) => (t.trim() === '' ? null : act({ do: 'setIntake', title: t.trim() }))}
             />
-            <TextField
-              label="Customer"
-              value={job.customer}
-              onCommit={(t) => act({ do: 'setIntake', customer: t.slice(0, 200) })}
-            />
-            <TextField
-              label="Note"
-              lines={3}
-              value={intake.note}
-              onCommit={(t) => act({ do: 'setIntake', note: t.slice(0, 4000) })}
-            />
+            <TextField label="Customer" value={job.customer} onCommit={(t) => act({ do: 'setIntake', customer: t })} />
+            <TextField label="Note" lines={3} value={intake.note} onCommit={(t) => act({ do: 'setIntake', note: t })} />
           </div>
         </Panel>
         <Panel title="The part">

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDraft } from '../../ui/drafts.ts';
 import { percentText } from '../../../core/quantity/format.ts';
 import { parseDesignation } from '../../../core/standards/designation.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
@@ -9,7 +9,8 @@ import { TextField, TypedField } from '../../ui/fields.tsx';
 /** The person knows better: any designation, with the reason, kept in the record. */
 export function Overrule() {
   const { job, ranking } = useJobView();
-  const [reason, setReason] = useState('');
+  const [typed, setReason] = useDraft('why this thread');
+  const reason = typed ?? '';
   return (
     <Panel title="I know what it is">
       <div className="grid gap-3 md:grid-cols-2">
@@ -22,6 +23,7 @@ export function Overrule() {
           onCommit={(d) => {
             const found = ranking?.candidates.find((c) => c.thread.designation === d.thread.designation);
             acceptName(d.thread, found?.probability ?? 0, true, reason);
+            setReason(null);
           }}
         />
       </div>

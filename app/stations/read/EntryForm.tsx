@@ -1,5 +1,6 @@
 import { slipText } from '../../../words/slips.ts';
 import { useId, useMemo, useState } from 'react';
+import { useDraft } from '../../ui/drafts.ts';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { FINE_ENOUGH_MM, partOf } from '../../../core/job/evidence.ts';
 import { nextQuantity, readEntry, READING_ORDER } from '../../../core/job/entry.ts';
@@ -79,12 +80,17 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
     )?.instrument ?? null;
   // crests are counted against a rule unless it is said that they were measured from crest to crest
   const usual = quantity === 'crestCount' ? suits.find((i) => /rule/i.test(i.name)) : suits[0];
-  const [text, setText] = useState('');
-  const [span, setSpan] = useState('');
+  const [typed, setTyped] = useDraft(`reading ${quantity}`);
+  const [typedSpan, setTypedSpan] = useDraft(`span ${quantity}`);
+  const [text, span] = [typed ?? '', typedSpan ?? ''];
+  const setText = (t: string): void => setTyped(t === '' ? null : t);
+  const setSpan = (t: string): void => setTypedSpan(t === '' ? null : t);
   const [leaf, setLeaf] = useState<'fits' | 'nearly' | 'no'>('fits');
   const [wear, setWear] = useState<Reading['wear']>('unknown');
   const [member, setMember] = useState<Reading['member']>('part');
-  const [place, setPlace] = useState('');
+  const [typedPlace, setTypedPlace] = useDraft(`place ${quantity}`);
+  const place = typedPlace ?? '';
+  const setPlace = (t: string): void => setTypedPlace(t === '' ? null : t);
   const [instrument, setInstrument] = useState<string | null>(lastUsed ?? usual?.id ?? null);
   const [problem, setProblem] = useState<Problem | null>(null);
   const names = QUANTITY_NAMES[quantity];
@@ -107,7 +113,7 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
     const used = suits.find((i) => i.id === instrument) ?? null;
     const meant = asMeant && slip?.instead != null ? slip.instead : null;
     const value = meant ?? read.value.value;
-    act({
+    const refused = act({
       do: 'takeReading',
       reading: {
         quantity,
@@ -123,14 +129,19 @@ export function EntryForm({ quantity, side, inputRef, onArm, positionMm }: Entry
         wear,
       },
     });
+    setProblem(refused);
+    if (refused) return;
     setText('');
-    setProblem(null);
-    // a series along the part stays on its quantity
-    onArm(
+    // a series along the part stays on its quantity, and on its wires
+    const next =
       positionMm !== null && WORN.includes(quantity)
         ? quantity
-        : nextQuantity(quantity, new Set([...job.readings.map((r) => r.quantity), quantity])),
-    );
+        : nextQuantity(quantity, new Set([...job.readings.map((r) => r.quantity), quantity]));
+    if (next !== quantity) {
+      setSpan('');
+      setPlace('');
+    }
+    onArm(next);
   };
 
   const spanField = SPAN[quantity];

@@ -10,7 +10,7 @@ import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts'
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { act, jobUndone, useAppDispatch, useShop, useSystem } from '../../store/store.ts';
+import { act, undoJob, useShop, useSystem } from '../../store/store.ts';
 import { Button, Panel } from '../../ui/controls.tsx';
 import { useKeys } from '../../ui/keys.ts';
 import { Cable } from './Cable.tsx';
@@ -33,13 +33,12 @@ export function Read() {
     flushSync(() => setArmed(q));
     valueRef.current?.focus();
   }, []);
-  const dispatch = useAppDispatch();
   const keys = useMemo(
     () => ({
-      'Alt+Backspace': () => void dispatch(jobUndone()),
+      'Alt+Backspace': undoJob,
       ...Object.fromEntries(READING_ORDER.slice(0, 9).map((q, i) => [`Alt+${i + 1}`, () => arm(q)])),
     }),
-    [arm, dispatch],
+    [arm],
   );
   useKeys(keys);
   return (

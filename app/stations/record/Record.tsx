@@ -59,7 +59,7 @@ export function Record() {
             label="Note for the next time"
             lines={3}
             value={job.record.note}
-            onCommit={(t) => act({ do: 'setRecord', note: t.slice(0, 4000) })}
+            onCommit={(t) => act({ do: 'setRecord', note: t })}
           />
         </div>
       </Panel>

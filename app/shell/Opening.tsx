@@ -1,0 +1,211 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import { Download } from 'lucide-react';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { demoJobs, demoShop } from '../../demo/index.ts';
+import { storageText } from '../../words/storage.ts';
+import { routes } from '../routes.tsx';
+import { db } from '../storage/db.ts';
+import { exportRaw } from '../storage/files.ts';
+import { jobsHere, openRecord, type Opened } from '../storage/opening.ts';
+import { openShop, useAppSelector } from '../store/store.ts';
+import { Button, Note } from '../ui/controls.tsx';
+
+type State =
+  | { readonly kind: 'opening' }
+  | { readonly kind: 'blocked' }
+  | { readonly kind: 'superseded' }
+  | { readonly kind: 'failed'; readonly because: string }
+  | { readonly kind: 'elsewhere'; readonly jobs: number | null }
+  | Opened;
+
+/** The one address of a record: under another name of this machine the browser keeps another one. */
+const HOME = '127.0.0.1';
+const OTHER_NAMES = new Set(['localhost', '[::1]', '0.0.0.0']);
+
+let tell: (s: State) => void = () => undefined;
+let last: State = { kind: 'opening' };
+const say = (s: State): void => {
+  last = s;
+  tell(s);
+};
+
+async function open(): Promise<void> {
+  if (OTHER_NAMES.has(location.hostname)) {
+    say({ kind: 'elsewhere', jobs: await jobsHere() });
+    return;
+  }
+  db.on('blocked', () => say({ kind: 'blocked' }));
+  db.on('versionchange', () => {
+    // a newer Gelvin wants to bring the record up to date: it gets it, and this window says so
+    db.close();
+    say({ kind: 'superseded' });
+  });
+  const opened = await openRecord(() => ({ shop: demoShop(), jobs: demoJobs() }));
+  if (opened.kind === 'ready') openShop(opened.shop, opened.rev);
+  say(opened);
+}
+// one opening, however often the component is mounted
+let begun = false;
+let router: ReturnType<typeof createBrowserRouter> | null = null;
+
+/** Opens the record, and says in a sentence where that does not go on. */
+export function Opening() {
+  const [state, setState] = useState<State>(last);
+  const [seen, setSeen] = useState(false);
+  const theme = useAppSelector((s) => s.work.shop?.present.settings.theme ?? 'auto');
+  useTheme(theme);
+  useEffect(() => {
+    tell = setState;
+    if (begun) return;
+    begun = true;
+    open().catch((e: unknown) => say({ kind: 'failed', because: storageText(e) }));
+  }, []);
+  switch (state.kind) {
+    case 'opening':
+      return <main className="p-6">Opening the shop&hellip;</main>;
+    case 'blocked':
+      return (
+        <Said title="Another window holds the record">
+          <p>
+            The record has to be brought up to date, and an older window of Gelvin still has it open. Close the other
+            windows of Gelvin; this one goes on by itself.
+          </p>
+        </Said>
+      );
+    case 'superseded':
+      return (
+        <Said title="A newer Gelvin was opened in another window">
+          <p>It brought the record up to date. Nothing is lost: load this page again.</p>
+          <Button tone="main" onClick={() => location.reload()}>
+            Load again
+          </Button>
+        </Said>
+      );
+    case 'failed':
+      return (
+        <Said title="The record could not be opened">
+          <p>Gelvin keeps its data in the browser&rsquo;s storage, and {state.because}. Then load the page again.</p>
+          <RawExport />
+        </Said>
+      );
+    case 'newer':
+      return (
+        <Said title="This record was made by a newer Gelvin">
+          <p>
+            Its {state.what === 'shop' ? 'shop' : 'record'} has version {state.version}, which this Gelvin does not
+            know. Nothing is opened half and nothing is written: start the newer Gelvin, or export what is there.
+          </p>
+          <RawExport />
+        </Said>
+      );
+    case 'elsewhere': {
+      const home = `http://${HOME}:${location.port}/`;
+      return (
+        <Said title={`Gelvin is at ${HOME}`}>
+          <p>
+            A browser keeps one record for each name of a machine. Yours is at {home}; under this name there{' '}
+            {state.jobs === null
+              ? 'is none.'
+              : `is another, with ${state.jobs} job${state.jobs === 1 ? '' : 's'}: export it, and bring it in there.`}
+          </p>
+          {state.jobs !== null && <BackupHere />}
+          <a
+            className="inline-flex min-h-12 items-center justify-self-start rounded-md bg-blue px-4 font-semibold text-onblue"
+            href={home}
+          >
+            Go to {HOME}
+          </a>
+        </Said>
+      );
+    }
+    case 'ready':
+      router ??= createBrowserRouter(routes);
+      return (
+        <>
+          {state.madeAnew && !seen && (
+            <div className="border-b border-line bg-panel p-3">
+              <Note tone="caution">
+                <p>
+                  {state.madeAnew.includes('')
+                    ? 'The record of the shop itself (lathes, instruments, settings) was missing and has been made anew. All jobs are where they were; bring the lathes in from a backup, or enter them again.'
+                    : `The record of the shop was damaged. What did not hold was let go and is set aside: ${state.madeAnew.join(', ')}. All jobs are where they were.`}
+                </p>
+                <Button className="mt-2" onClick={() => setSeen(true)}>
+                  Seen
+                </Button>
+              </Note>
+            </div>
+          )}
+          <RouterProvider router={router} />
+        </>
+      );
+  }
+}
+
+function Said({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <main className="mx-auto grid max-w-3xl content-start gap-4 p-6">
+      <h1 className="text-2xl">{title}</h1>
+      {children}
+    </main>
+  );
+}
+
+function RawExport() {
+  const [said, setSaid] = useState<string | null>(null);
+  return (
+    <div>
+      <Button
+        onClick={() =>
+          void exportRaw().then(
+            () => setSaid('Exported.'),
+            (e: unknown) => setSaid(`Not exported: ${storageText(e)}.`),
+          )
+        }
+      >
+        <Download aria-hidden size={18} /> Export everything as it lies there
+      </Button>
+      {said !== null && <p role="status">{said}</p>}
+    </div>
+  );
+}
+
+/** The shop found under another name, as a backup that the right address takes in. */
+function BackupHere() {
+  const [said, setSaid] = useState<string | null>(null);
+  return (
+    <div>
+      <Button
+        onClick={() => {
+          void (async () => {
+            try {
+              const opened = await openRecord(() => ({ shop: demoShop(), jobs: [] }));
+              if (opened.kind !== 'ready') return await exportRaw();
+              const { loadAll } = await import('../storage/db.ts');
+              const { exportShop } = await import('../storage/files.ts');
+              const { jobs, others } = await loadAll();
+              exportShop(opened.shop, jobs, others);
+            } catch (e) {
+              setSaid(`Not exported: ${storageText(e)}.`);
+            }
+          })();
+        }}
+      >
+        <Download aria-hidden size={18} /> Export the shop found here
+      </Button>
+      {said !== null && <p role="status">{said}</p>}
+    </div>
+  );
+}
+
+function useTheme(theme: 'light' | 'dark' | 'auto'): void {
+  useEffect(() => {
+    const media = window.matchMedia('(prefers-color-scheme: dark)');
+    const apply = (): void => {
+      document.documentElement.dataset['theme'] = theme === 'auto' ? (media.matches ? 'dark' : 'light') : theme;
+    };
+    apply();
+    media.addEventListener('change', apply);
+    return () => media.removeEventListener('change', apply);
+  }, [theme]);
+}

@@ -1,0 +1,75 @@
+import { stationsOf, stationStates } from '../../core/job/chain.ts';
+import { threadOfJob } from '../../core/job/derive.ts';
+import type { Job, Shop } from '../../core/job/schema.ts';
+import type { StationId } from '../../core/job/stations.ts';
+import type { Checked } from '../../core/formats/check.ts';
+import { titleOf } from '../../core/formats/documents.ts';
+import { conclusion, threadLine } from '../../words/conclusions.ts';
+import { problemLine } from '../../words/problems.ts';
+
+/** What the list of jobs shows of one, kept beside it so that the list need not open ten thousand documents. */
+export interface JobRow {
+  readonly id: string;
+  /** Order of last change: a counter, whatever the clock says. */
+  readonly touched: number;
+  readonly state: 'good' | 'newer' | 'damaged';
+  /** Of a damaged one, what is wrong; of a newer one, its version. */
+  readonly why: string | null;
+  readonly title: string;
+  readonly customer: string;
+  readonly thread: string | null;
+  readonly done: boolean;
+  /** All the words by which it is found, in small letters. */
+  readonly find: string;
+  /** Where to go on and what is concluded there; null until somebody has seen it since the shop last changed. */
+  readonly line: RowLine | null;
+}
+export interface RowLine {
+  /** Revision of the shop that it was concluded with. */
+  readonly shopRev: number;
+  readonly next: StationId;
+  readonly mm: string | null;
+  readonly in: string | null;
+}
+
+/** The row of a document as it is kept, whatever state that is in. */
+export function rowOf(id: string, raw: unknown, checked: Checked<Job>, touched: number, line: RowLine | null): JobRow {
+  if (checked.state === 'good') {
+    const job = checked.doc;
+    const thread = threadLine(job);
+    return {
+      id,
+      touched,
+      state: 'good',
+      why: null,
+      title: job.title,
+      customer: job.customer,
+      thread,
+      done: job.record.verdict !== null,
+      find: `${job.title} ${job.customer} ${thread ?? ''} ${job.intake.note} ${job.record.note}`.toLowerCase(),
+      line,
+    };
+  }
+  const title = titleOf(raw);
+  const [first] = checked.state === 'damaged' ? checked.problems : [];
+  return {
+    id,
+    touched,
+    state: checked.state,
+    why: checked.state === 'newer' ? checked.version : first ? `${first.field}: ${problemLine(first, 'mm')}` : null,
+    title,
+    customer: '',
+    thread: null,
+    done: false,
+    find: title.toLowerCase(),
+    line: null,
+  };
+}
+
+/** Where to go on: the first station that is stale or open; and what is concluded there, in both systems. */
+export function lineOf(job: Job, shop: Shop, shopRev: number): RowLine {
+  const states = stationStates(job, shop, threadOfJob(job));
+  const done = job.record.verdict !== null;
+  const next = done ? 'record' : (stationsOf(job).find((s) => states[s].kind !== 'settled') ?? 'record');
+  return { shopRev, next, mm: conclusion(next, job, shop, 'mm'), in: conclusion(next, job, shop, 'in') };
+}

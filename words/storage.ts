@@ -1,0 +1,14 @@
+/** Why something could not be written or read, and what to do about it. @param e what the browser's storage threw */
+export function storageText(e: unknown): string {
+  const name =
+    e instanceof Error || (typeof e === 'object' && e !== null && 'name' in e) ? String((e as Error).name) : '';
+  const inner = (e as { inner?: { name?: string } } | null)?.inner?.name ?? '';
+  if (name === 'QuotaExceededError' || inner === 'QuotaExceededError')
+    return 'the disk, or the room that the browser gives this address, is full. Free some room, or export the job now';
+  if (name === 'DatabaseClosedError' || name === 'InvalidStateError')
+    return 'the record was closed, by a newer Gelvin in another window or by the browser. Export the job, then load the page again';
+  if (name === 'OpenFailedError' || name === 'MissingAPIError' || name === 'SecurityError')
+    return 'the browser gives this address no storage. Allow it, or leave private browsing';
+  if (name === 'TimeoutError') return 'the disk does not answer. Wait, or export the job now';
+  return `the browser\u2019s storage refused${e instanceof Error && e.message !== '' ? ` (${e.message.split('\n')[0] ?? ''})` : ''}. Export the job now`;
+}

@@ -8,6 +8,9 @@ const ajv = new Ajv({ allErrors: false, strict: false, discriminator: true });
 
 export const findOp = (name: string): Op | undefined => OPS.find((o) => o.name === name);
 
+/** A request is a job with its shop at most. */
+export const MOST_LINE = 16_000_000;
+
 export type Answer = { readonly ok: boolean; readonly reply: unknown };
 
 /** Makes the function that answers one line for an operation: JSON text in, reply or problem out. Never throws for bad input. */
@@ -18,6 +21,7 @@ export function answerer(o: Op): (line: string) => Answer {
     reply: { problem: right === undefined ? { field, message } : { field, message, right } },
   });
   return (line) => {
+    if (line.length > MOST_LINE) return refuse('line', `longer than ${MOST_LINE} characters`, 'one request a line');
     let request: unknown;
     try {
       request = JSON.parse(line);
@@ -25,11 +29,32 @@ export function answerer(o: Op): (line: string) => Answer {
       return refuse('line', `not JSON: ${e instanceof Error ? e.message : 'unreadable'}`);
     }
     if (!validate(request)) return refuse(...schemaProblem(validate.errors?.[0], o.name));
-    const outcome = o.run(request);
-    if (outcome.ok) return { ok: true, reply: outcome.value };
-    const { message, right } = problemText(outcome.problem, 'mm');
-    return refuse(outcome.problem.field, message, right ?? undefined);
+    try {
+      const outcome = o.run(request);
+      if (outcome.ok) {
+        const place = notFinite(outcome.value);
+        return place === null
+          ? { ok: true, reply: outcome.value }
+          : refuse(place, 'no number follows from this request: it is beyond what can be computed');
+      }
+      const { message, right } = problemText(outcome.problem, 'mm');
+      return refuse(outcome.problem.field, message, right ?? undefined);
+    } catch (e) {
+      // our own mistake is an answer too: the lines after it go on
+      return refuse('request', `could not be computed: ${e instanceof Error ? e.message : 'unknown'}`);
+    }
   };
+}
+
+/** Where a reply holds a number that is none; null: nowhere. JSON would turn it into null, which means "not known". */
+function notFinite(x: unknown, path = 'reply'): string | null {
+  if (typeof x === 'number') return Number.isFinite(x) ? null : path;
+  if (typeof x !== 'object' || x === null) return null;
+  for (const [key, value] of Object.entries(x)) {
+    const found = notFinite(value, `${path}.${key}`);
+    if (found !== null) return found;
+  }
+  return null;
 }
 
 function schemaProblem(e: ErrorObject | undefined, name: string): [string, string, string] {

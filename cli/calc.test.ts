@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import AjvModule from 'ajv';
 import { OPS } from '../ops/index.ts';
 import { demoJobs, demoShop } from '../demo/index.ts';
-import { answerer, findOp, help } from './answer.ts';
+import { answerer, findOp, help, MOST_LINE } from './answer.ts';
 
 const Ajv = (AjvModule as unknown as { default?: typeof AjvModule }).default ?? AjvModule;
 const ask = (name: string, request: unknown) => {
@@ -309,4 +309,75 @@ describe('wrong requests are answered on their own line', () => {
 
 test('help names every operation', () => {
   for (const o of OPS) expect(help()).toContain(o.name);
+});
+
+describe('a door that stays open', () => {
+  test('a throw is answered as a problem on its own line, and the next line is answered', () => {
+    const op = findOp('thread');
+    if (!op) throw new Error('thread');
+    let first = true;
+    const answer = answerer({
+      ...op,
+      run: (q) => {
+        if (first) {
+          first = false;
+          throw new Error('our own mistake');
+        }
+        return op.run(q);
+      },
+    });
+    const line = '{"designation":"1/2-13 UNC"}';
+    expect(answer(line)).toMatchObject({ ok: false, reply: { problem: { field: 'request' } } });
+    expect(answer(line)).toMatchObject({ ok: true });
+  });
+  test('a number that is none is a problem with its place, never null', () => {
+    const op = findOp('thread');
+    if (!op) throw new Error('thread');
+    for (const bad of [NaN, Infinity]) {
+      const answer = answerer({ ...op, run: () => ({ ok: true, value: { a: [1, { b: bad }] } }) });
+      expect(answer('{"designation":"M10"}')).toMatchObject({
+        ok: false,
+        reply: { problem: { field: 'reply.a.1.b' } },
+      });
+    }
+  });
+  test.each(['constructor', '__proto__', 'toString', 'hasOwnProperty'])(
+    'what every object inherits is not in a table: %s',
+    (word) => {
+      for (const designation of [
+        '1/2-12 BSW',
+        '1/2-13 UNC',
+        '1-5 Acme',
+        'Tr28x5',
+        'M10',
+        '2 BA',
+        'G 1/2',
+        '1/2-14 NPT',
+      ]) {
+        const { ok, reply } = ask('limits', { designation, class: word });
+        if (ok) expect(JSON.stringify((reply as { external?: unknown }).external ?? {})).toMatch(/"pitch":\{"min":\d/);
+        else expect(reply).toMatchObject({ problem: { field: expect.any(String) } });
+      }
+      expect(
+        ask('diagnose', {
+          ...(GOOD['diagnose'] as object),
+          levers: {},
+          planned: { drivers: [24], driven: [48], levers: { [word]: word } },
+        }),
+      ).toMatchObject({ ok: false, reply: { problem: { field: `planned.levers.${word}` } } });
+    },
+  );
+  test('a line over the stated size is refused before it is read', () => {
+    expect(ask('thread', `{"designation":"${'9'.repeat(MOST_LINE)}"}`)).toMatchObject({
+      ok: false,
+      reply: { problem: { field: 'line' } },
+    });
+  });
+  test('a fraction of thirty digits is refused, not computed', () => {
+    for (const op of ['thread', 'limits']) {
+      const { ok, reply } = ask(op, { designation: `1/1${'0'.repeat(30)} x 7 TPI`, class: '2A' });
+      expect(ok).toBe(false);
+      expect(reply).toMatchObject({ problem: { message: expect.any(String) } });
+    }
+  });
 });

@@ -1,3 +1,4 @@
+import { own } from '../core/quantity/own.ts';
 import { Type } from '@sinclair/typebox';
 import { auditTrain } from '../core/gearing/audit.ts';
 import { readChart } from '../core/gearing/chart.ts';
@@ -217,11 +218,11 @@ export const diagnoseOp = op({
     if (wrong) return wrong;
     const levers = q.levers ?? {};
     for (const [lever, position] of Object.entries(q.planned.levers ?? {})) {
-      if (levers[lever]?.[position] === undefined)
+      if (own(own(levers, lever) ?? {}, position) === undefined)
         return bad(`planned.levers.${lever}`, 'no-lever-position', {
           lever,
           position,
-          there: Object.keys(levers[lever] ?? levers).join(', '),
+          there: Object.keys(own(levers, lever) ?? levers).join(', '),
         });
     }
     const explanations = explainScratch({

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import type { Server } from 'node:http';
+import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -66,10 +66,36 @@ describe('the server', () => {
       expect(await r.json()).toMatchObject({ problem: { field: 'trueMm', right: '31.6' } });
     },
   );
+  test('a name that is not this machine\u2019s own is refused', async () => {
+    const { port } = server.address() as AddressInfo;
+    const asked = (host: string): Promise<number | undefined> =>
+      new Promise((resolve, reject) => {
+        request({ host: '127.0.0.1', port, path: '/', headers: { host } }, (r) => {
+          r.resume();
+          resolve(r.statusCode);
+        })
+          .on('error', reject)
+          .end();
+      });
+    expect(await asked(`127.0.0.1:${port}`)).toBe(200);
+    expect(await asked(`localhost:${port}`)).toBe(200);
+    expect(await asked(`shop.example:${port}`)).toBe(421);
+    expect(await asked('127.0.0.1.example')).toBe(421);
+  });
+  test('an error page tells nothing of this machine, and an unknown file is not the page', async () => {
+    for (const path of ['/assets/none.js', '/robots.txt', '/jobs/none.json', '/%ff', '/assets/%ff', '/assets/..%2fx']) {
+      const r = await get(path);
+      const body = await r.text();
+      expect([path, r.status >= 400 && r.status < 500]).toEqual([path, true]);
+      expect(body).not.toMatch(/Error|node_modules|\/tmp|at \w+ \(/);
+      expect(body).not.toContain('<!doctype html><title>Gelvin');
+    }
+    expect((await fetch(`${base}/jobs`, { method: 'POST' })).status).toBe(404);
+  });
   test('there is nothing else under /api', async () => {
     const r = await get('/api/jobs');
     expect(r.status).toBe(404);
     expect(r.headers.get('content-type')).toContain('json');
-    expect(await (await get('/api/health')).json()).toEqual({ ok: true });
+    expect(await (await get('/api/health')).json()).toEqual({ ok: true, app: 'gelvin' });
   });
 });

@@ -1,15 +1,40 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { simulatedReading } from './simulatedCaliper.ts';
 
 const SELF = ["'self'"];
+/** Names under which this machine speaks to itself; any other in the request comes from a page that was lured here. */
+const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
+/** How a second start knows that the port is held by one of its own. */
+export const HEALTH = { ok: true, app: 'gelvin' } as const;
+
+const hostOf = (header: string | undefined): string => (header ?? '').replace(/:\d+$/, '').toLowerCase();
+const loopbackOnly: RequestHandler = (req, res, next) => {
+  if (LOOPBACK.has(hostOf(req.headers.host))) next();
+  else res.status(421).type('text/plain').send('Gelvin answers on 127.0.0.1 only.\n');
+};
+/** Whatever goes wrong is said in a line, without a path of this machine. */
+const plainErrors: ErrorRequestHandler = (error: { status?: number; statusCode?: number }, _req, res, next) => {
+  if (res.headersSent) {
+    next(error);
+    return;
+  }
+  const status = error.status ?? error.statusCode ?? 500;
+  res
+    .status(status >= 400 && status < 600 ? status : 500)
+    .type('text/plain')
+    .send(status === 404 ? 'There is nothing at this address.\n' : 'That could not be answered.\n');
+};
+/** An address of the application has no file's ending; a file that is not there is not the page. */
+const isFileName = (path: string): boolean => /\.[a-z0-9]+$/i.test(path);
 
 /** The application's server: static files with security headers; any other path falls to the application. */
 export function createApp(clientDir: string): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use(loopbackOnly);
   app.use(
     helmet({
       // plain http on loopback: no transport security to promise
@@ -36,7 +61,7 @@ export function createApp(clientDir: string): Express {
   );
   app.use(compression());
   app.get('/api/health', (_, res) => {
-    res.json({ ok: true });
+    res.json(HEALTH);
   });
   app.get('/api/simulated-caliper', (req, res) => {
     const trueMm = Number(req.query['trueMm']);
@@ -53,9 +78,20 @@ export function createApp(clientDir: string): Express {
     res.status(404).json({ problem: { field: 'path', message: 'There is nothing at this address.' } });
   });
   app.use('/assets', express.static(join(clientDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
-  app.use(express.static(clientDir, { maxAge: 0, index: false }));
-  app.get('/{*path}', (_, res) => {
-    res.set('Cache-Control', 'no-cache').sendFile(join(clientDir, 'index.html'));
+  // the service worker is asked for anew each time: a new version is seen at once
+  app.use(express.static(clientDir, { maxAge: 0, index: false, cacheControl: true }));
+  app.get('/{*path}', (req, res, next) => {
+    if (isFileName(req.path)) {
+      res.status(404).type('text/plain').send('There is nothing at this address.\n');
+      return;
+    }
+    res.set('Cache-Control', 'no-cache').sendFile(join(clientDir, 'index.html'), (e) => {
+      if (e) next(e);
+    });
   });
+  app.use((_, res) => {
+    res.status(404).type('text/plain').send('There is nothing at this address.\n');
+  });
+  app.use(plainErrors);
   return app;
 }

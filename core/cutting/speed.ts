@@ -1,3 +1,4 @@
+import { own } from '../quantity/own.ts';
 import { plain, type Step } from '../quantity/working.ts';
 
 /** Carriage speed in threading, mm/s. */
@@ -48,7 +49,7 @@ export const TURNING_M_MIN: Readonly<Record<string, number>> = {
 
 /** Highest spindle speed for threading a diameter in a material, rpm: a third of turning speed. Null: nothing is known of the material. */
 export function threadingRpm(material: string, diameterMm: number): number | null {
-  const turning = TURNING_M_MIN[material];
+  const turning = own(TURNING_M_MIN, material);
   return turning === undefined || !(diameterMm > 0) ? null : ((turning / 3) * 1000) / (Math.PI * diameterMm);
 }
 

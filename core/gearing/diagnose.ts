@@ -1,3 +1,4 @@
+import { own } from '../quantity/own.ts';
 import { exact, numberOf, textOf, type Rational } from '../quantity/rational.ts';
 import { ratioOf, type Levers, type LeverSetting } from './levers.ts';
 import { totalRatio } from './search.ts';
@@ -98,7 +99,7 @@ export function explainScratch(s: Scratch): readonly Explanation[] {
   offer({ kind: 'reversed' }, lead(s.planned.driven, s.planned.drivers));
   const setting = s.planned.levers ?? {};
   for (const [lever, position] of Object.entries(setting)) {
-    const positions = Object.keys(s.levers[lever] ?? {});
+    const positions = Object.keys(own(s.levers, lever) ?? {});
     for (const other of positions) {
       if (other === position) continue;
       const ratio = ratioOf(s.levers, { ...setting, [lever]: other });

@@ -1,3 +1,4 @@
+import { own } from '../quantity/own.ts';
 import { exact, type Rational } from '../quantity/rational.ts';
 
 /** A gearbox as its levers: name of the lever -> position -> ratio, exact text. */
@@ -9,7 +10,7 @@ export type LeverSetting = Readonly<Record<string, string>>;
 export function ratioOf(levers: Levers, setting: LeverSetting): Rational | null {
   let product = exact(1);
   for (const [lever, position] of Object.entries(setting)) {
-    const ratio = levers[lever]?.[position];
+    const ratio = own(own(levers, lever) ?? {}, position);
     if (ratio === undefined) return null;
     product = product.mul(exact(ratio));
   }

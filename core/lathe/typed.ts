@@ -57,6 +57,9 @@ export const leversText = (levers: Lathe['levers']): string =>
     )
     .join('; ');
 
+/** No name of a lever: assigning it would change what the table is. */
+const FORBIDDEN = new Set(['__proto__']);
+
 /** The gearbox as its levers: `cone 1=1 2=8/9; range A=2 B=1`. */
 export function parseLevers(t: string): Outcome<Lathe['levers']> {
   const out: Lathe['levers'] = {};
@@ -66,10 +69,12 @@ export function parseLevers(t: string): Outcome<Lathe['levers']> {
     .filter(Boolean)) {
     const [lever = '', ...positions] = part.split(/\s+/);
     if (lever.includes('=') || positions.length === 0) return bad('gearbox', 'lever-name-missing', { typed: part });
-    if (out[lever]) return bad('gearbox', 'lever-twice', { lever });
+    if (FORBIDDEN.has(lever)) return bad('gearbox', 'lever-name-missing', { typed: part });
+    if (Object.hasOwn(out, lever)) return bad('gearbox', 'lever-twice', { lever });
     const list: Record<string, string> = {};
     for (const p of positions) {
       const [name = '', ratioText = ''] = p.split('=');
+      if (FORBIDDEN.has(name)) return bad('gearbox', 'position-no-ratio', { typed: p, lever });
       const ratio = parseRatio(ratioText, 'gearbox');
       if (!ratio.ok) return bad('gearbox', 'position-no-ratio', { typed: p, lever });
       list[name] = ratio.value;

@@ -1,3 +1,4 @@
+import { own } from '../../quantity/own.ts';
 import { formAt } from '../../form/shape.ts';
 import { basicSizes } from '../../form/sizes.ts';
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
@@ -20,7 +21,8 @@ export function bs84Limits(
   engagementMm: number | null,
 ): Outcome<ThreadLimits> {
   const c = cls.trim().toLowerCase();
-  if (NUT[c] === undefined)
+  const nut = own(NUT, c);
+  if (nut === undefined)
     return bad('class', 'not-a-class', {
       class: cls,
       standard: 'BS 84',
@@ -31,7 +33,7 @@ export function bs84Limits(
   const p = toInches(pitchMm);
   const t = bs84T(d, engagementMm === null ? d : toInches(engagementMm), p);
   const tpi = 1 / p;
-  const nutT = to(t * (NUT[c] ?? 1), 4);
+  const nutT = to(t * nut, 4);
   const nutMinor = to(0.2 * p + (tpi >= 25.999 ? 0.004 : tpi >= 21.999 ? 0.005 : 0.007), 4);
   const internal = {
     major: inchLimits(to(d, 4), null),
@@ -40,7 +42,7 @@ export function bs84Limits(
   };
   const source = 'BS 84';
   const notes: LimitsNote[] = [{ code: 'engagement', taken: engagementMm === null ? 'one-diameter' : 'given' }];
-  const factor = BOLT[c];
+  const factor = own(BOLT, c);
   if (factor === undefined) return good({ internal, source, notes });
   const boltT = to(t * factor, 4);
   // room for plating on medium and free bolts up to 3/4 in

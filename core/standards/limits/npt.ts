@@ -1,3 +1,4 @@
+import { own } from '../../quantity/own.ts';
 import { inches, toInches } from '../../quantity/units.ts';
 import { nptPitchDiameterMm } from '../taperPipe.ts';
 
@@ -38,7 +39,7 @@ export interface NptGauging {
 
 /** Gauging lengths of an NPT size. @param size as labelled, "1/2" @see ASME B1.20.1 */
 export function nptGauging(size: string, pipeOutsideMm: number, pitchMm: number): NptGauging | null {
-  const l1 = L1_IN[size];
+  const l1 = own(L1_IN, size);
   if (l1 === undefined) return null;
   const e0Mm = nptPitchDiameterMm(pipeOutsideMm, pitchMm);
   return {

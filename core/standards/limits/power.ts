@@ -1,3 +1,4 @@
+import { own } from '../../quantity/own.ts';
 import { acmeClearanceMm, formAt, trapezoidalClearanceMm } from '../../form/shape.ts';
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import { toInches } from '../../quantity/units.ts';
@@ -15,7 +16,7 @@ const ACME: Readonly<Record<string, readonly [number, number, number]>> = {
 /** Limits of general-purpose Acme, and of stub Acme (2G only, ASME B1.8). Each term is rounded to 0.0001 in before it is used. */
 export function acmeLimits(majorMm: number, pitchMm: number, cls: string, stub: boolean): Outcome<ThreadLimits> {
   const c = cls.trim().toUpperCase();
-  const factors = stub && c !== '2G' ? undefined : ACME[c];
+  const factors = stub && c !== '2G' ? undefined : own(ACME, c);
   if (!factors)
     return bad('class', 'not-a-class', {
       class: cls,

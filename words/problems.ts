@@ -240,6 +240,11 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'class-both': () => ['A class is for a screw (small letter) or a nut (capital), not both.', RIGHT.iso965],
   'position-not-given': (f, L) => [`Position ${f.position} is not given for a pitch of ${L(f.pitchMm)}.`, RIGHT.iso965],
   'grade-not-given': (f) => [`Grade ${f.grade} is not one of those of ISO 965-1.`, RIGHT.iso965],
+  'thread-impossible': (f, len) => [
+    `${f.designation} has no root: its pitch is too coarse for ${len(f.majorMm)}.`,
+    'a finer pitch, or a larger diameter',
+  ],
+  'fit-impossible': (f) => [`Nothing of ${f.designation} is left with this fit.`, 'a smaller clearance'],
   'text-too-long': (f) => ['That is longer than what is kept.', `at most ${f.most} characters`],
   'not-in-document': (f) => [f.because],
   'refused-edit': (f, _, cause) => [`${f.edit}: ${cause}`],

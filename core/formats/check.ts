@@ -2,6 +2,7 @@ import { bad, good, problem, type Outcome, type Problem } from '../quantity/outc
 import type { Job, Shop } from '../job/schema.ts';
 import { JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
 import { validateJob, validateShop } from './generated/validators.js';
+import { senseOf } from './sense.ts';
 import { upgradeJob, upgradeShop } from './upgrade.ts';
 
 /** What was found where a document is kept: today's shape, one of a newer Gelvin, or one that does not hold. */
@@ -46,6 +47,7 @@ function check<T>(
   current: number,
   upgrade: (doc: unknown) => unknown,
   validate: Validator<T>,
+  sense: (doc: T) => Problem | null,
 ): Checked<T> {
   const version = typeof raw === 'object' && raw !== null ? (raw as { version?: unknown }).version : undefined;
   if (typeof version === 'number' && version > current) return { state: 'newer', version: String(version) };
@@ -57,17 +59,23 @@ function check<T>(
     const because = e instanceof Error ? e.message : 'unreadable';
     return { state: 'damaged', problems: [problem('document', 'not-in-document', { because })] };
   }
-  return validate(doc) ? { state: 'good', doc } : { state: 'damaged', problems: problemsOf(validate.errors) };
+  if (!validate(doc)) return { state: 'damaged', problems: problemsOf(validate.errors) };
+  const wrong = sense(doc);
+  return wrong ? { state: 'damaged', problems: [wrong] } : { state: 'good', doc };
 }
 
 /** A job as it is kept or brought in, of any version. */
-export const checkJob = (raw: unknown): Checked<Job> => check(raw, JOB_VERSION, upgradeJob, validateJob);
-export const checkShop = (raw: unknown): Checked<Shop> => check(raw, SHOP_VERSION, upgradeShop, validateShop);
+export const checkJob = (raw: unknown): Checked<Job> => check(raw, JOB_VERSION, upgradeJob, validateJob, senseOf);
+export const checkShop = (raw: unknown): Checked<Shop> =>
+  check(raw, SHOP_VERSION, upgradeShop, validateShop, () => null);
 
 /** One rule for what is stored, exported and brought in: a document that the border would refuse is not made. */
 export function storable<T extends Job | Shop>(doc: T): Outcome<T> {
   const validate = (doc.format === 'gelvin-job' ? validateJob : validateShop) as Validator<T>;
-  if (validate(doc)) return good(doc);
+  if (validate(doc)) {
+    const wrong = doc.format === 'gelvin-job' ? senseOf(doc as Job) : null;
+    return wrong ? { ok: false, problem: wrong } : good(doc);
+  }
   const [first] = problemsOf(validate.errors);
   return first ? { ok: false, problem: first } : bad('document', 'not-in-document', { because: 'is wrong' });
 }

@@ -3,6 +3,7 @@ import { metalOf } from '../job/metal.ts';
 import { emptyShop, newJob } from '../job/create.ts';
 import { JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
 import { validateJob, validateShop } from './generated/validators.js';
+import { senseOf } from './sense.ts';
 import { upgradeJob, upgradeShop } from './upgrade.ts';
 
 /** A damaged document made whole, and every place where something was let go. */
@@ -62,6 +63,15 @@ function repair<T>(raw: unknown, fallback: T, validate: Validator<T>): Repaired<
   return null;
 }
 
+/** A document of the right shape from which no thread follows: its fit becomes the fallback's, else its name is taken away. */
+function sensible({ doc, lost }: Repaired<Job>, fallback: Job): Repaired<Job> | null {
+  if (senseOf(doc) === null) return { doc, lost };
+  const refitted = { ...doc, fit: fallback.fit };
+  if (senseOf(refitted) === null) return { doc: refitted, lost: [...lost, 'fit'] };
+  const unnamed = { ...doc, name: null };
+  return senseOf(unnamed) === null ? { doc: unnamed, lost: [...lost, 'name'] } : null;
+}
+
 /**
  * A damaged job. @param earlier the job as it was before its last edits, newest first: a section that does not hold is taken
  * from the newest of them. Where events of the ledger were lost nobody knows how deep the groove is: the machine stops until
@@ -75,7 +85,9 @@ export function repairJob(raw: unknown, id: string, earlier: readonly Job[], now
     // as far as it came
   }
   const loose = isLoose(upgraded) ? { ...upgraded, version: JOB_VERSION, format: 'gelvin-job', id } : upgraded;
-  const made = repair<Job>(loose, earlier[0] ?? newJob(id, 'Repaired job', now), validateJob);
+  const fallback = earlier[0] ?? newJob(id, 'Repaired job', now);
+  const shaped = repair(loose, fallback, validateJob as Validator<Job>);
+  const made = shaped && sensible(shaped, fallback);
   if (!made || !made.lost.some((l) => l.startsWith('events'))) return made;
   const { depthMm, axialMm, part, start, cuts, slideDeg } = metalOf(made.doc);
   const n = (made.doc.events.at(-1)?.n ?? 0) + 1;

@@ -148,6 +148,8 @@ export interface ProblemFigures {
   'class-both': None;
   'position-not-given': { readonly position: string; readonly pitchMm: number };
   'grade-not-given': { readonly grade: number };
+  'thread-impossible': { readonly majorMm: number; readonly designation: string };
+  'fit-impossible': { readonly designation: string };
   'text-too-long': { readonly most: number };
   'not-in-document': { readonly because: string };
   'refused-edit': { readonly edit: string };

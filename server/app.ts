@@ -77,6 +77,7 @@ export function createApp(clientDir: string): Express {
   app.use('/api', (_, res) => {
     res.status(404).json({ problem: { field: 'path', message: 'There is nothing at this address.' } });
   });
+  app.get('/favicon.ico', (_, res) => res.redirect(301, '/icon.svg'));
   app.use('/assets', express.static(join(clientDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   // the service worker is asked for anew each time: a new version is seen at once
   app.use(express.static(clientDir, { maxAge: 0, index: false, cacheControl: true }));

@@ -1,4 +1,6 @@
+import { useSyncExternalStore } from 'react';
 import { Download } from 'lucide-react';
+import { offlineState, onOffline, takeNewer } from '../offline/register.ts';
 import { ProblemText } from '../ui/ProblemText.tsx';
 import { exportJob } from '../storage/files.ts';
 import { putAwayOverlap, recorder, useAppSelector } from '../store/store.ts';
@@ -6,9 +8,10 @@ import { Button, Note } from '../ui/controls.tsx';
 
 /** What stands between memory and record, in plain words and with what to do: nothing to see while all is written. */
 export function SaveBar() {
+  const offline = useSyncExternalStore(onOffline, offlineState);
   const { saving, saveFailed, overlap } = useAppSelector((s) => s.work);
   const job = useAppSelector((s) => s.work.job?.present ?? null);
-  if (saving !== 'gone' && saveFailed === null && !overlap) return null;
+  if (saving !== 'gone' && saveFailed === null && !overlap && offline !== 'newer') return null;
   return (
     <div className="no-print grid gap-2 border-b border-line bg-panel px-4 py-2">
       {saving === 'gone' && (
@@ -47,6 +50,14 @@ export function SaveBar() {
               </Button>
             )}
           </div>
+        </Note>
+      )}
+      {offline === 'newer' && (
+        <Note tone="say">
+          A newer Gelvin is here. This one goes on as it is until you change over; nothing that is typed is lost.
+          <Button className="ml-3" onClick={takeNewer}>
+            Change over
+          </Button>
         </Note>
       )}
       {overlap && (

@@ -121,7 +121,7 @@ function List({ rows, all, onChanged }: ListProps) {
   const list = useRef<HTMLUListElement>(null);
   const [top, setTop] = useState(0);
   useEffect(() => setTop(list.current?.offsetTop ?? 0), []);
-   
+
   const virtual = useWindowVirtualizer({
     count: rows.length,
     estimateSize: () => ROW_PX,

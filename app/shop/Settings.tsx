@@ -1,5 +1,6 @@
 import { ProblemText } from '../ui/ProblemText.tsx';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { offlineState, onOffline } from '../offline/register.ts';
 import { Download, Upload } from 'lucide-react';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import type { Imported } from '../../core/formats/documents.ts';
@@ -189,6 +190,11 @@ export function Settings() {
             carry people, lifting gear, pressure, fuel gas, steering, brakes, firearms, aircraft or oilfield connections
             are reproduced only under the code that applies and by those qualified for it.
           </p>
+          <p className="mt-2">
+            <a className="text-blue underline" href="/licences.txt">
+              Licences of all that Gelvin is made of
+            </a>
+          </p>
         </Panel>
       </div>
     </Page>
@@ -264,6 +270,7 @@ function LeftOut({ file }: { readonly file: Extract<Imported, { kind: 'backup' }
 
 /** Whether the browser promised to keep the record. */
 function Kept() {
+  const offline = useSyncExternalStore(onOffline, offlineState);
   const [kept, setKept] = useState<boolean | null>(null);
   useEffect(() => {
     isKept().then(setKept, () => setKept(null));
@@ -274,6 +281,11 @@ function Kept() {
         {kept === true
           ? 'The browser has promised to keep this record, also when the disk runs short.'
           : 'The browser may clear this record when the disk runs short. Ask it to keep it, and export now and then.'}
+      </p>
+      <p className="mt-2">
+        {offline === 'none'
+          ? 'A copy of Gelvin for work without its server is not there (yet).'
+          : 'A copy of Gelvin is kept in this browser: it works also with its server stopped and the network off.'}
       </p>
       {kept !== true && (
         <Button className="mt-2" onClick={() => void askToKeep().then(setKept, () => setKept(null))}>

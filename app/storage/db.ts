@@ -98,7 +98,11 @@ async function countFromHere(tx: Transaction): Promise<void> {
 export const db = new GelvinDb(DB_NAME);
 
 /** What stands after the last change, of everything. */
-const nextTouched = async (): Promise<number> => ((await db.jobs.orderBy('touched').last())?.touched ?? 0) + 1;
+const nextTouched = async (): Promise<number> => {
+  // the key alone: the document beside it may be large
+  const [last] = await db.jobs.orderBy('touched').reverse().limit(1).keys();
+  return (typeof last === 'number' ? last : 0) + 1;
+};
 
 /** Documents that are to be written, each with the revision that was read; null: it is new. */
 export interface Writing {
@@ -113,18 +117,21 @@ export type Written =
 /** Writes documents in one strict transaction, or nothing where one of them is not any more what was read. */
 export function writeDocuments({ job, shop }: Writing): Promise<Written> {
   return db.transaction('rw', db.jobs, db.shop, async (): Promise<Written> => {
-    const [storedJob, storedShop] = await Promise.all([
+    // asked together: each answer waits for the page to be free
+    const [storedJob, storedShop, touched] = await Promise.all([
       job ? db.jobs.get(job.doc.id) : undefined,
       shop ? db.shop.get('shop') : undefined,
+      job ? nextTouched() : 0,
     ]);
     if (job && job.rev !== null && !storedJob) return { done: false, gone: true };
     if (job && storedJob && storedJob.rev !== job.rev) return { done: false, gone: false };
     if (shop && storedShop && storedShop.rev !== shop.rev) return { done: false, gone: false };
     const jobRev = job ? (job.rev ?? 0) + 1 : null;
     const shopRev = shop ? (shop.rev ?? 0) + 1 : null;
-    if (job && jobRev !== null)
-      await db.jobs.put({ id: job.doc.id, rev: jobRev, touched: await nextTouched(), doc: job.doc });
-    if (shop && shopRev !== null) await db.shop.put({ id: 'shop', rev: shopRev, doc: shop.doc });
+    await Promise.all([
+      job && jobRev !== null ? db.jobs.put({ id: job.doc.id, rev: jobRev, touched, doc: job.doc }) : undefined,
+      shop && shopRev !== null ? db.shop.put({ id: 'shop', rev: shopRev, doc: shop.doc }) : undefined,
+    ]);
     return { done: true, jobRev, shopRev };
   });
 }

@@ -3,7 +3,7 @@ import { checkShop } from '../../core/formats/check.ts';
 import { repairShop } from '../../core/formats/repair.ts';
 import { emptyShop } from '../../core/job/create.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
-import { db, DB_NAME } from './db.ts';
+import { db, DB_NAME, DB_VERSION } from './db.ts';
 
 /** How the record was found. */
 export type Opened =
@@ -17,8 +17,8 @@ export type Opened =
   /** Made by a newer Gelvin: shown and exported, never written. */
   | { readonly kind: 'newer'; readonly what: 'database' | 'shop'; readonly version: string };
 
-/** The name by which Dexie refuses a database of a higher version. */
-const isNewerDatabase = (e: unknown): boolean => e instanceof Error && e.name === 'VersionError';
+/** Dexie keeps ten of the browser's versions for one of its own, and opens a database of a higher one without a word. */
+const installed = (raw: Dexie): number => raw.backendDB().version / 10;
 
 /**
  * Opens the record. The demo is put in only where there is nothing at all; a shop that is missing or damaged is made anew
@@ -26,11 +26,12 @@ const isNewerDatabase = (e: unknown): boolean => e instanceof Error && e.name ==
  * @param demo what a first visit finds in place
  */
 export async function openRecord(demo: () => { readonly shop: Shop; readonly jobs: readonly Job[] }): Promise<Opened> {
-  try {
-    await db.open();
-  } catch (e) {
-    if (isNewerDatabase(e)) return { kind: 'newer', what: 'database', version: await databaseVersion() };
-    throw e;
+  await db.open();
+  const there = installed(db);
+  if (there > DB_VERSION) {
+    // nothing in this window may write to it by mistake
+    db.close({ disableAutoOpen: true });
+    return { kind: 'newer', what: 'database', version: String(there) };
   }
   return db.transaction('rw', db.tables, async (): Promise<Opened> => {
     const stored = await db.shop.get('shop');
@@ -65,8 +66,6 @@ async function asItIs<T>(read: (raw: Dexie) => Promise<T>): Promise<T> {
     raw.close();
   }
 }
-const databaseVersion = (): Promise<string> => asItIs((raw) => Promise.resolve(String(raw.verno)));
-
 /** Everything in the record as it lies there, for a file: also of a newer or a damaged one. */
 export const rawRecord = (): Promise<Record<string, unknown[]>> =>
   asItIs(async (raw) =>

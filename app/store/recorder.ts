@@ -19,7 +19,9 @@ export type Act =
   | { readonly kind: 'edit'; readonly edit: Edit; readonly label: string; readonly made: Made }
   | { readonly kind: 'back' | 'forward'; readonly made: Made }
   | { readonly kind: 'shop'; readonly label: string; readonly recipe: (draft: Draft<Shop>) => void }
-  | { readonly kind: 'shopBack' | 'shopForward' };
+  | { readonly kind: 'shopBack' | 'shopForward' }
+  /** Nothing is changed, and the document is written all the same. */
+  | { readonly kind: 'keep' };
 
 /** What the recorder has to say to the one who works. */
 export interface Told {
@@ -53,6 +55,8 @@ const ALWAYS = ['changed'];
 export function perform(work: Work, act: Act): Work | Problem {
   const { job, shop } = work;
   switch (act.kind) {
+    case 'keep':
+      return work;
     case 'edit': {
       if (!job || !shop) return work;
       const done = applyEdit(job.present, shop.present, act.edit, act.made);
@@ -131,7 +135,8 @@ export class Recorder {
   keep(): void {
     this.gone = false;
     this.jobRev = null;
-    this.retry();
+    this.base.job = null;
+    this.done({ kind: 'keep' });
   }
   /** Lets go of what could not be written. */
   drop(): void {
@@ -235,7 +240,7 @@ export class Recorder {
     const kept: Act[] = [];
     for (const act of this.pending) {
       // a way back that was meant for another document goes nowhere now
-      if (act.kind !== 'edit' && act.kind !== 'shop') continue;
+      if (act.kind !== 'edit' && act.kind !== 'shop' && act.kind !== 'keep') continue;
       const next = perform(work, act);
       if (isWork(next)) {
         work = next;

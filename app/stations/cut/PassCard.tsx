@@ -22,7 +22,7 @@ export function PassCard() {
   const { card, metal, plan, request } = machine;
   const lathe = latheOf(job, shop);
   const u = lathe?.crossSlide.unit ?? 'mm';
-  const { shut, close } = useShut();
+  const { shut, close } = useShut(card.after);
   const done = (): void => {
     if (shut.current) return;
     close();
@@ -127,8 +127,8 @@ export function PassCard() {
   );
 }
 
-/** Keeps the button shut for a moment after it was pressed. */
-function useShut() {
+/** Keeps the button shut for a moment after it was pressed, and after the ledger moved under it: another window may have been first. */
+function useShut(after: number) {
   const [on, setOn] = useState(false);
   const current = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
@@ -136,11 +136,18 @@ function useShut() {
   const close = (): void => {
     current.current = true;
     setOn(true);
+    clearTimeout(timer.current);
     timer.current = setTimeout(() => {
       current.current = false;
       setOn(false);
     }, SHUT_MS);
   };
+  const seen = useRef(after);
+  useEffect(() => {
+    if (seen.current === after) return;
+    seen.current = after;
+    close();
+  }, [after]);
   return {
     shut: {
       on,

@@ -1,0 +1,42 @@
+// `npm run faults`: everything that can happen to the record, many times over; its figures are printed and kept in
+// docs/reliability.md.
+import { spawnSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+
+const run = (cmd, args, env) =>
+  spawnSync(cmd, args, { env: { ...process.env, ...env }, encoding: 'utf8', maxBuffer: 1e9, shell: false });
+const figures = [];
+let failed = false;
+const step = (name, cmd, args, env) => {
+  console.log(`> ${name}`);
+  const from = Date.now();
+  const r = run(cmd, args, env);
+  const out = `${r.stdout}${r.stderr}`;
+  for (const m of out.matchAll(/^FIGURE (.+?): (.+)$/gm)) figures.push([m[1], m[2]]);
+  failed ||= r.status !== 0;
+  if (r.status !== 0) console.log(out.slice(-6000));
+  return { seconds: Math.round((Date.now() - from) / 1000), ok: r.status === 0 };
+};
+const imports = 20_000;
+step('in the browser', 'npx', ['playwright', 'test', 'faults', '--workers=1'], { FAULTS: 'many' });
+const jest = step(
+  `${imports} harmed files`,
+  'node',
+  ['--experimental-vm-modules', 'node_modules/jest/bin/jest.js', 'core/formats/mutated'],
+  { FAULTS_IMPORTS: String(imports) },
+);
+figures.push([
+  `${imports} harmed backups`,
+  `${jest.ok ? 'none threw, none that was taken in broke an answer' : 'FAILED'}; ${jest.seconds} s`,
+]);
+const lines = figures.map(([name, value]) => `| ${name} | ${value} |`).join('\n');
+const text = `| what | figure |\n|---|---|\n${lines}\n\n${new Date().toISOString().slice(0, 10)}, ${cpus().length} processors, Node ${process.versions.node}.`;
+console.log(text);
+const file = 'docs/reliability.md';
+const doc = readFileSync(file, 'utf8');
+writeFileSync(
+  file,
+  doc.replace(/(<!-- figures -->\n)[\s\S]*(<!-- end -->)/, (_, a, b) => `${a}\n${text}\n\n${b}`),
+);
+process.exit(failed ? 1 : 0);

@@ -1,0 +1,5 @@
+export declare function shipped(): readonly {
+  readonly key: string;
+  readonly pkg: { readonly license?: unknown };
+  readonly at: string;
+}[];

@@ -18,7 +18,7 @@ const shown = (): string => document.body.textContent ?? '';
 async function readBothWays(): Promise<void> {
   const { editShop } = await import('./store/store.ts');
   for (const system of ['mm', 'in'] as const) {
-    act(() => editShop('change the system', (d) => void (d.settings.system = system)));
+    act(() => void editShop('change the system', (d) => void (d.settings.system = system)));
     await waitFor(() => expect(shown()).not.toMatch(/weighing|Searching/));
     expect(shown()).not.toMatch(NONSENSE);
   }

@@ -1,4 +1,5 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { createServer } from 'node:http';
 import { readFile } from 'node:fs/promises';
 import { test as plain, type Page } from '@playwright/test';
 import { demoJobs } from '../demo/index.ts';
@@ -358,11 +359,24 @@ test('with the server stopped and the network off it works, export and import to
   await expect(page.getByText(/^Brought in the shop/)).toBeVisible();
 });
 
-test('a port that Gelvin holds, or something else does, is said', () => {
+test('a port that Gelvin holds, or something else does, is said', async () => {
   const start = (port: string) =>
     spawnSync(process.execPath, ['dist/server/main.js'], { env: { ...process.env, PORT: port }, encoding: 'utf8' });
   const ours = start(process.env['E2E_PORT'] ?? '4180');
   expect([ours.status, ours.stdout]).toEqual([0, expect.stringContaining('already running at http://127.0.0.1:')]);
+  const holder = createServer((_, res) => res.end('somebody else'));
+  const port = Number(process.env['E2E_PORT'] ?? 4180) + 8;
+  await new Promise<void>((resolve) => void holder.listen(port, '127.0.0.1', resolve));
+  // the holder answers from this very process, so the other one is waited for
+  const started = spawn(process.execPath, ['dist/server/main.js'], { env: { ...process.env, PORT: String(port) } });
+  let said = '';
+  started.stderr.on('data', (d: Buffer) => (said += String(d)));
+  const status = await new Promise((resolve) => started.once('exit', resolve));
+  holder.close();
+  expect([status, said]).toEqual([
+    1,
+    expect.stringMatching(/held by something else.*PORT=4200 npm start.*one shop for each port/s),
+  ]);
 });
 
 test('the door: a reader that stops, and a full device, end it quietly', () => {

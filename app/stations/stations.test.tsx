@@ -345,10 +345,11 @@ describe('Gears', () => {
         .map((r) => r.textContent)
         .join('|');
     const before = order();
-    act(() =>
-      store.editShop('weigh', (d) => {
-        d.settings.gearWeights = { error: 0, changes: 10, smallDrivers: 0, pairs: 10, mounting: 0 };
-      }),
+    act(
+      () =>
+        void store.editShop('weigh', (d) => {
+          d.settings.gearWeights = { error: 0, changes: 10, smallDrivers: 0, pairs: 10, mounting: 0 };
+        }),
     );
     expect(order()).not.toBe(before);
   });

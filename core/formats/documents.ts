@@ -2,6 +2,7 @@ import { problem, type Problem } from '../quantity/outcome.ts';
 import type { Backup, Job, Shop } from '../job/schema.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
 import { checkJob, checkShop } from './check.ts';
+import { withSafeIds } from './ids.ts';
 import { repairShop } from './repair.ts';
 
 /** A job of a backup that was not taken in, and why. */
@@ -44,7 +45,7 @@ export function readDocument(text: string): Imported {
     return refuse(problem('version', 'file-newer', { version: String(head.version), current }));
   if (head.format === 'gelvin-job') {
     const job = checkJob(data);
-    if (job.state === 'good') return { ok: true, kind: 'job', job: job.doc };
+    if (job.state === 'good') return { ok: true, kind: 'job', job: withSafeIds(job.doc) };
     return job.state === 'damaged'
       ? { ok: false, problems: job.problems }
       : refuse(problem('version', 'file-newer', { version: job.version, current }));
@@ -72,11 +73,13 @@ function backupOf({ shop: rawShop, jobs: rawJobs }: { shop?: unknown; jobs?: unk
         problems: [problem('version', 'file-newer', { version: checked.version, current: JOB_VERSION })],
         raw,
       });
-    else if (ids.has(checked.doc.id))
-      left.push({ title, problems: [problem('id', 'jobs-alike', { id: checked.doc.id })], raw });
     else {
-      ids.add(checked.doc.id);
-      jobs.push(checked.doc);
+      const job = withSafeIds(checked.doc);
+      if (ids.has(job.id)) left.push({ title, problems: [problem('id', 'jobs-alike', { id: job.id })], raw });
+      else {
+        ids.add(job.id);
+        jobs.push(job);
+      }
     }
   }
   const backup: Backup = { format: 'gelvin-backup', version: BACKUP_VERSION, shop: repaired.doc, jobs };

@@ -127,6 +127,17 @@ describe('files that came to harm', () => {
     expect(whole).toBeGreaterThan(0);
     expect(whole).toBeLessThan(RUNS);
   });
+  test('identities from a file hold in an address, and each reading has its own', () => {
+    const [job] = JOBS;
+    const [first] = job?.readings ?? [];
+    if (!job || !first) throw new Error('demo');
+    const odd = { ...job, id: '../../x?y#z', readings: [first, { ...first, text: 'again' }] };
+    const back = readDocument(JSON.stringify(odd));
+    if (!back.ok || back.kind !== 'job') throw new Error('refused');
+    expect(back.job.id).toMatch(/^[A-Za-z0-9][A-Za-z0-9_-]*$/);
+    expect(new Set(back.job.readings.map((r) => r.id)).size).toBe(2);
+    expect(back.job.readings.map((r) => r.text)).toEqual([first.text, 'again']);
+  });
   test('a repair lets go of as little as it can, and stops the machine where the ledger lost something', () => {
     const job = JOBS.find((j) => j.id === 'demo-sluice');
     if (!job) throw new Error('demo');

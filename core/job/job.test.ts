@@ -207,6 +207,8 @@ describe('documents', () => {
       ok: true,
       kind: 'backup',
       backup: { format: 'gelvin-backup', version: BACKUP_VERSION, shop, jobs },
+      left: [],
+      shopLost: [],
     });
   });
 
@@ -261,9 +263,14 @@ describe('documents', () => {
     expect(back.backup.shop.lathes[0]).toMatchObject({ pressureAngleDeg: 20, arm: { studs: 2, pivot: null } });
   });
 
-  test('text that is not JSON, and a backup with one job twice, are refused', () => {
+  test('text that is not JSON is refused; of a backup with one job twice the second is left out', () => {
     expect(readDocument('{').ok).toBe(false);
     const [job] = demoJobs();
-    expect(readDocument(writeBackup(shop, [job!, job!])).ok).toBe(false);
+    // the second of two alike is left out, and said
+    expect(readDocument(writeBackup(shop, [job!, job!]))).toMatchObject({
+      ok: true,
+      backup: { jobs: [job] },
+      left: [{ problems: [{ code: 'jobs-alike' }] }],
+    });
   });
 });

@@ -1,26 +1,26 @@
 import { Navigate, type RouteObject } from 'react-router';
-import { JobPage } from './shell/JobPage.tsx';
-import { Gauges } from './shop/Gauges.tsx';
-import { Jobs } from './shop/Jobs.tsx';
-import { LathePage } from './shop/LathePage.tsx';
-import { Lathes } from './shop/Lathes.tsx';
-import { Settings } from './shop/Settings.tsx';
-import { Tables } from './shop/Tables.tsx';
 import { Broken } from './shell/Broken.tsx';
 
-/** Every address of the application. */
-const ROUTES: RouteObject[] = [
+/** What stands there while a view is fetched: a moment, and only the first time. */
+const fetching = <main className="p-6">Opening&hellip;</main>;
+
+/** Each view is fetched when it is first wanted: the first screen waits for none of the others. */
+const VIEWS: RouteObject[] = [
   { path: '/', element: <Navigate to="/jobs" replace /> },
-  { path: '/jobs', element: <Jobs /> },
-  { path: '/jobs/:jobId', element: <JobPage /> },
-  { path: '/jobs/:jobId/:station', element: <JobPage /> },
-  { path: '/lathes', element: <Lathes /> },
-  { path: '/lathes/:latheId', element: <LathePage /> },
-  { path: '/tables', element: <Tables /> },
-  { path: '/gauges', element: <Gauges /> },
-  { path: '/settings', element: <Settings /> },
+  { path: '/jobs', lazy: async () => ({ Component: (await import('./shop/Jobs.tsx')).Jobs }) },
+  { path: '/jobs/:jobId', lazy: async () => ({ Component: (await import('./shell/JobPage.tsx')).JobPage }) },
+  { path: '/jobs/:jobId/:station', lazy: async () => ({ Component: (await import('./shell/JobPage.tsx')).JobPage }) },
+  { path: '/lathes', lazy: async () => ({ Component: (await import('./shop/Lathes.tsx')).Lathes }) },
+  { path: '/lathes/:latheId', lazy: async () => ({ Component: (await import('./shop/LathePage.tsx')).LathePage }) },
+  { path: '/tables', lazy: async () => ({ Component: (await import('./shop/Tables.tsx')).Tables }) },
+  { path: '/gauges', lazy: async () => ({ Component: (await import('./shop/Gauges.tsx')).Gauges }) },
+  { path: '/settings', lazy: async () => ({ Component: (await import('./shop/Settings.tsx')).Settings }) },
   { path: '*', element: <Navigate to="/jobs" replace /> },
 ];
 
-/** Every address breaks by itself, and says what can still be done. */
-export const routes: RouteObject[] = ROUTES.map((r) => ({ ...r, errorElement: <Broken /> }));
+/** Every address of the application; each breaks by itself, and says what can still be done. */
+export const routes: RouteObject[] = VIEWS.map((r) => ({
+  ...r,
+  errorElement: <Broken />,
+  hydrateFallbackElement: fetching,
+}));

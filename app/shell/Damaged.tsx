@@ -52,7 +52,7 @@ export function Damaged({
           {repaired && (
             <p className="mb-3">
               Repaired, it opens without: <span className="num">{repaired.lost.join(', ') || 'nothing'}</span>. The
-              damaged one is set aside, and goes with every export of everything.
+              damaged one is set aside, and goes out in a file of its own with every export of the whole shop.
               {repaired.lost.some((l) => l.startsWith('events')) &&
                 ' What was done at the lathe is not all there: Cut stops until somebody has read the slide.'}
             </p>

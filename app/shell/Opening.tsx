@@ -1,7 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Download } from 'lucide-react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { demoJobs, demoShop } from '../../demo/index.ts';
 import { storageText } from '../../words/storage.ts';
 import { routes } from '../routes.tsx';
 import { db } from '../storage/db.ts';
@@ -40,7 +39,10 @@ async function open(): Promise<void> {
     db.close();
     say({ kind: 'superseded' });
   });
-  const opened = await openRecord(() => ({ shop: demoShop(), jobs: demoJobs() }));
+  const opened = await openRecord(async () => {
+    const { demoJobs, demoShop } = await import('../../demo/index.ts');
+    return { shop: demoShop(), jobs: demoJobs() };
+  });
   if (opened.kind === 'ready') openShop(opened.shop, opened.rev);
   say(opened);
 }
@@ -179,7 +181,10 @@ function BackupHere() {
         onClick={() => {
           void (async () => {
             try {
-              const opened = await openRecord(() => ({ shop: demoShop(), jobs: [] }));
+              const opened = await openRecord(async () => ({
+                shop: (await import('../../demo/index.ts')).demoShop(),
+                jobs: [],
+              }));
               if (opened.kind !== 'ready') return await exportRaw();
               const { loadAll } = await import('../storage/db.ts');
               const { exportShop } = await import('../storage/files.ts');

@@ -4,7 +4,6 @@ import { offlineState, onOffline } from '../offline/register.ts';
 import { Download, Upload } from 'lucide-react';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import type { Imported } from '../../core/formats/documents.ts';
-import { demoJobs, demoShop } from '../../demo/index.ts';
 import { emptyShop } from '../../core/job/create.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import { storageText } from '../../words/storage.ts';
@@ -60,6 +59,7 @@ export function Settings() {
   };
   const startOver = (demo: boolean): void =>
     whole('Nothing has changed', async () => {
+      const { demoJobs, demoShop } = await import('../../demo/index.ts');
       await replaced(demo ? demoShop() : emptyShop(), demo ? demoJobs() : []);
       return demo ? 'The demo shop is in place again.' : 'The shop is empty.';
     });
@@ -122,7 +122,7 @@ export function Settings() {
                   exportShop(shop, jobs, others);
                   return others.length === 0
                     ? `Exported ${jobs.length} jobs.`
-                    : `Exported ${jobs.length} jobs, and ${others.length} that do not hold in a file of their own.`;
+                    : `Exported ${jobs.length} jobs, and ${others.length} set aside (damaged, newer, or as they were before a repair) in a file of their own.`;
                 })
               }
             >
@@ -284,7 +284,7 @@ function Kept() {
       </p>
       <p className="mt-2">
         {offline === 'none'
-          ? 'A copy of Gelvin for work without its server is not there (yet).'
+          ? 'No copy of Gelvin for work without its server is kept here yet: it comes when a page is loaded from it.'
           : 'A copy of Gelvin is kept in this browser: it works also with its server stopped and the network off.'}
       </p>
       {kept !== true && (

@@ -251,7 +251,7 @@ export const replaceAll = (shop: Shop, jobs: readonly Job[]): Promise<number> =>
     return rev;
   });
 
-/** Every job as it lies there: those that hold, and the others raw. */
+/** Every job as it lies there: those that hold; the others raw, with what repairs have set aside. */
 export async function loadAll(): Promise<{ readonly jobs: Job[]; readonly others: unknown[] }> {
   const jobs: Job[] = [];
   const others: unknown[] = [];
@@ -260,6 +260,7 @@ export async function loadAll(): Promise<{ readonly jobs: Job[]; readonly others
     if (checked.state === 'good') jobs.push(checked.doc);
     else others.push(doc);
   }
+  others.push(...(await db.aside.toArray()));
   return { jobs, others };
 }
 

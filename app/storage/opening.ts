@@ -20,12 +20,18 @@ export type Opened =
 /** Dexie keeps ten of the browser's versions for one of its own, and opens a database of a higher one without a word. */
 const installed = (raw: Dexie): number => raw.backendDB().version / 10;
 
+/** What a first visit finds in place. */
+export interface Demo {
+  readonly shop: Shop;
+  readonly jobs: readonly Job[];
+}
+
 /**
  * Opens the record. The demo is put in only where there is nothing at all; a shop that is missing or damaged is made anew
  * beside the jobs, which stay.
  * @param demo what a first visit finds in place
  */
-export async function openRecord(demo: () => { readonly shop: Shop; readonly jobs: readonly Job[] }): Promise<Opened> {
+export async function openRecord(demo: () => Promise<Demo>): Promise<Opened> {
   await db.open();
   const there = installed(db);
   if (there > DB_VERSION) {
@@ -33,15 +39,18 @@ export async function openRecord(demo: () => { readonly shop: Shop; readonly job
     db.close({ disableAutoOpen: true });
     return { kind: 'newer', what: 'database', version: String(there) };
   }
+  // fetched only where it is wanted, and before the transaction: that waits for nothing else
+  const isEmpty = async (): Promise<boolean> =>
+    (await Promise.all(db.tables.map((t) => t.count()))).every((n) => n === 0);
+  const given = (await isEmpty()) ? await demo() : null;
   return db.transaction('rw', db.tables, async (): Promise<Opened> => {
     const stored = await db.shop.get('shop');
     const checked = stored && stored.doc !== null ? checkShop(stored.doc) : null;
     if (checked?.state === 'newer') return { kind: 'newer', what: 'shop', version: checked.version };
     if (stored && checked?.state === 'good')
       return { kind: 'ready', shop: checked.doc, rev: stored.rev, madeAnew: null };
-    const empty = (await Promise.all(db.tables.map((t) => t.count()))).every((n) => n === 0);
-    if (empty) {
-      const { shop, jobs } = demo();
+    if (given && (await isEmpty())) {
+      const { shop, jobs } = given;
       await db.shop.put({ id: 'shop', rev: 1, doc: shop });
       const order = jobs.toSorted((a, b) => (a.changed < b.changed ? -1 : 1));
       await db.jobs.bulkPut(order.map((doc, i) => ({ id: doc.id, rev: 1, touched: i + 1, doc })));

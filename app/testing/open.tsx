@@ -49,9 +49,12 @@ export async function openAt(
   // what the view before is still writing down must not come over this
   await allSaved();
   openShop(shop, await replaceAll(shop, jobs));
-  return render(
+  const rendered = render(
     <Provider store={store}>
       <RouterProvider router={createMemoryRouter(routes, { initialEntries: [path] })} />
     </Provider>,
   );
+  // a view is fetched when it is first wanted
+  await rendered.findAllByRole('heading', { level: 1 });
+  return rendered;
 }

@@ -301,6 +301,7 @@ test.describe('a record that was harmed', () => {
 
 test('a full disk: said with what to do, kept in memory, tried again until it is written', async ({ page }) => {
   await page.goto('/jobs/demo-windlass/intake');
+  await expect(page.getByRole('heading', { level: 1, name: 'Intake' })).toBeVisible();
   await page.evaluate(() => {
     const w = window as unknown as { put: typeof IDBObjectStore.prototype.put };
     // eslint-disable-next-line @typescript-eslint/unbound-method

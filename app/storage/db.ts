@@ -242,11 +242,15 @@ export const putJobs = (jobs: readonly Job[]): Promise<void> =>
 export const replaceAll = (shop: Shop, jobs: readonly Job[]): Promise<number> =>
   db.transaction('rw', db.jobs, db.rows, db.shop, db.revisions, async () => {
     const rev = ((await db.shop.get('shop'))?.rev ?? 0) + 1;
+    // revisions go on counting: a window that still holds the old job has to see that this is another
+    const before = new Map((await db.jobs.bulkGet(jobs.map((j) => j.id))).map((s) => [s?.id, s?.rev ?? 0]));
     await Promise.all([db.jobs.clear(), db.rows.clear(), db.revisions.clear()]);
     await db.shop.put({ id: 'shop', rev, doc: shop });
     // the last changed stands first, whatever the order in the file
     const order = jobs.toSorted((a, b) => (a.changed < b.changed ? -1 : a.changed > b.changed ? 1 : 0));
-    await db.jobs.bulkPut(order.map((doc, i) => ({ id: doc.id, rev: 1, touched: i + 1, doc })));
+    await db.jobs.bulkPut(
+      order.map((doc, i) => ({ id: doc.id, rev: (before.get(doc.id) ?? 0) + 1, touched: i + 1, doc })),
+    );
     await db.rows.bulkPut(order.map((doc, i) => rowOf(doc.id, doc, { state: 'good', doc }, i + 1, null)));
     return rev;
   });

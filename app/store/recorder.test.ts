@@ -197,6 +197,28 @@ describe('a record that refuses', () => {
   });
 });
 
+test('everything replaced in one window: the other follows, and never writes its old job over the new one', async () => {
+  const [a, b] = await two();
+  const anew = { ...newJob('one', 'Another of the same identity', new Date('2026-01-01T00:00:00Z')) };
+  await replaceAll(demoShop(), [anew]);
+  // b has not heard of it yet
+  b.do({ do: 'setIntake', customer: 'B' });
+  await b.recorder.settled();
+  expect(await inRecord('one')).toMatchObject({ title: 'Another of the same identity', customer: 'B' });
+  await a.recorder.follow();
+  expect(a.job).toMatchObject({ title: 'Another of the same identity', customer: 'B' });
+});
+test('what is done while the record is read again is kept', async () => {
+  const [a, b] = await two();
+  b.do({ do: 'setIntake', note: 'B' });
+  await b.recorder.settled();
+  const following = a.recorder.follow();
+  a.do({ do: 'setIntake', customer: 'in between' });
+  await following;
+  await a.recorder.settled();
+  for (const job of [a.job, await inRecord('one')])
+    expect(job).toMatchObject({ customer: 'in between', intake: { note: 'B' } });
+});
 test('order of change is a counter: a clock set back does not put the last touched job last', async () => {
   await putJobs([newJob('two', 'Two', new Date('2031-01-01T00:00:00Z'))]);
   const a = await new Window('a').open('one', rev);

@@ -202,7 +202,11 @@ export class Recorder {
   async follow(): Promise<void> {
     await this.settled();
     if (this.gone) return;
-    await this.rebase();
+    // in its turn, as a write is: a document read while another was written would be an old one
+    this.running = this.rebase().finally(() => {
+      this.running = null;
+    });
+    await this.running;
     if (this.pending.length > 0) await this.flush();
   }
 

@@ -55,15 +55,3 @@ function upgrade(doc: unknown, steps: Readonly<Record<number, Step>>, current: n
 
 export const upgradeJob = (doc: unknown): unknown => upgrade(doc, JOB_STEPS, JOB_VERSION);
 export const upgradeShop = (doc: unknown): unknown => upgrade(doc, SHOP_STEPS, SHOP_VERSION);
-
-/** A backup's own version only says what is in it: its shop and its jobs are brought up to date each by itself. */
-export function upgradeBackup(doc: unknown, version: number): unknown {
-  if (!isLoose(doc)) return doc;
-  const { jobs } = doc;
-  return {
-    ...doc,
-    version,
-    shop: upgradeShop(doc['shop']),
-    jobs: Array.isArray(jobs) ? jobs.map((j: unknown) => upgradeJob(j)) : jobs,
-  };
-}

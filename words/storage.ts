@@ -9,6 +9,8 @@ export function storageText(e: unknown): string {
     return 'the record was closed, by a newer Gelvin in another window or by the browser. Export the job, then load the page again';
   if (name === 'OpenFailedError' || name === 'MissingAPIError' || name === 'SecurityError')
     return 'the browser gives this address no storage. Allow it, or leave private browsing';
+  if (name === 'UnreadableError')
+    return 'the record now holds it in a form that this Gelvin does not read, damaged or newer. Export the job now';
   if (name === 'TimeoutError') return 'the disk does not answer. Wait, or export the job now';
   return `the browser\u2019s storage refused${e instanceof Error && e.message !== '' ? ` (${e.message.split('\n')[0] ?? ''})` : ''}. Export the job now`;
 }

@@ -208,6 +208,19 @@ test('everything replaced in one window: the other follows, and never writes its
   await a.recorder.follow();
   expect(a.job).toMatchObject({ title: 'Another of the same identity', customer: 'B' });
 });
+test('what another window left cannot be read: said and kept in memory, and nothing is written over it', async () => {
+  const a = await new Window('a').open('one', rev);
+  const newer = { id: 'one', rev: 9, touched: 9, doc: { format: 'gelvin-job', version: 99 } };
+  await db.jobs.put(newer);
+  a.do({ do: 'setIntake', customer: 'A' });
+  await a.recorder.settled();
+  expect(a.told.at(-1)).toBe('failed');
+  expect(a.recorder.unwritten).toBe(true);
+  expect(a.job).toMatchObject({ customer: 'A' });
+  expect(await db.jobs.get('one')).toEqual(newer);
+  await a.recorder.follow();
+  a.recorder.drop();
+});
 test('what is done while the record is read again is kept', async () => {
   const [a, b] = await two();
   b.do({ do: 'setIntake', note: 'B' });

@@ -47,6 +47,11 @@ interface Hooks {
   readonly channel: Channel;
 }
 
+/** Another window left a document that is damaged, or of a newer Gelvin. */
+class UnreadableError extends Error {
+  override readonly name = 'UnreadableError';
+}
+
 const RETRY_MS = [500, 1500, 4000, 10_000] as const;
 /** Fields that every edit changes. */
 const ALWAYS = ['changed'];
@@ -203,9 +208,12 @@ export class Recorder {
     await this.settled();
     if (this.gone) return;
     // in its turn, as a write is: a document read while another was written would be an old one
-    this.running = this.rebase().finally(() => {
-      this.running = null;
-    });
+    // and what cannot be read now is met again with the next act
+    this.running = this.rebase()
+      .catch(() => undefined)
+      .finally(() => {
+        this.running = null;
+      });
     await this.running;
     if (this.pending.length > 0) await this.flush();
   }
@@ -224,6 +232,9 @@ export class Recorder {
     const mine = { job: now.job?.present ?? null, shop: now.shop?.present ?? null };
     const jobMoved = found !== null && found.rev !== this.jobRev && found.checked.state === 'good';
     const theirShop = storedShop && storedShop.rev !== this.shopRev ? checkShop(storedShop.doc) : null;
+    // nothing is done on top of what is not read here: it is tried again, and said
+    if (now.job && found && found.rev !== this.jobRev && !jobMoved) throw new UnreadableError();
+    if (theirShop && theirShop.state !== 'good') throw new UnreadableError();
     const again = this.pending.length > 0;
     let work: Work = {
       job:

@@ -54,7 +54,7 @@ export async function openAt(
       <RouterProvider router={createMemoryRouter(routes, { initialEntries: [path] })} />
     </Provider>,
   );
-  // a view is fetched when it is first wanted
-  await rendered.findAllByRole('heading', { level: 1 });
+  // a view is fetched when it is first wanted, and a busy machine reads a whole station's sources first
+  await rendered.findAllByRole('heading', { level: 1 }, { timeout: 25_000 });
   return rendered;
 }

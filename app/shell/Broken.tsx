@@ -1,13 +1,11 @@
-import { useState } from 'react';
-import { Download } from 'lucide-react';
 import { useRouteError } from 'react-router';
-import { exportRaw } from '../storage/files.ts';
+import { EXPORT_RAW, exportRaw } from '../storage/files.ts';
 import { Button } from '../ui/controls.tsx';
+import { ExportButton } from '../ui/ExportButton.tsx';
 
 /** Where a view broke: what can still be done. It uses nothing that could be broken itself. */
 export function Broken() {
   const error = useRouteError();
-  const [said, setSaid] = useState<string | null>(null);
   const message = error instanceof Error ? error.message : String(error);
   return (
     <main className="mx-auto grid max-w-3xl content-start gap-4 p-6">
@@ -20,19 +18,9 @@ export function Broken() {
         <a className="inline-flex min-h-12 items-center rounded-md bg-blue px-4 font-semibold text-onblue" href="/jobs">
           To the jobs, without this one
         </a>
-        <Button
-          onClick={() =>
-            void exportRaw().then(
-              () => setSaid('Exported.'),
-              (e: unknown) => setSaid(e instanceof Error ? e.message : 'The record could not be read.'),
-            )
-          }
-        >
-          <Download aria-hidden size={18} /> Export everything as it lies there
-        </Button>
+        <ExportButton label={EXPORT_RAW} run={exportRaw} />
         <Button onClick={() => location.reload()}>Try again</Button>
       </div>
-      {said !== null && <p role="status">{said}</p>}
     </main>
   );
 }

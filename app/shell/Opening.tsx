@@ -1,13 +1,13 @@
 import { useEffect, useState, type ReactNode } from 'react';
-import { Download } from 'lucide-react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { storageText } from '../../words/storage.ts';
 import { routes } from '../routes.tsx';
-import { db } from '../storage/db.ts';
-import { exportRaw } from '../storage/files.ts';
+import { db, loadAll } from '../storage/db.ts';
+import { EXPORT_RAW, exportRaw, exportShop } from '../storage/files.ts';
 import { jobsHere, openRecord, type Opened } from '../storage/opening.ts';
 import { openShop, useAppSelector } from '../store/store.ts';
 import { Button, Note } from '../ui/controls.tsx';
+import { ExportButton } from '../ui/ExportButton.tsx';
 
 type State =
   | { readonly kind: 'opening' }
@@ -87,7 +87,7 @@ export function Opening() {
       return (
         <Said title="The record could not be opened">
           <p>Gelvin keeps its data in the browser&rsquo;s storage, and {state.because}. Then load the page again.</p>
-          <RawExport />
+          <ExportButton label={EXPORT_RAW} run={exportRaw} />
         </Said>
       );
     case 'newer':
@@ -97,7 +97,7 @@ export function Opening() {
             Its {state.what === 'shop' ? 'shop' : 'record'} has version {state.version}, which this Gelvin does not
             know. Nothing is opened half and nothing is written: start the newer Gelvin, or export what is there.
           </p>
-          <RawExport />
+          <ExportButton label={EXPORT_RAW} run={exportRaw} />
         </Said>
       );
     case 'elsewhere': {
@@ -110,7 +110,7 @@ export function Opening() {
               ? 'is none.'
               : `is another, with ${state.jobs} job${state.jobs === 1 ? '' : 's'}: export it, and bring it in there.`}
           </p>
-          {state.jobs !== null && <BackupHere />}
+          {state.jobs !== null && <ExportButton label="Export the shop found here" run={exportHere} />}
           <a
             className="inline-flex min-h-12 items-center justify-self-start rounded-md bg-blue px-4 font-semibold text-onblue"
             href={home}
@@ -153,54 +153,15 @@ function Said({ title, children }: { readonly title: string; readonly children: 
   );
 }
 
-function RawExport() {
-  const [said, setSaid] = useState<string | null>(null);
-  return (
-    <div>
-      <Button
-        onClick={() =>
-          void exportRaw().then(
-            () => setSaid('Exported.'),
-            (e: unknown) => setSaid(`Not exported: ${storageText(e)}.`),
-          )
-        }
-      >
-        <Download aria-hidden size={18} /> Export everything as it lies there
-      </Button>
-      {said !== null && <p role="status">{said}</p>}
-    </div>
-  );
-}
-
 /** The shop found under another name, as a backup that the right address takes in. */
-function BackupHere() {
-  const [said, setSaid] = useState<string | null>(null);
-  return (
-    <div>
-      <Button
-        onClick={() => {
-          void (async () => {
-            try {
-              const opened = await openRecord(async () => ({
-                shop: (await import('../../demo/index.ts')).demoShop(),
-                jobs: [],
-              }));
-              if (opened.kind !== 'ready') return await exportRaw();
-              const { loadAll } = await import('../storage/db.ts');
-              const { exportShop } = await import('../storage/files.ts');
-              const { jobs, others } = await loadAll();
-              exportShop(opened.shop, jobs, others);
-            } catch (e) {
-              setSaid(`Not exported: ${storageText(e)}.`);
-            }
-          })();
-        }}
-      >
-        <Download aria-hidden size={18} /> Export the shop found here
-      </Button>
-      {said !== null && <p role="status">{said}</p>}
-    </div>
-  );
+async function exportHere(): Promise<void> {
+  const opened = await openRecord(async () => ({
+    shop: (await import('../../demo/index.ts')).demoShop(),
+    jobs: [],
+  }));
+  if (opened.kind !== 'ready') return exportRaw();
+  const { jobs, others } = await loadAll();
+  exportShop(opened.shop, jobs, others);
 }
 
 function useTheme(theme: 'light' | 'dark' | 'auto'): void {

@@ -9,6 +9,9 @@ import { DraftScope } from '../ui/drafts.ts';
 import { LengthField, TextField, TypedField } from '../ui/fields.tsx';
 import { Page } from './Page.tsx';
 
+const setUncertainty = (id: string) => (value: number) =>
+  editShop('change an uncertainty', (d) => void (d.instruments.find((x) => x.id === id)!.uncertainty = value));
+
 export function Gauges() {
   const shop = useShop();
   const system = useSystem();
@@ -36,12 +39,7 @@ export function Gauges() {
                       label="good to ±, degrees"
                       shown={String(i.uncertainty)}
                       parse={parseUncertaintyDeg}
-                      onCommit={(v) =>
-                        editShop(
-                          'change an uncertainty',
-                          (d) => void (d.instruments.find((x) => x.id === i.id)!.uncertainty = v),
-                        )
-                      }
+                      onCommit={setUncertainty(i.id)}
                     />
                   ) : (
                     <LengthField
@@ -49,12 +47,7 @@ export function Gauges() {
                       mm={i.uncertainty}
                       system={system}
                       rule={{ maxMm: 10 }}
-                      onCommit={(mm) =>
-                        editShop(
-                          'change an uncertainty',
-                          (d) => void (d.instruments.find((x) => x.id === i.id)!.uncertainty = mm),
-                        )
-                      }
+                      onCommit={setUncertainty(i.id)}
                     />
                   )}
                   <Button

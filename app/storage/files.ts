@@ -24,6 +24,7 @@ export function exportShop(shop: Shop, jobs: readonly Job[], others: readonly un
   downloadText(`${fileName(shop.name)}-backup.gelvin.json`, writeBackup(shop, jobs));
   if (others.length > 0) downloadText(`${fileName(shop.name)}-set-aside.json`, `${JSON.stringify(others, null, 2)}\n`);
 }
+export const EXPORT_RAW = 'Export everything as it lies there';
 /** Everything as it lies in the record, checked by nobody. */
 export const exportRaw = async (): Promise<void> =>
   downloadText('gelvin-record-as-it-lies.json', `${JSON.stringify(await rawRecord(), null, 1)}\n`);

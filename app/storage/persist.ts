@@ -7,11 +7,17 @@ export async function isKept(): Promise<boolean | null> {
   return storage?.persisted ? storage.persisted() : null;
 }
 
-let asked = false;
-/** Asks the browser, once a visit, to keep the record also when the disk runs short. */
+/** Asks the browser to keep the record also when the disk runs short. */
 export async function askToKeep(): Promise<boolean | null> {
   const storage = storageOf();
-  if (asked || !storage?.persist) return isKept();
-  asked = true;
+  if (!storage?.persist) return isKept();
   return (await isKept()) === true ? true : storage.persist();
+}
+
+let asked = false;
+/** The same with the first act of a visit, and not with every one. */
+export function askOnce(): void {
+  if (asked) return;
+  asked = true;
+  askToKeep().catch(() => null);
 }

@@ -84,7 +84,7 @@ export function perform(work: Work, act: Act): Work | Problem {
       return shop ? { ...work, shop: (act.kind === 'shopBack' ? undo : redo)(shop) } : work;
   }
 }
-const isWork = (x: Work | Problem): x is Work => 'shop' in x;
+export const isWork = (x: Work | Problem): x is Work => 'shop' in x;
 
 /**
  * Keeps memory and record together: what is done is written at once, again and again where that fails, and done anew on top

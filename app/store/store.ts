@@ -6,10 +6,10 @@ import type { Job, Shop } from '../../core/job/schema.ts';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import { editLabel } from '../../words/edits.ts';
 import { storageText } from '../../words/storage.ts';
-import { askToKeep } from '../storage/persist.ts';
+import { askOnce } from '../storage/persist.ts';
 import { openChannel } from './channel.ts';
 import { begin, type History } from './history.ts';
-import { perform, Recorder, type Act, type Made, type Overlap, type Told, type Work } from './recorder.ts';
+import { isWork, perform, Recorder, type Act, type Made, type Overlap, type Told, type Work } from './recorder.ts';
 
 interface State {
   readonly shop: History<Shop> | null;
@@ -128,13 +128,13 @@ const made = (): Made => ({ id: crypto.randomUUID().slice(0, 8), at: new Date().
 function take(a: Act): Problem | null {
   const before = work();
   const next = perform(before, a);
-  const problem = 'code' in next ? next : unstorable(before, next);
-  if (problem) {
+  const problem = isWork(next) ? unstorable(before, next) : next;
+  if (!isWork(next) || problem) {
     store.dispatch(actRefused(problem));
     return problem;
   }
-  store.dispatch(worked(next as Work));
-  askToKeep().catch(() => null);
+  store.dispatch(worked(next));
+  askOnce();
   recorder.done(a);
   return null;
 }

@@ -2,7 +2,7 @@ type Json = unknown;
 const isObject = (x: Json): x is Record<string, Json> => typeof x === 'object' && x !== null && !Array.isArray(x);
 
 /** Places where two documents differ, as paths such as "intake.note"; list items by their identity where they have one. */
-export function changedPlaces(before: Json, after: Json, path = ''): string[] {
+function changedPlaces(before: Json, after: Json, path = ''): string[] {
   if (Object.is(before, after)) return [];
   const at = (key: string): string => (path === '' ? key : `${path}.${key}`);
   const keyed = (x: Json): Record<string, Json> | null =>

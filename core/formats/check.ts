@@ -20,7 +20,7 @@ interface SchemaError {
 const MOST_PROBLEMS = 20;
 
 /** What a validator found, each once, as problems. */
-export function problemsOf(errors: readonly SchemaError[] | null | undefined): Problem[] {
+function problemsOf(errors: readonly SchemaError[] | null | undefined): Problem[] {
   const seen = new Set<string>();
   const out: Problem[] = [];
   for (const e of errors ?? []) {

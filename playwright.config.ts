@@ -31,6 +31,8 @@ export default defineConfig({
     trace: 'off',
     screenshot: 'only-on-failure',
     acceptDownloads: true,
+    // what it holds is fetched past the page: a test that stops the network looks at the page's own requests
+    serviceWorkers: 'block',
   },
   webServer: {
     command: 'node dist/server/main.js',

@@ -7,7 +7,7 @@ p.on('console', (m) => { if (['error', 'warning'].includes(m.type())) console.lo
 p.on('pageerror', (e) => console.log('PAGEERROR', e.message));
 for (const path of paths) {
   await p.goto(base + path);
-  await p.waitForTimeout(1200);
+  await p.waitForSelector('main h1', {state:'attached', timeout: 9000}); await p.waitForTimeout(700);
   const name = path.replace(/[^a-z0-9]+/gi, '_') + `_${w}_${theme}.png`;
   await p.screenshot({ path: `${outDir}/${name}` });
   console.log(name, await p.evaluate(() => document.documentElement.scrollWidth > innerWidth ? 'HSCROLL ' + document.documentElement.scrollWidth : 'ok'));

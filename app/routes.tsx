@@ -10,6 +10,10 @@ const VIEWS: RouteObject[] = [
   { path: '/jobs', lazy: async () => ({ Component: (await import('./shop/Jobs.tsx')).Jobs }) },
   { path: '/jobs/:jobId', lazy: async () => ({ Component: (await import('./shell/JobPage.tsx')).JobPage }) },
   { path: '/jobs/:jobId/:station', lazy: async () => ({ Component: (await import('./shell/JobPage.tsx')).JobPage }) },
+  {
+    path: '/jobs/:jobId/:station/:mode',
+    lazy: async () => ({ Component: (await import('./shell/JobPage.tsx')).JobPage }),
+  },
   { path: '/lathes', lazy: async () => ({ Component: (await import('./shop/Lathes.tsx')).Lathes }) },
   { path: '/lathes/:latheId', lazy: async () => ({ Component: (await import('./shop/LathePage.tsx')).LathePage }) },
   { path: '/tables', lazy: async () => ({ Component: (await import('./shop/Tables.tsx')).Tables }) },

@@ -9,6 +9,7 @@ import { figure, inRecord, MANY, median, ownServer, Profile } from './faultBox.t
 
 const browser = (info: { project: { use: { launchOptions?: { executablePath?: string } } } }): string | undefined =>
   info.project.use.launchOptions?.executablePath;
+test.use({ serviceWorkers: 'allow' });
 const field = (page: Page) => page.getByLabel(/^Outside diameter \(/);
 const armed = async (page: Page): Promise<void> => {
   await page.getByRole('button', { name: 'Outside diameter', exact: true }).click();

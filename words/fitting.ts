@@ -1,4 +1,6 @@
 import { spacersOf } from '../core/gearing/steps.ts';
+import { lengthText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Fitting, PlacedGear } from '../core/gearing/mount.ts';
 
 const COUNT = ['', 'one', 'two', 'three', 'four'] as const;
@@ -7,7 +9,22 @@ const COUNT = ['', 'one', 'two', 'three', 'four'] as const;
  * The order of fitting, in words, with the isolation and mesh cautions in their place.
  * @param spacer what a spacer is like, such as " of 14 mm"; empty when the gears' width is not known
  */
-export function fittingSteps(mount: Fitting, spacer: string): string[] {
+export const fittingSteps = (mount: Fitting, spacer: string): string[] =>
+  fittingActs(mount, spacer, 'mm').map((a) => a.text);
+
+/** One act of fitting: its sentence, the number it is about with what that is, the shafts it touches. */
+export interface FittingAct {
+  readonly text: string;
+  readonly what: string;
+  /** Teeth, or a distance; null where the act has no number. */
+  readonly figure: string | null;
+  readonly unit: string;
+  readonly shafts: readonly number[];
+  readonly done: string;
+}
+
+/** The order of fitting, act by act. @param u the unit in which distances are said */
+export function fittingActs(mount: Fitting, spacer: string, u: UnitSystem): FittingAct[] {
   const last = mount.gears.at(-1)?.shaft ?? 1;
   const spacers = spacersOf(mount);
   const where = (shaft: number, plane: 1 | 2): string => {
@@ -20,33 +37,90 @@ export function fittingSteps(mount: Fitting, spacer: string): string[] {
   const [end] = on(last);
   if (!first || !end) return [];
   const lean = `${Math.abs(mount.armDeg).toFixed(0)}\u00b0 ${mount.armDeg >= 0 ? 'down' : 'up'} from the line of centres`;
-  const steps = [
-    'Isolate at the plug. Wipe and oil the studs.',
-    `Fit the ${first.teeth} on the spindle stud, ${where(0, first.plane)}.`,
+  const plainAct = (what: string, text: string, done: string, shafts: readonly number[] = []): FittingAct => ({
+    text,
+    what,
+    figure: null,
+    unit: '',
+    shafts,
+    done,
+  });
+  const gear = (teeth: number, what: string, text: string, shaft: number): FittingAct => ({
+    text,
+    what,
+    figure: String(teeth),
+    unit: 'teeth',
+    shafts: [shaft],
+    done: `The ${teeth} is on`,
+  });
+  const acts = [
+    plainAct('Isolate at the plug', 'Isolate at the plug. Wipe and oil the studs.', 'It is isolated'),
+    gear(
+      first.teeth,
+      'On the spindle stud',
+      `Fit the ${first.teeth} on the spindle stud, ${where(0, first.plane)}.`,
+      0,
+    ),
   ];
   for (let s = 1; s < last; s += 1) {
     const gears = on(s);
     const [back, front] = gears.toSorted((a, b) => a.plane - b.plane);
     const stud = last === 2 ? 'the stud' : `stud ${s}`;
     if (back && front)
-      steps.push(
-        `Key the ${back.teeth} and the ${front.teeth} together on ${stud}: the ${back.teeth} behind, the ${front.teeth} in front.`,
+      acts.push({
+        text: `Key the ${back.teeth} and the ${front.teeth} together on ${stud}: the ${back.teeth} behind, the ${front.teeth} in front.`,
+        what: `Together on ${stud}`,
+        figure: `${back.teeth}+${front.teeth}`,
+        unit: 'teeth',
+        shafts: [s],
+        done: `${back.teeth} and ${front.teeth} are on`,
+      });
+    else if (back)
+      acts.push(
+        gear(back.teeth, `Idler on ${stud}`, `Fit the ${back.teeth} as idler on ${stud}, ${where(s, back.plane)}.`, s),
       );
-    else if (back) steps.push(`Fit the ${back.teeth} as idler on ${stud}, ${where(s, back.plane)}.`);
   }
-  steps.push(`Fit the ${end.teeth} on the leadscrew, ${where(last, end.plane)}.`);
-  if (last === 1) steps.push('The two mesh straight: the arm stays out of the way.');
+  acts.push(
+    gear(end.teeth, 'On the leadscrew', `Fit the ${end.teeth} on the leadscrew, ${where(last, end.plane)}.`, last),
+  );
+  if (last === 1)
+    acts.push(plainAct('Mesh them', 'The two mesh straight: the arm stays out of the way.', 'They mesh', [0, 1]));
   else {
-    steps.push(
-      `Mesh from the leadscrew back: slide ${last === 2 ? 'the stud' : `the ${COUNT[last - 1] ?? last - 1} studs in turn`} until ${meshWords(mount, last)}.`,
-      `Swing the arm to about ${lean}, until the ${on(1).find((g) => g.plane === first.plane)?.teeth ?? ''} meshes with the ${first.teeth}; clamp it.`,
+    const stud = on(last - 1)[0];
+    const far = stud ? Math.hypot(stud.at.x - end.at.x, stud.at.y - end.at.y) : null;
+    acts.push(
+      {
+        text: `Mesh from the leadscrew back: slide ${last === 2 ? 'the stud' : `the ${COUNT[last - 1] ?? last - 1} studs in turn`} until ${meshWords(mount, last)}.`,
+        what: 'Stud in the slot, from the leadscrew',
+        figure: far === null ? null : lengthText(far, u, { bare: true, stepMm: 0.5, stepIn: 0.02 }),
+        unit: u === 'in' ? 'inch' : 'mm',
+        shafts: [last - 1, last],
+        done: 'The stud is tight',
+      },
+      {
+        text: `Swing the arm to about ${lean}, until the ${on(1).find((g) => g.plane === first.plane)?.teeth ?? ''} meshes with the ${first.teeth}; clamp it.`,
+        what: `Arm ${mount.armDeg >= 0 ? 'down' : 'up'} to about`,
+        figure: `${Math.abs(mount.armDeg).toFixed(0)}\u00b0`,
+        unit: '',
+        shafts: [0, 1],
+        done: 'The arm is clamped',
+      },
     );
   }
-  steps.push(
-    'A strip of paper in each mesh while tightening (0.1 to 0.2 mm backlash, common practice).',
-    'Turn by hand through a whole round of the largest gear and feel for tight spots. Cover back on before power.',
+  acts.push(
+    plainAct(
+      'Paper in each mesh',
+      'A strip of paper in each mesh while tightening (0.1 to 0.2 mm backlash, common practice).',
+      'Backlash is right',
+      Array.from({ length: last + 1 }, (_, i) => i),
+    ),
+    plainAct(
+      'Turn by hand',
+      'Turn by hand through a whole round of the largest gear and feel for tight spots. Cover back on before power.',
+      'It is put up, cover on',
+    ),
   );
-  return steps;
+  return acts;
 }
 
 /** The meshes on the arm itself, from the leadscrew back to the first stud. */

@@ -1,6 +1,6 @@
 import { placeText } from './gears.ts';
 import { latheUnknownText } from './lathe.ts';
-import { routine, withdrawal } from './routine.ts';
+import { motionWords, routine, withdrawal } from './routine.ts';
 import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Problem } from '../core/quantity/outcome.ts';
@@ -28,6 +28,12 @@ export function slideText(s: Setting): string {
   if (s.slide === 'control') return `At the control, X${s.reads === 'radius' ? ' on radius' : ''}`;
   const name = s.slide === 'top' ? 'Top slide' : 'Cross slide';
   return `${name}, ${s.wound === 'back' ? 'back to' : 'in to'}`;
+}
+
+/** "Top slide, in by": what a step on its dial belongs to. */
+export function byText(s: Setting): string {
+  if (s.slide === 'control') return `At the control, X${s.reads === 'radius' ? ' on radius' : ''}, changed by`;
+  return `${s.slide === 'top' ? 'Top slide' : 'Cross slide'}, ${s.wound === 'back' ? 'back by' : 'in by'}`;
 }
 
 /** The slide that is only brought back to where it stood. */
@@ -127,25 +133,27 @@ const roundUp = (mm: number, u: UnitSystem): number => {
   return Math.ceil(mm / step - 1e-9) * step;
 };
 
-/** The motions of this pass on this lathe. */
+/** The motions of this pass on this lathe, each in one word and in one sentence. */
 export function motionsOf(
   view: CardView,
   job: { readonly make: 'external' | 'internal'; readonly leftHand: boolean; readonly returnBy: 'reverse' | 'dial' },
   lathe: Lathe | null,
-): string[] {
+): { readonly word: string; readonly text: string }[] {
   const { card } = view;
   const u = lathe?.crossSlide.unit ?? 'mm';
-  return routine({
+  const request = {
     make: job.make,
     leftHand: job.leftHand,
-    feeds: card.settings[0]?.slide ?? (view.feed.slideDeg === null ? 'cross' : 'top'),
+    feeds: card.settings[0]?.slide ?? (view.feed.slideDeg === null ? ('cross' as const) : ('top' as const)),
     outTurns: card.outTurns,
     outText: card.outMm === null ? '' : hand(roundUp(card.outMm, u), u),
     returnBy: job.returnBy,
     safeMarks: card.closeOn?.length ?? 0,
     marks: lathe?.dial?.marks ?? 0,
     electronic: lathe !== null && !isGeared(lathe),
-  });
+  };
+  const words = motionWords(request);
+  return routine(request).map((text, i) => ({ word: words[i] ?? '', text }));
 }
 
 /** What a pass that is expected to run in the old groove means; null where it is to cut. */

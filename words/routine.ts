@@ -61,4 +61,11 @@ export function routine(r: RoutineRequest): string[] {
     `Carriage back by hand ${back}`,
   ];
 }
+/** The motions of a pass by one word each, as many as `routine` has sentences. */
+export function motionWords(r: Pick<RoutineRequest, 'electronic' | 'returnBy' | 'safeMarks'>): string[] {
+  if (r.electronic) return ['set', 'cut', 'out', 'back'];
+  return r.returnBy === 'reverse' || r.safeMarks === 0
+    ? ['set', 'cut', 'out', 'back', 'past the start']
+    : ['set', 'close', 'cut', 'out', 'back'];
+}
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,4 +1,4 @@
-import type { Because, Moved, Waiting } from '../core/job/chain.ts';
+import type { Because, Moved, StationState, Waiting } from '../core/job/chain.ts';
 import type { StationId } from '../core/job/stations.ts';
 
 export const STATION_NAMES: Readonly<Record<StationId, string>> = {
@@ -12,6 +12,32 @@ export const STATION_NAMES: Readonly<Record<StationId, string>> = {
   cut: 'Cut',
   prove: 'Prove',
   record: 'Record',
+};
+
+/** What is said by going on from a station: what it decides is right. */
+const SAID: Readonly<Record<StationId, string>> = {
+  intake: 'Right',
+  read: 'Read',
+  name: 'Named',
+  fit: 'Right',
+  gears: 'Right',
+  setup: 'Set',
+  pickup: 'In the groove',
+  cut: 'Cut',
+  prove: 'Proved',
+  record: 'Kept',
+};
+/** The act that settles a station and goes on, by what it does. */
+export const onText = (station: StationId, next: StationId | null, again: boolean): string =>
+  `${again ? 'Still right' : SAID[station]}${next ? `: on to ${STATION_NAMES[next]}` : ''}`;
+/** The way on where nothing is settled by it. */
+export const justOnText = (next: StationId): string => `On to ${STATION_NAMES[next]}`;
+
+export const STATE_WORDS: Readonly<Record<StationState['kind'], string>> = {
+  open: 'open',
+  settled: 'settled',
+  stale: 'look again',
+  blocked: 'waits',
 };
 
 /** What a station waits for. */

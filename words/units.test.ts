@@ -82,7 +82,9 @@ describe.each(['mm', 'in'] as const)('every sentence that shows a length, in %s'
         ...STATIONS.filter((s) => s !== 'gears' && s !== 'name').map((s) => conclusion(s, job, shop, u) ?? ''),
         cardText(machine, job.intake.make, u),
         outText(machine.card, job.intake.make, u) ?? '',
-        ...motionsOf(machine, { make: job.intake.make, leftHand: false, returnBy: job.cut.returnBy }, lathe),
+        ...motionsOf(machine, { make: job.intake.make, leftHand: false, returnBy: job.cut.returnBy }, lathe).map(
+          (m) => m.text,
+        ),
         answersOf(job, shop, null).card.text,
       ];
       for (const text of said) rightIn(u, text);

@@ -27,7 +27,7 @@ export function Damaged({
     checked.state === 'damaged' ? repairJob(raw, id, past.map((p) => p.value).toReversed(), new Date()) : null;
   return (
     <div className="flex min-h-dvh flex-col">
-      <TopBar inJob={false} />
+      <TopBar />
       <main className="mx-auto grid w-full max-w-3xl content-start gap-4 p-4">
         <h1 className="text-2xl">{title}</h1>
         {checked.state === 'newer' && (

@@ -1,44 +1,15 @@
-import { useEffect, useMemo, useState } from 'react';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { believedThread, stationsOf } from '../../core/job/chain.ts';
-import { threadLine } from '../../words/conclusions.ts';
+import { useEffect, useState } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
 import { STATIONS, type StationId } from '../../core/job/stations.ts';
 import { storageText } from '../../words/storage.ts';
 import { loadJob, type Found } from '../storage/db.ts';
 import { Damaged } from './Damaged.tsx';
-import { allSaved, openJob, recorder, store, useAppSelector, useSystem } from '../store/store.ts';
-import { Cut } from '../stations/cut/Cut.tsx';
-import { Fit } from '../stations/fit/Fit.tsx';
-import { Gears } from '../stations/gears/Gears.tsx';
-import { Intake } from '../stations/intake/Intake.tsx';
-import { Name } from '../stations/name/Name.tsx';
-import { Pickup } from '../stations/pickup/Pickup.tsx';
-import { Prove } from '../stations/prove/Prove.tsx';
-import { Read } from '../stations/read/Read.tsx';
-import { Record } from '../stations/record/Record.tsx';
-import { Setup } from '../stations/setup/Setup.tsx';
-import { useKeys } from '../ui/keys.ts';
+import { allSaved, openJob, recorder, store, useAppSelector } from '../store/store.ts';
 import { Button } from '../ui/controls.tsx';
-import { Refusal } from '../ui/Refusal.tsx';
-import { WorkingPanel, WorkingProvider } from '../ui/Working.tsx';
-import { GaugeCatcher } from './GaugeCatcher.tsx';
-import { JobProvider, useJobView } from './jobContext.tsx';
-import { neighbour, settle } from './settle.ts';
-import { Spine } from './Spine.tsx';
+import { WorkingProvider } from '../ui/Working.tsx';
+import { JobFrame } from './JobFrame.tsx';
+import { JobProvider } from './jobContext.tsx';
 import { TopBar } from './TopBar.tsx';
-
-const VIEWS: Record<StationId, () => React.ReactNode> = {
-  intake: Intake,
-  read: Read,
-  name: Name,
-  fit: Fit,
-  gears: Gears,
-  setup: Setup,
-  pickup: Pickup,
-  cut: Cut,
-  prove: Prove,
-  record: Record,
-};
 
 type Opening =
   | { readonly kind: 'opening' }
@@ -54,7 +25,7 @@ const LOOK_AGAIN_MS = 1000;
 
 /** Opens the job of the address from the record, then shows the station of the address. */
 export function JobPage() {
-  const { jobId = '', station = '' } = useParams();
+  const { jobId = '', station = '', mode } = useParams();
   const inMemory = useAppSelector((s) => s.work.job?.present.id === jobId);
   const [opening, setOpening] = useState<{ id: string; state: Opening }>({ id: jobId, state: { kind: 'opening' } });
   const [again, setAgain] = useState(0);
@@ -112,7 +83,7 @@ export function JobPage() {
   return (
     <JobProvider>
       <WorkingProvider>
-        <Frame station={station as StationId} />
+        <JobFrame station={station as StationId} mode={mode === 'machine' ? 'machine' : null} />
       </WorkingProvider>
     </JobProvider>
   );
@@ -121,59 +92,11 @@ export function JobPage() {
 function Said({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
   return (
     <>
-      <TopBar inJob={false} />
+      <TopBar />
       <main className="p-6">
         <h1 className="text-2xl">{title}</h1>
         {children}
       </main>
     </>
-  );
-}
-
-function Frame({ station }: { readonly station: StationId }) {
-  const { job, states, top } = useJobView();
-  const system = useSystem();
-  const navigate = useNavigate();
-  const keys = useMemo(() => {
-    const go = (by: 1 | -1) => () => {
-      const to = neighbour(job, station, by);
-      if (to) void navigate(`/jobs/${job.id}/${to}`);
-    };
-    return {
-      '[': go(-1),
-      ']': go(1),
-      'Alt+ArrowUp': go(-1),
-      'Alt+ArrowDown': go(1),
-      s: () => {
-        if (states[station].kind !== 'blocked' && station !== 'name') settle(station, believedThread(job, top));
-      },
-    };
-  }, [job, station, navigate, states, top]);
-  useKeys(keys);
-  useEffect(() => {
-    document.title = `${job.title} \u00b7 Gelvin`;
-  }, [job.title]);
-  const View = VIEWS[station];
-  if (!stationsOf(job).includes(station)) return <Navigate to={`/jobs/${job.id}/gears`} replace />;
-  return (
-    <div className="flex min-h-dvh flex-col">
-      <TopBar inJob />
-      <GaugeCatcher />
-      <div className="no-print flex flex-wrap items-baseline gap-x-4 border-b border-line bg-panel px-4 py-2">
-        <span className="text-lg font-semibold">{job.title}</span>
-        <span className="text-ink2">{job.customer}</span>
-        <span className="num ml-auto">{threadLine(job) ?? 'thread not named yet'}</span>
-      </div>
-      <div className="grid grow grid-cols-1 lg:grid-cols-[15.5rem_minmax(0,1fr)] lg:bg-[linear-gradient(90deg,var(--slate)_15.5rem,transparent_15.5rem)]">
-        <Spine />
-        <div className="grid grid-rows-[auto_1fr] xl:grid-cols-[minmax(0,1fr)_17.5rem] xl:grid-rows-1">
-          <main className="min-w-0 p-4">
-            <Refusal />
-            <View key={job.id + station} />
-          </main>
-          <WorkingPanel system={system} />
-        </div>
-      </div>
-    </div>
   );
 }

@@ -1,12 +1,12 @@
-import { Cautions } from '../ui/Cautions.tsx';
-import { becauseText } from '../../words/stations.ts';
 import type { ReactNode } from 'react';
-import { ArrowRight, Check } from 'lucide-react';
+import { ArrowRight, Ban, Check, Circle, RotateCw } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { believedThread, notYet } from '../../core/job/chain.ts';
-import { STATION_NAMES } from '../../words/stations.ts';
+import { believedThread, notYet, type StationState } from '../../core/job/chain.ts';
 import type { StationId } from '../../core/job/schema.ts';
-import { useShop } from '../store/store.ts';
+import { conclusion } from '../../words/conclusions.ts';
+import { becauseText, justOnText, onText, STATE_WORDS, STATION_NAMES } from '../../words/stations.ts';
+import { useShop, useSystem } from '../store/store.ts';
+import { Cautions } from '../ui/Cautions.tsx';
 import { Button, Note } from '../ui/controls.tsx';
 import { useJobView } from './jobContext.tsx';
 import { neighbour, settle } from './settle.ts';
@@ -18,59 +18,115 @@ interface Props {
   readonly children: ReactNode;
   /** Settling is done by the station's own act (accepting a name), or cannot be done yet. */
   readonly canSettle?: boolean;
-  readonly settleLabel?: string;
+  /** What may be done here besides settling. */
+  readonly acts?: ReactNode;
 }
 
-/** The frame of every station: its heading, why it is stale or blocked, and the way on. */
-export function StationFrame({ station, lead, children, canSettle = true, settleLabel = 'Settled' }: Props) {
+/** The desk: what is worked on at the left, and at the right what the station decides, its state and the act that goes on. */
+export function StationFrame({ station, lead, children, canSettle = true, acts }: Props) {
+  const { job, states } = useJobView();
+  const shop = useShop();
+  const system = useSystem();
+  const state = states[station];
+  const answer = conclusion(station, job, shop, system);
+  return (
+    <div className="grid gap-3 desk:h-full desk:grid-cols-[minmax(0,1fr)_22.25rem] desk:grid-rows-[minmax(0,1fr)]">
+      <section
+        aria-label="What it decides, and on"
+        className="grid content-start gap-3 rounded-[4px] border border-edge bg-panel p-4 desk:order-2 desk:overflow-y-auto"
+      >
+        <header>
+          <div className="flex items-baseline justify-between gap-3">
+            <h1 tabIndex={-1} className="text-2xl outline-none">
+              {STATION_NAMES[station]}
+            </h1>
+            <StateMark state={state} />
+          </div>
+          <p className="text-ink2">{lead}</p>
+        </header>
+        {state.kind === 'stale' && (
+          <Note tone="again">
+            <strong>Look at this again.</strong> {becauseText(state.because)}
+          </Note>
+        )}
+        {state.kind === 'blocked' && (
+          <Note tone="say">
+            <strong>Waiting.</strong> {becauseText(state.because)}
+          </Note>
+        )}
+        {answer !== null && state.kind !== 'blocked' && (
+          <p className="text-xl font-semibold leading-snug" data-answer>
+            {answer}
+          </p>
+        )}
+        <OnActs station={station} canSettle={canSettle} />
+        {acts}
+        <Cautions station={station} />
+      </section>
+      <div
+        className="grid min-w-0 content-start gap-3 desk:overflow-y-auto"
+        role="region"
+        aria-label={`${STATION_NAMES[station]}: the work`}
+        tabIndex={0}
+      >
+        {children}
+      </div>
+    </div>
+  );
+}
+
+const ICON = { open: Circle, settled: Check, stale: RotateCw, blocked: Ban } as const;
+const TONE = { open: 'text-ink2', settled: 'text-go', stale: 'text-look', blocked: 'text-ink2' } as const;
+
+/** A state is a mark and a word; it can never be pressed. */
+export function StateMark({ state }: { readonly state: StationState }) {
+  const Icon = ICON[state.kind];
+  return (
+    <span className={`flex shrink-0 items-center gap-1 font-semibold ${TONE[state.kind]}`}>
+      <Icon aria-hidden size={18} strokeWidth={2.6} /> {STATE_WORDS[state.kind]}
+    </span>
+  );
+}
+
+/** The act that goes on, by what it does. */
+export function OnActs({
+  station,
+  canSettle,
+  big = false,
+}: {
+  readonly station: StationId;
+  readonly canSettle: boolean;
+  readonly big?: boolean;
+}) {
   const { job, states, top } = useJobView();
   const shop = useShop();
-  const why = notYet(station, job, shop);
   const navigate = useNavigate();
   const state = states[station];
   const next = neighbour(job, station, 1);
+  const why = notYet(station, job, shop);
   const go = (): void => {
     if (next) void navigate(`/jobs/${job.id}/${next}`);
   };
+  const can = canSettle && why === null && state.kind !== 'blocked' && state.kind !== 'settled';
+  if (!can)
+    return next ? (
+      <Button
+        tone={state.kind === 'settled' ? 'main' : 'plain'}
+        className={big ? 'bar-main w-full text-2xl' : 'w-full'}
+        onClick={go}
+      >
+        {justOnText(next)} <ArrowRight aria-hidden size={20} />
+      </Button>
+    ) : null;
   return (
-    <div className="grid content-start gap-4">
-      <header className="flex items-end justify-between gap-3">
-        <div className="min-w-0">
-          <h1 className="text-2xl">{STATION_NAMES[station]}</h1>
-          <p className="text-ink2">{lead}</p>
-        </div>
-        <div className="flex shrink-0 gap-2">
-          {canSettle && why === null && state.kind !== 'blocked' && (
-            <Button
-              tone={state.kind === 'settled' ? 'plain' : 'main'}
-              onClick={() => {
-                if (settle(station, believedThread(job, top)) === null) go();
-              }}
-            >
-              <Check aria-hidden size={18} />
-              {state.kind === 'stale' ? 'Looked at: still right' : state.kind === 'settled' ? 'Settled' : settleLabel}
-            </Button>
-          )}
-          {next && (
-            <Button onClick={go}>
-              {STATION_NAMES[next]} <ArrowRight aria-hidden size={18} />
-            </Button>
-          )}
-        </div>
-      </header>
-      {state.kind === 'stale' && (
-        <Note tone="caution">
-          <strong>Look at this again.</strong> {becauseText(state.because)}
-        </Note>
-      )}
-      {state.kind === 'blocked' && (
-        <Note tone="say">
-          <strong>Waiting.</strong> {becauseText(state.because)}
-        </Note>
-      )}
-      {station === 'gears' && <Cautions station={station} />}
-      {children}
-      {station !== 'gears' && <Cautions station={station} />}
-    </div>
+    <Button
+      tone="main"
+      className={big ? 'bar-main w-full text-3xl' : 'min-h-14 w-full text-lg'}
+      onClick={() => {
+        if (settle(station, believedThread(job, top)) === null) go();
+      }}
+    >
+      <Check aria-hidden size={20} /> {onText(station, next, state.kind === 'stale')}
+    </Button>
   );
 }

@@ -1,12 +1,17 @@
-import { useState } from 'react';
-import { Dialog } from 'radix-ui';
-import { Keyboard, Redo2, Undo2 } from 'lucide-react';
-import { NavLink } from 'react-router';
+import { useMemo, useState } from 'react';
+import { ChevronLeft, Keyboard, Menu } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { Link, NavLink } from 'react-router';
 import clsx from 'clsx';
-import { editShop, redoJob, redoShop, undoJob, undoShop, useAppSelector, useShop } from '../store/store.ts';
+import { threadLine } from '../../words/conclusions.ts';
+import type { Job } from '../../core/job/schema.ts';
+import { editShop, useAppSelector, useShop } from '../store/store.ts';
+import { BarButton } from './BarButton.tsx';
+import { HistoryButtons } from './HistoryButtons.tsx';
+import { KeysDialog } from './KeysDialog.tsx';
+import { Mark } from './Mark.tsx';
 import { SaveBar } from './SaveBar.tsx';
-import { KEY_LIST, useKeys } from '../ui/keys.ts';
-import { useMemo } from 'react';
+import { useHistory } from './useHistoryKeys.ts';
 
 const VIEWS = [
   ['/jobs', 'Jobs'],
@@ -16,124 +21,118 @@ const VIEWS = [
   ['/settings', 'Settings & backup'],
 ] as const;
 
-/** Always there: where one is, undo and redo with what they would undo, the unit system, the key list. */
-export function TopBar({ inJob }: { readonly inJob: boolean }) {
-  const shop = useShop();
-  const history = useAppSelector((s) => (inJob ? s.work.job : s.work.shop));
+/** One row: where one is, undo and redo with what they would undo, the unit system, the key list, the shop's views. */
+export function TopBar({ job = null }: { readonly job?: Job | null }) {
+  const { system } = useShop().settings;
   const saving = useAppSelector((s) => s.work.saving);
   const [keysOpen, setKeysOpen] = useState(false);
-  const back = history?.past.at(-1)?.label;
-  const forward = history?.future[0]?.label;
-  const keys = useMemo(() => {
-    const undo = inJob ? undoJob : undoShop;
-    const redo = inJob ? redoJob : redoShop;
-    return { 'Ctrl+z': undo, 'Ctrl+y': redo, 'Shift+Ctrl+z': redo, '?': () => setKeysOpen(true) };
-  }, [inJob]);
-  useKeys(keys);
-  const system = shop.settings.system;
+  const history = useHistory(
+    job !== null,
+    useMemo(() => ({ '?': () => setKeysOpen(true) }), []),
+  );
   return (
     <>
-      <header className="on-slate no-print flex flex-wrap items-center gap-x-1 gap-y-1 border-b border-slate2 bg-slate px-3 py-1.5 text-chalk">
-        <span className="mr-2 text-lg font-bold tracking-wide">Gelvin</span>
-        <nav aria-label="Shop" className="flex flex-wrap">
-          {VIEWS.map(([to, name]) => (
-            <NavLink
-              key={to}
-              to={to}
-              className={({ isActive }) =>
-                clsx(
-                  'flex min-h-12 items-center px-3',
-                  isActive ? 'border-b-3 border-[#8fb1ff] font-semibold' : 'text-chalk2 hover:text-chalk',
-                )
-              }
-            >
-              {name}
-            </NavLink>
-          ))}
-        </nav>
-        <span className="ml-auto flex items-center gap-1">
-          <span aria-live="off" className="px-2 text-sm text-chalk2">
+      <header className="no-print flex h-12 items-center gap-2 border-b border-edge px-2">
+        <a
+          href="#view"
+          className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-panel focus:p-3"
+          onClick={(e) => {
+            e.preventDefault();
+            document.querySelector<HTMLElement>('main h1')?.focus();
+          }}
+        >
+          To the view itself
+        </a>
+        <Mark />
+        {job ? (
+          <>
+            <Link to="/jobs" className="flex min-h-12 items-center gap-1 pr-3 font-semibold max-sm:pr-0">
+              <ChevronLeft aria-hidden size={20} /> Jobs
+            </Link>
+            <span className="min-w-0 flex-1 truncate border-l border-edge pl-3 max-sm:pl-2">
+              <strong className="text-lg">{job.title}</strong>
+              <span className="ml-3 text-ink2 max-lg:sr-only">{job.customer}</span>
+            </span>
+            <span className="num shrink-0 border border-edge bg-panel px-3 py-1 max-md:hidden">
+              {threadLine(job) ?? 'thread not named yet'}
+            </span>
+          </>
+        ) : (
+          <nav aria-label="Shop" className="flex flex-1 max-md:hidden">
+            <ShopLinks className="px-3" />
+          </nav>
+        )}
+        <span className="ml-auto flex shrink-0 items-center">
+          <span aria-live="off" className={clsx('px-2 text-sm text-ink2', saving === 'written' && 'max-lg:sr-only')}>
             {saving === 'written' ? 'written' : saving === 'writing' ? 'writing\u2026' : 'not written'}
           </span>
-          <BarButton label={back ? `Undo: ${back}` : 'Nothing to undo'} disabled={!back} onClick={keys['Ctrl+z']}>
-            <Undo2 aria-hidden size={20} />
-          </BarButton>
-          <BarButton
-            label={forward ? `Redo: ${forward}` : 'Nothing to redo'}
-            disabled={!forward}
-            onClick={keys['Ctrl+y']}
-          >
-            <Redo2 aria-hidden size={20} />
-          </BarButton>
-          <BarButton
-            label={system === 'mm' ? 'Showing millimetres; change to inches' : 'Showing inches; change to millimetres'}
-            onClick={() =>
-              editShop('change the units', (d) => {
-                d.settings.system = system === 'mm' ? 'in' : 'mm';
-              })
-            }
-          >
-            <span className="num text-base">{system}</span>
-          </BarButton>
-          <BarButton label="Key list" onClick={() => setKeysOpen(true)}>
-            <Keyboard aria-hidden size={20} />
-          </BarButton>
-        </span>
-        <Dialog.Root open={keysOpen} onOpenChange={setKeysOpen}>
-          <Dialog.Portal>
-            <Dialog.Overlay className="fixed inset-0 bg-black/50" />
-            <Dialog.Content
-              aria-describedby={undefined}
-              className="fixed left-1/2 top-1/2 max-h-[90dvh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-lg border border-line bg-panel p-5 text-ink"
+          <span className="max-xs:hidden">
+            <BarButton
+              label={
+                system === 'mm' ? 'Showing millimetres; change to inches' : 'Showing inches; change to millimetres'
+              }
+              onClick={() =>
+                editShop('change the units', (d) => {
+                  d.settings.system = system === 'mm' ? 'in' : 'mm';
+                })
+              }
             >
-              <Dialog.Title className="mb-3 text-xl font-semibold">Keys</Dialog.Title>
-              <table className="w-full text-left">
-                <thead>
-                  <tr className="text-sm text-ink2">
-                    <th className="py-1 font-normal">Key</th>
-                    <th className="font-normal">Does</th>
-                    <th className="font-normal">Where</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {KEY_LIST.map((k) => (
-                    <tr key={k.keys + k.where} className="border-t border-line">
-                      <td className="num py-2 pr-3">{k.keys}</td>
-                      <td className="pr-3">{k.does}</td>
-                      <td className="text-ink2">{k.where}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-              <Dialog.Close className="mt-4 min-h-12 rounded-md border border-line px-4">Close</Dialog.Close>
-            </Dialog.Content>
-          </Dialog.Portal>
-        </Dialog.Root>
+              <span className="num text-base font-semibold">{system}</span>
+            </BarButton>
+          </span>
+          <HistoryButtons of={history} />
+          <span className="max-sm:hidden">
+            <BarButton label="Key list" onClick={() => setKeysOpen(true)}>
+              <Keyboard aria-hidden size={20} />
+            </BarButton>
+          </span>
+          <span className={job ? '' : 'md:hidden'}>
+            <ShopMenu />
+          </span>
+        </span>
+        <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
       </header>
       <SaveBar />
     </>
   );
 }
 
-function BarButton({
-  label,
-  children,
-  ...rest
-}: {
-  readonly label: string;
-  readonly children: React.ReactNode;
-  readonly disabled?: boolean;
-  readonly onClick: () => void;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      className="inline-flex min-h-12 min-w-12 items-center justify-center rounded-md hover:bg-slate2 disabled:opacity-45"
-      {...rest}
+function ShopLinks({ className, onGo }: { readonly className: string; readonly onGo?: () => void }) {
+  return VIEWS.map(([to, name]) => (
+    <NavLink
+      key={to}
+      to={to}
+      onClick={onGo}
+      className={({ isActive }) =>
+        clsx(
+          'flex min-h-12 items-center whitespace-nowrap',
+          className,
+          isActive ? 'font-bold shadow-[inset_0_-4px_0_var(--ink)]' : '',
+        )
+      }
     >
-      {children}
-    </button>
+      {name}
+    </NavLink>
+  ));
+}
+
+function ShopMenu() {
+  const [open, setOpen] = useState(false);
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger
+        aria-label="The shop: jobs, lathes, gauges, tables, settings"
+        className="inline-flex size-12 items-center justify-center rounded-[4px] hover:bg-panel"
+      >
+        <Menu aria-hidden size={22} />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="end" className="z-40 min-w-56 rounded-[4px] border-2 border-edge bg-panel p-2 text-ink">
+          <nav aria-label="Shop" className="grid">
+            <ShopLinks className="px-3" onGo={() => setOpen(false)} />
+          </nav>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

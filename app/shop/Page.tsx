@@ -19,7 +19,7 @@ export function Page({
   }, [title]);
   return (
     <div className="flex min-h-dvh flex-col">
-      <TopBar inJob={false} />
+      <TopBar />
       <main className="mx-auto grid w-full max-w-6xl content-start gap-4 p-4">
         <header className="flex flex-wrap items-end justify-between gap-3">
           <div>

@@ -2,6 +2,7 @@ import { createContext, useContext, useEffect, useMemo, useRef, useState, type R
 import { lengthText, FINE, speedText } from '../../core/quantity/format.ts';
 import { plain, type Step } from '../../core/quantity/working.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
+import { Drawer } from './Drawer.tsx';
 
 interface Shown {
   /** Which figure's working it is. */
@@ -71,19 +72,24 @@ export function Steps({ steps, system }: { readonly steps: readonly Step[]; read
       {steps.map((s) => (
         <li key={s.name + s.formula} className="grid gap-0.5">
           <span className="font-semibold">{s.name}</span>
-          <span className="num text-sm">
-            {s.symbol} = {s.formula}
-          </span>
-          <span className="num text-sm text-ink2">
-            = {s.values}
-            {s.unit === 'mm' && system === 'in' && ' (lengths in mm)'}
-          </span>
-          <span className="num text-lg">
-            = {resultText(s, system)}
-            {s.unit === 'mm' && (
-              <span className="text-sm text-ink2"> ({lengthText(s.result, system === 'mm' ? 'in' : 'mm', FINE)})</span>
-            )}
-          </span>
+          <div className="grid gap-1 border-l-4 border-blue bg-inset px-3 py-2">
+            <span className="num">
+              {s.symbol} = {s.formula}
+            </span>
+            <span className="num text-sm text-ink2">
+              = {s.values}
+              {s.unit === 'mm' && system === 'in' && ' (lengths in mm)'}
+            </span>
+            <span className="num text-lg font-semibold">
+              = {resultText(s, system)}
+              {s.unit === 'mm' && (
+                <span className="text-sm font-normal text-ink2">
+                  {' '}
+                  ({lengthText(s.result, system === 'mm' ? 'in' : 'mm', FINE)})
+                </span>
+              )}
+            </span>
+          </div>
           <span className="text-sm text-ink2">{s.source}</span>
         </li>
       ))}
@@ -91,24 +97,14 @@ export function Steps({ steps, system }: { readonly steps: readonly Step[]; read
   );
 }
 
-export function WorkingPanel({ system }: { readonly system: UnitSystem }) {
-  const { shown } = useContext(Context);
+/** The working of the figure that was touched, until it is closed; it takes no room otherwise. */
+export function WorkingDrawer({ system }: { readonly system: UnitSystem }) {
+  const { shown, put } = useContext(Context);
+  if (!shown) return null;
   return (
-    <aside
-      aria-label="Working"
-      className="grid content-start gap-3 border-t border-line bg-panel p-4 xl:border-l xl:border-t-0"
-    >
-      <h2 className="text-lg">Working</h2>
-      {shown ? (
-        <>
-          <p className="text-ink2">{shown.title}</p>
-          <Steps steps={shown.steps} system={system} />
-        </>
-      ) : (
-        <p className="text-ink2">
-          Touch a number to see how it came about: the formula, the values put in, and where it is published.
-        </p>
-      )}
-    </aside>
+    <Drawer label="Working" title={shown.title} onClose={() => put(null)}>
+      <p className="-mt-3 text-sm text-ink2">Working</p>
+      <Steps steps={shown.steps} system={system} />
+    </Drawer>
   );
 }

@@ -1,12 +1,13 @@
 import clsx from 'clsx';
+import { RotateCw, TriangleAlert } from 'lucide-react';
 import { useId, type ButtonHTMLAttributes, type ReactNode } from 'react';
 
 type Tone = 'main' | 'plain' | 'quiet' | 'stop';
 const TONES: Record<Tone, string> = {
-  main: 'bg-blue text-onblue font-semibold hover:brightness-110',
-  plain: 'bg-panel text-ink border border-line hover:bg-inset',
+  main: 'straw hover:brightness-105',
+  plain: 'key hover:brightness-105',
   quiet: 'text-blue underline-offset-4 hover:underline px-2',
-  stop: 'bg-stopsoft text-stop border border-stop hover:brightness-105',
+  stop: 'bg-stopsoft text-stop border-3 border-stop font-semibold hover:brightness-105',
 };
 
 interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
@@ -19,8 +20,9 @@ export function Button({ tone = 'plain', big = false, className, ...rest }: Butt
   return (
     <button
       type="button"
+      {...(tone === 'main' ? { 'data-main-act': '' } : {})}
       className={clsx(
-        'inline-flex items-center justify-center gap-2 rounded-md px-4 disabled:cursor-not-allowed disabled:opacity-55',
+        'inline-flex items-center justify-center gap-2 rounded-[4px] px-4 disabled:cursor-not-allowed disabled:opacity-55',
         big ? 'min-h-16 text-xl' : 'min-h-12',
         TONES[tone],
         className,
@@ -46,11 +48,11 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
   return (
     <fieldset className="grid min-w-0 gap-1">
       <legend className="mb-1 text-sm text-ink2">{label}</legend>
-      <div className="flex flex-wrap gap-1">
+      <div className="flex flex-wrap">
         {options.map((o) => (
           <label
             key={o.value}
-            className="relative flex min-h-12 items-center rounded-md border border-line bg-panel px-3 text-ink hover:bg-inset has-checked:border-blue has-checked:bg-bluesoft has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-blue"
+            className="relative -ml-px -mt-px flex min-h-12 items-center border border-edge bg-panel px-3 text-ink first:rounded-l-[4px] last:rounded-r-[4px] hover:bg-inset has-checked:bg-ink has-checked:font-semibold has-checked:text-onink has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-blue"
           >
             <input
               type="radio"
@@ -81,7 +83,7 @@ export function Panel({
   readonly className?: string;
 }) {
   return (
-    <section className={clsx('rounded-lg border border-line bg-panel p-4', className)}>
+    <section className={clsx('rounded-[4px] border border-line bg-panel p-4', className)}>
       {title !== undefined && (
         <header className="mb-3 flex flex-wrap items-baseline justify-between gap-2">
           <h2 className="text-lg">{title}</h2>
@@ -93,18 +95,26 @@ export function Panel({
   );
 }
 
-type NoteTone = 'caution' | 'wrong' | 'right' | 'say';
+type NoteTone = 'caution' | 'wrong' | 'right' | 'say' | 'again';
 const NOTES: Record<NoteTone, string> = {
-  caution: 'border-brass bg-brasssoft text-ink',
+  caution: 'border-stop bg-panel text-ink',
   wrong: 'border-stop bg-stopsoft text-ink',
   right: 'border-go bg-gosoft text-ink',
-  say: 'border-blue bg-bluesoft text-ink',
+  say: 'border-edge bg-inset text-ink',
+  again: 'border-look again text-ink',
 };
 
 export function Note({ tone, children }: { readonly tone: NoteTone; readonly children: ReactNode }) {
   return (
-    <div role={tone === 'wrong' ? 'alert' : undefined} className={clsx('rounded-md border-l-4 px-3 py-2', NOTES[tone])}>
-      {children}
+    <div
+      role={tone === 'wrong' ? 'alert' : undefined}
+      className={clsx('flex gap-2 rounded-r-[4px] border-l-6 px-3 py-2', NOTES[tone])}
+    >
+      {(tone === 'caution' || tone === 'wrong') && (
+        <TriangleAlert aria-hidden size={20} className="mt-0.5 shrink-0 text-stop" />
+      )}
+      {tone === 'again' && <RotateCw aria-hidden size={20} className="mt-0.5 shrink-0 text-look" />}
+      <div className="min-w-0">{children}</div>
     </div>
   );
 }

@@ -10,7 +10,7 @@ import { useDraft } from './drafts.ts';
 import { ProblemText } from './ProblemText.tsx';
 
 export const inputClass =
-  'num min-h-12 w-full rounded-md border border-line bg-panel px-3 text-lg text-ink placeholder:text-ink2 aria-[invalid=true]:border-stop';
+  'num min-h-12 w-full rounded-[3px] border border-edge bg-panel px-3 text-lg text-ink placeholder:text-ink2 aria-[invalid=true]:border-stop';
 
 export function Problems({ problem, id }: { readonly problem: Problem | null; readonly id: string }) {
   return (
@@ -35,6 +35,8 @@ interface TypedProps<T> {
   readonly placeholder?: string;
   /** A reading that an instrument sends lands here. */
   readonly armed?: boolean;
+  /** At the machine: read and typed from where one stands. */
+  readonly huge?: boolean;
 }
 
 /**
@@ -50,6 +52,7 @@ export function TypedField<T>({
   hint,
   placeholder,
   armed = false,
+  huge = false,
 }: TypedProps<T>) {
   const id = useId();
   const [draft, setDraft] = useDraft(label);
@@ -83,14 +86,19 @@ export function TypedField<T>({
   };
   return (
     <div className="grid content-start gap-1">
-      <label htmlFor={id} className="text-sm text-ink2">
+      <label htmlFor={id} className={huge ? 'text-2xl font-bold leading-tight' : 'text-sm text-ink2'}>
         {label}
       </label>
       <input
         id={id}
         data-numeric
+        data-drafting={draft === null ? 'no' : 'yes'}
         {...(armed ? { 'data-armed': 'reading' } : {})}
-        className={clsx(inputClass, armed && 'border-2 border-blue text-xl')}
+        className={clsx(
+          inputClass,
+          armed && 'border-2 border-strawink text-xl outline-3 outline-straw',
+          huge && 'field-huge font-bold',
+        )}
         value={draft ?? shown}
         placeholder={placeholder}
         aria-invalid={problem !== null}
@@ -123,10 +131,22 @@ interface LengthProps {
   readonly hint?: ReactNode;
   readonly placeholder?: string;
   readonly armed?: boolean;
+  readonly huge?: boolean;
 }
 
 /** A length in whatever way it is thought; the other system stands beside it. */
-export function LengthField({ label, mm, system, onCommit, onClear, rule, hint, placeholder, armed }: LengthProps) {
+export function LengthField({
+  label,
+  mm,
+  system,
+  onCommit,
+  onClear,
+  rule,
+  hint,
+  placeholder,
+  armed,
+  huge,
+}: LengthProps) {
   const other = system === 'mm' ? 'in' : 'mm';
   return (
     <TypedField
@@ -137,6 +157,7 @@ export function LengthField({ label, mm, system, onCommit, onClear, rule, hint, 
       {...(onClear ? { onClear } : {})}
       {...(placeholder !== undefined ? { placeholder } : {})}
       {...(armed ? { armed } : {})}
+      {...(huge ? { huge } : {})}
       hint={
         <>
           {mm !== null && <span className="num">{lengthText(mm, other, FINE)}</span>}

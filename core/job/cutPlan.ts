@@ -1,6 +1,6 @@
 import { flanksUnderTool } from '../cutting/flanks.ts';
 import { planOf, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
-import { isSquare, slopeOfTool, tipBeyondPitchLineMm, type Tip } from '../cutting/tip.ts';
+import { isSquare, type ToolOutline, slopeOfTool, tipBeyondPitchLineMm, type Tip } from '../cutting/tip.ts';
 import { externalDepthMm, nutRootFlatMm, rootFlatMm } from '../form/sizes.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
 import { bad, type Outcome } from '../quantity/outcome.ts';
@@ -35,6 +35,16 @@ export function passesWanted(job: Job): number | null {
   if (!passes) return null;
   const since = standing(job.events).filter((e) => e.kind === 'cut' && e.n > passes.after).length;
   return passes.count > since ? passes.count - since : null;
+}
+
+/** The tool as this job's cut meets it, before anything is put up; null: no thread is named. */
+export function toolOfJob(
+  job: Job,
+): { readonly tool: ToolOutline; readonly pitchMm: number; readonly leftHand: boolean } | null {
+  const thread = threadOfJob(job);
+  if (!thread) return null;
+  const flanks = flanksUnderTool(threadFormOf(thread), { leftHand: thread.leftHand });
+  return { tool: { ...flanks, tip: tipOf(job, thread) }, pitchMm: pitchMmOf(thread), leftHand: thread.leftHand };
 }
 
 /** The plan's question for a job: target, metal, tool and lathe as they are. Null: no thread is named, or no surface touched or measured. */

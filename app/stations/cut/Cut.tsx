@@ -1,60 +1,56 @@
-import { cardOf } from '../../../core/job/card.ts';
+import { useState } from 'react';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { CONFLICT, planDelta } from '../../../words/machine.ts';
-import { StationFrame } from '../../shell/StationFrame.tsx';
+import { CONFLICT } from '../../../words/machine.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { useAppSelector, useShop } from '../../store/store.ts';
-import { Note, Panel } from '../../ui/controls.tsx';
+import { useShop } from '../../store/store.ts';
 import { ActCard } from './ActCard.tsx';
-import { Ledger } from './Ledger.tsx';
-import { PartBefore } from './PartBefore.tsx';
+import { CutDrawers, type CutDrawer } from './CutDrawers.tsx';
 import { PassCard } from './PassCard.tsx';
-import { PassTable } from './PassTable.tsx';
-import { Schedule } from './Schedule.tsx';
-import { SideActs } from './SideActs.tsx';
+import { TryCard, type Trying } from './TryCard.tsx';
+import { WiresCard } from './WiresCard.tsx';
+import { MountCard } from './MountCard.tsx';
+
+/** What is open besides the card itself. */
+export interface Beside {
+  readonly drawer: CutDrawer | null;
+  readonly trying: Trying | null;
+  readonly open: (drawer: CutDrawer | null) => void;
+  readonly tryIt: (how: Trying | null) => void;
+}
 
 /** What is to be done now, from the metal as it is: one act, one reading. */
 export function Cut() {
   const { job, machine } = useJobView();
   const shop = useShop();
-  if (!threadOfJob(job))
-    return (
-      <StationFrame station="cut" lead="One act after another, from the metal as it is.">
-        {null}
-      </StationFrame>
-    );
+  const [drawer, open] = useState<CutDrawer | null>(null);
+  const [asked, tryIt] = useState<Trying | null>(null);
   const { card } = machine;
-  const lathe = latheOf(job, shop);
+  const beside: Beside = { drawer, trying: asked, open: (d) => open(d === drawer ? null : d), tryIt };
+  const due = card.do === 'try' || (card.do === 'measure' && card.what === 'thread');
+  const how = asked ?? (due ? (card.do === 'measure' ? 'wires' : 'mate') : null);
+  const named = threadOfJob(job) !== null;
+  const shown =
+    how === 'wires' ? (
+      <WiresCard beside={beside} due={due} />
+    ) : how === 'mate' ? (
+      <TryCard beside={beside} due={due} />
+    ) : card.do === 'set' ? (
+      <PassCard beside={beside} />
+    ) : card.do === 'measure' || card.do === 'mount' ? (
+      <MountCard beside={beside} />
+    ) : (
+      <ActCard beside={beside} />
+    );
   return (
-    <StationFrame
-      station="cut"
-      lead="Set the dial, cut, then Done. What is done is kept, and the rest is planned from it."
-    >
-      <Delta />
-      {card.do === 'set' ? <PassCard /> : <ActCard />}
-      <PartBefore />
-      {card.conflict && <Note tone="caution">{CONFLICT[card.conflict]}</Note>}
-      <SideActs />
-      <Schedule />
-      {machine.plan && machine.plan.passes.length > 0 && lathe && (
-        <Panel title="Passes to come">
-          <PassTable view={machine} lathe={lathe} internal={job.intake.make === 'internal'} />
-        </Panel>
-      )}
-      <Ledger />
-    </StationFrame>
+    <>
+      {shown}
+      {named && drawer !== null && <CutDrawers which={drawer} onWhich={open} lathe={latheOf(job, shop)} />}
+    </>
   );
 }
 
-/** What the last change of the plan did to what is next. */
-function Delta() {
-  const { machine } = useJobView();
-  const shop = useShop();
-  const last = useAppSelector((s) => s.work.job?.past.at(-1));
-  const text = last ? planDelta(cardOf(last.value, shop, null), machine) : null;
-  return (
-    <p aria-live="polite" className={text === null ? 'sr-only' : 'rounded-md bg-bluesoft px-3 py-2 text-lg'}>
-      {text === null ? '' : `The plan changed: ${text}.`}
-    </p>
-  );
+/** What stands beside every card: a conflict of feed and slide. */
+export function Conflict() {
+  const { conflict } = useJobView().machine.card;
+  return conflict === null ? null : <p className="text-lg font-semibold text-stop">{CONFLICT[conflict]}</p>;
 }

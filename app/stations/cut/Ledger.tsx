@@ -17,7 +17,7 @@ export function Ledger({ readOnly = false }: { readonly readOnly?: boolean }) {
   const events = job.events.filter((e) => e.kind !== 'voided').toReversed();
   const shown = all || readOnly ? events : events.slice(0, SHOWN);
   return (
-    <Panel title="What was done">
+    <Panel {...(readOnly ? { title: 'What was done' } : {})} className={readOnly ? '' : 'border-0 p-0'}>
       {!readOnly && (
         <TextField
           label="Note of a trial fit (kept with its place)"

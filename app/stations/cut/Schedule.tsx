@@ -3,7 +3,7 @@ import { passesWanted } from '../../../core/job/cutPlan.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Choice, Panel } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 
 /** What the passes are made from: rule, number, largest and smallest cut. */
@@ -12,68 +12,66 @@ export function Schedule() {
   const system = useSystem();
   const wanted = passesWanted(job);
   return (
-    <Panel title="The schedule">
-      <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-        <Choice
-          label="Each pass takes"
-          value={job.cut.rule}
-          options={[
-            { value: 'constant-area', label: 'the same chip' },
-            { value: 'constant-depth', label: 'the same depth' },
-            { value: 'constant-force', label: 'the same force' },
-            { value: 'step', label: 'a step' },
-          ]}
-          onChange={(v) => act({ do: 'setSchedule', rule: v })}
+    <div className="grid gap-3">
+      <Choice
+        label="Each pass takes"
+        value={job.cut.rule}
+        options={[
+          { value: 'constant-area', label: 'the same chip' },
+          { value: 'constant-depth', label: 'the same depth' },
+          { value: 'constant-force', label: 'the same force' },
+          { value: 'step', label: 'a step' },
+        ]}
+        onChange={(v) => act({ do: 'setSchedule', rule: v })}
+      />
+      <Choice
+        label="Coming back"
+        value={job.cut.returnBy}
+        options={[
+          { value: 'reverse', label: 'reverse' },
+          { value: 'dial', label: 'chasing dial' },
+        ]}
+        onChange={(v) => act({ do: 'setSchedule', returnBy: v })}
+      />
+      {job.cut.rule === 'step' ? (
+        <LengthField
+          label="Every pass takes"
+          mm={job.cut.stepMm}
+          system={system}
+          onCommit={(mm) => act({ do: 'setSchedule', stepMm: mm })}
         />
-        <Choice
-          label="Coming back"
-          value={job.cut.returnBy}
-          options={[
-            { value: 'reverse', label: 'reverse' },
-            { value: 'dial', label: 'chasing dial' },
-          ]}
-          onChange={(v) => act({ do: 'setSchedule', returnBy: v })}
-        />
-        {job.cut.rule === 'step' ? (
-          <LengthField
-            label="Every pass takes"
-            mm={job.cut.stepMm}
-            system={system}
-            onCommit={(mm) => act({ do: 'setSchedule', stepMm: mm })}
-          />
-        ) : (
-          <TypedField
-            label="Passes still to come (empty: suggested)"
-            shown={wanted === null ? '' : String(wanted)}
-            placeholder="suggested"
-            parse={wholeNumber('passes', 1, 500)}
-            onCommit={(v) => act({ do: 'setSchedule', passes: v })}
-            onClear={() => act({ do: 'setSchedule', passes: null })}
-          />
-        )}
+      ) : (
         <TypedField
-          label="Spring passes"
-          shown={String(job.cut.springs)}
-          parse={wholeNumber('springs', 0, 10)}
-          onCommit={(v) => act({ do: 'setSchedule', springs: v })}
+          label="Passes still to come (empty: suggested)"
+          shown={wanted === null ? '' : String(wanted)}
+          placeholder="suggested"
+          parse={wholeNumber('passes', 1, 500)}
+          onCommit={(v) => act({ do: 'setSchedule', passes: v })}
+          onClear={() => act({ do: 'setSchedule', passes: null })}
         />
-        <LengthField
-          label="No pass deeper than"
-          mm={job.cut.firstMaxMm}
-          system={system}
-          onCommit={(mm) => act({ do: 'setSchedule', firstMaxMm: mm })}
-          onClear={() => act({ do: 'setSchedule', firstMaxMm: null })}
-        />
-        <LengthField
-          label="Nor shallower than"
-          mm={job.cut.lastMinMm}
-          system={system}
-          rule={{ allowZero: true }}
-          onCommit={(mm) => act({ do: 'setSchedule', lastMinMm: mm })}
-          onClear={() => act({ do: 'setSchedule', lastMinMm: null })}
-          hint={`under ${lengthText(0.02, system, FINE)} a tool rubs (common practice)`}
-        />
-      </div>
-    </Panel>
+      )}
+      <TypedField
+        label="Spring passes"
+        shown={String(job.cut.springs)}
+        parse={wholeNumber('springs', 0, 10)}
+        onCommit={(v) => act({ do: 'setSchedule', springs: v })}
+      />
+      <LengthField
+        label="No pass deeper than"
+        mm={job.cut.firstMaxMm}
+        system={system}
+        onCommit={(mm) => act({ do: 'setSchedule', firstMaxMm: mm })}
+        onClear={() => act({ do: 'setSchedule', firstMaxMm: null })}
+      />
+      <LengthField
+        label="Nor shallower than"
+        mm={job.cut.lastMinMm}
+        system={system}
+        rule={{ allowZero: true }}
+        onCommit={(mm) => act({ do: 'setSchedule', lastMinMm: mm })}
+        onClear={() => act({ do: 'setSchedule', lastMinMm: null })}
+        hint={`under ${lengthText(0.02, system, FINE)} a tool rubs (common practice)`}
+      />
+    </div>
   );
 }

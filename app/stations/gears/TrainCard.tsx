@@ -1,5 +1,6 @@
 import { mountText } from '../../../words/gears.ts';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { mountOn } from '../../../core/gearing/latheArm.ts';
 import type { Fitting } from '../../../core/gearing/mount.ts';
 import { leadSteps } from '../../../core/gearing/leadSteps.ts';
@@ -79,6 +80,12 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
           </p>
         )}
         <div className="no-print mt-3 flex flex-wrap gap-2">
+          <Link
+            to={`/jobs/${job.id}/gears/machine`}
+            className="straw inline-flex min-h-12 items-center rounded-[4px] px-4"
+          >
+            Put it up, step by step
+          </Link>
           <Button onClick={() => act({ do: 'mountGears' })}>It is mounted now</Button>
           <Button
             onClick={() =>

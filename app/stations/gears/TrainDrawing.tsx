@@ -30,7 +30,16 @@ function teethPath(g: PlacedGear, moduleMm: number): string {
  * The train as it goes on the arm, seen from the end of the lathe and true to scale: teeth, pitch circles (dash-dot),
  * front plane filled, back plane hatched, each gear named.
  */
-export function TrainDrawing({ mount, moduleMm }: { readonly mount: Fitting; readonly moduleMm: number }) {
+export function TrainDrawing({
+  mount,
+  moduleMm,
+  now,
+}: {
+  readonly mount: Fitting;
+  readonly moduleMm: number;
+  /** Shafts that are worked on now: lit; the drawing then lies on a plate. */
+  readonly now?: readonly number[];
+}) {
   const system = useSystem();
   const tips = mount.gears.map((g) => ({ g, r: (moduleMm * (g.teeth + 2)) / 2 }));
   const minX = Math.min(...tips.map(({ g, r }) => g.at.x - r)) - PAD;
@@ -42,7 +51,7 @@ export function TrainDrawing({ mount, moduleMm }: { readonly mount: Fitting; rea
   return (
     <svg
       viewBox={`${minX} ${minY} ${maxX - minX} ${maxY - minY}`}
-      className="max-h-[26rem] w-full rounded-md bg-inset"
+      className={now ? 'absolute inset-0 size-full p-4' : 'max-h-[26rem] w-full rounded-md bg-inset'}
       role="img"
       aria-label={`Train on the arm: ${mountText(mount, system)}`}
     >
@@ -60,8 +69,8 @@ export function TrainDrawing({ mount, moduleMm }: { readonly mount: Fitting; rea
               d={teethPath(g, moduleMm)}
               fill={g.plane === 1 ? 'url(#back)' : 'var(--bluesoft)'}
               fillOpacity={g.plane === 1 ? 1 : 0.82}
-              stroke="var(--blue)"
-              strokeWidth="0.5"
+              stroke={now?.includes(g.shaft) ? 'var(--straw)' : 'var(--blue)'}
+              strokeWidth={now?.includes(g.shaft) ? 1.6 : 0.5}
             />
             <circle
               cx={g.at.x}

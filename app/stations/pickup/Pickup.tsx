@@ -1,54 +1,66 @@
-import { pickupWorking } from '../../../core/job/pickupWorking.ts';
+import { cautionsAt } from '../../../core/job/cautions.ts';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { pickupWorking } from '../../../core/job/pickupWorking.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { slipGears } from '../../../core/job/pickupMove.ts';
+import { moveHead } from '../../../words/pickup.ts';
 import { placeText } from '../../../words/gears.ts';
-import { slipGears, type Move, type PickupAnswer, type SlideTravel } from '../../../core/job/pickupMove.ts';
-import { FINE, lengthText, roundText } from '../../../core/quantity/format.ts';
-import { CONFLICT, LOST, pickupSteps, PICKUP_PROBLEM, travelText, WAY_NAMES } from '../../../words/machine.ts';
-import { StationFrame } from '../../shell/StationFrame.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
-import { act, useShop, useSystem } from '../../store/store.ts';
-import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
-import { LengthField } from '../../ui/fields.tsx';
+import { CONFLICT, LOST, pickupSteps, PICKUP_PROBLEM, WAY_NAMES } from '../../../words/machine.ts';
+import { STATION_NAMES } from '../../../words/stations.ts';
+import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
+import { BigNumber } from '../../machine/DialNumber.tsx';
+import { Gate } from '../../machine/Gate.tsx';
+import { MachineCautions } from '../../machine/MachineCautions.tsx';
+import { MachineFrame } from '../../machine/MachineFrame.tsx';
+import { StepList } from '../../machine/StepList.tsx';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { act, useShop } from '../../store/store.ts';
+import { Button, Choice, Note } from '../../ui/controls.tsx';
 import { useWorking } from '../../ui/Working.tsx';
+import { useBack } from '../cut/useBack.ts';
+import { Offset } from './Offset.tsx';
+import { PickupPicture } from './PickupPicture.tsx';
 
+/** Bringing the tool into a groove that is already there: where it stands, the move, and the act. */
 export function Pickup() {
   const { job, machine } = useJobView();
   const shop = useShop();
-  const system = useSystem();
   const navigate = useNavigate();
+  const back = useBack();
+  const u = useDialUnit();
   const { metal, pickup, card } = machine;
-  const lathe = latheOf(job, shop);
-  const thread = threadOfJob(job);
-  const u = lathe?.crossSlide.unit ?? system;
+  const { move } = pickup;
+  const leftHand = threadOfJob(job)?.leftHand ?? false;
   const gears = slipGears(job, shop);
   const found = metal.phase === 'kept';
-  const inGroove = (): void => {
-    if (act({ do: 'inGroove', after: card.after }) === null) void navigate(`/jobs/${job.id}/cut`);
-  };
+  const show = useWorking('pick-up', 'Pick-up', move ? pickupWorking(move, pickup, leftHand) : []);
+  const [at, setAt] = useState(0);
+  if (!threadOfJob(job) || !latheOf(job, shop)) return <Gate station="pickup" />;
+  const head = move ? moveHead(move, u) : null;
+  const lost = metal.lostBy ? LOST[metal.lostBy] : '';
+  const say = head
+    ? `${head.what} ${head.figure}. ${head.which}`
+    : pickup.problem
+      ? PICKUP_PROBLEM[pickup.problem]
+      : lost;
+  const steps = move ? pickupSteps(move, leftHand, u) : [];
   return (
-    <StationFrame station="pickup" lead="Bringing the tool into a groove that is already there.">
-      {found ? (
-        <Note tone="right">The tool is in the groove. Whatever loses it says so, here and on Cut.</Note>
-      ) : (
-        metal.lostBy && <Note tone="caution">{LOST[metal.lostBy]}</Note>
-      )}
-      {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}
-      <Note tone="say">
-        Shut the half-nuts and run the spindle forward, by power or by hand; stop without letting it roll back. Only
-        then look: white paper and a lamp behind, a loupe. The slack is taken up and the tool stands where it would cut.
-      </Note>
-      <Panel title="Where the tool stands">
-        <div className="grid gap-3 md:grid-cols-2">
-          <LengthField
-            armed
-            label="Groove is this far from the tool (+ towards the headstock)"
-            mm={metal.offset?.mm ?? null}
-            system={system}
-            rule={{ allowNegative: true, allowZero: true, maxMm: 500 }}
-            onCommit={(mm, text) => act({ do: 'offset', mm, text })}
-            placeholder="0.6 mm"
-          />
+    <MachineFrame
+      title={STATION_NAMES.pickup}
+      region="Pick up"
+      back={back}
+      say={found ? 'The tool is in the groove.' : say}
+      pictureFirst
+      {...(move ? { onWorking: show } : {})}
+      picture={
+        <div className="relative grid min-h-0">
+          <PickupPicture />
+          <Offset />
+        </div>
+      }
+      head={
+        <div className="grid gap-3">
           <Choice
             label="Bring it in by"
             value={pickup.way}
@@ -63,105 +75,72 @@ export function Pickup() {
               onChange={(v) => act({ do: 'setPickup', slipGear: Number(v) })}
             />
           )}
-        </div>
-      </Panel>
-      {pickup.problem && (
-        <Note tone={pickup.problem === 'slide-square' ? 'wrong' : 'say'}>
-          {PICKUP_PROBLEM[pickup.problem]}
-          {pickup.problem === 'slide-not-along-bed' && (
-            <div className="mt-2">
-              <Button big onClick={() => act({ do: 'swingSlide', deg: 90 })}>
-                It lies along the bed now
-              </Button>
+          {head && (
+            <div>
+              <BigNumber
+                what={head.what}
+                unit={head.unit}
+                figure={head.figure}
+                turns={head.turns}
+                label={`${head.what} ${head.figure}; show the working`}
+                onWorking={show}
+              />
+              <p className="text-2xl font-semibold">{head.which}</p>
             </div>
           )}
-        </Note>
-      )}
-      {pickup.move && <MovePanel move={pickup.move} answer={pickup} leftHand={thread?.leftHand ?? false} u={u} />}
-      <div className="flex flex-wrap gap-3">
-        <Button big tone="main" className="min-h-20 text-2xl" onClick={inGroove} disabled={found}>
-          The tool is in the groove
-        </Button>
-      </div>
-    </StationFrame>
+          {found ? (
+            <Note tone="right">The tool is in the groove. Whatever loses it says so, here and on Cut.</Note>
+          ) : (
+            !move && lost !== '' && <p className="text-2xl font-bold">{lost}</p>
+          )}
+        </div>
+      }
+      step={
+        <div className="grid gap-3">
+          {pickup.problem && (
+            <Note tone={pickup.problem === 'slide-square' ? 'wrong' : 'say'}>
+              <p className="text-xl">{PICKUP_PROBLEM[pickup.problem]}</p>
+              {pickup.problem === 'slide-not-along-bed' && (
+                <Button big className="mt-2" onClick={() => act({ do: 'swingSlide', deg: 90 })}>
+                  It lies along the bed now
+                </Button>
+              )}
+            </Note>
+          )}
+          {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}
+          <MachineCautions codes={cautionsAt('pickup', job, shop)} />
+          {steps.length > 0 ? (
+            <StepList steps={steps} at={Math.min(at, steps.length - 1)} onAt={setAt} />
+          ) : (
+            !found && (
+              <p className="text-lg leading-snug">
+                Shut the half-nuts and run the spindle forward, by power or by hand; stop without letting it roll back.
+                Only then look: white paper and a lamp behind, a loupe. The slack is taken up and the tool stands where
+                it would cut.
+              </p>
+            )
+          )}
+        </div>
+      }
+      bar={
+        <Bar
+          main={
+            <MainAct
+              disabled={found}
+              onClick={() => {
+                if (act({ do: 'inGroove', after: card.after }) === null) void navigate(`/jobs/${job.id}/cut`);
+              }}
+            >
+              The tool is in the groove
+            </MainAct>
+          }
+        >
+          <SideAct onClick={() => document.querySelector<HTMLElement>('main [data-armed]')?.focus()}>
+            Look again
+          </SideAct>
+          <SideAct onClick={() => void navigate(`/jobs/${job.id}/cut`)}>To the card</SideAct>
+        </Bar>
+      }
+    />
   );
-}
-
-/** The move as one big number with its direction in words, then one act after another. */
-function MovePanel({
-  move,
-  answer,
-  leftHand,
-  u,
-}: {
-  readonly move: Move;
-  readonly answer: PickupAnswer;
-  readonly leftHand: boolean;
-  readonly u: 'mm' | 'in';
-}) {
-  const show = useWorking('pick-up', 'Pick-up', pickupWorking(move, answer, leftHand));
-  const head = headline(move, u);
-  return (
-    <Panel title="The move">
-      <button
-        type="button"
-        className="mb-3 block text-left"
-        aria-label={`${head.what} ${head.figure}; show the working`}
-        onClick={show}
-      >
-        <span className="block text-[clamp(1.5rem,3vw,2.25rem)] font-bold">{head.what}</span>
-        <span className="num block text-[clamp(3rem,9vw,6rem)] font-bold leading-none tracking-tighter">
-          {head.figure}
-        </span>
-        <span className="text-xl text-ink2">{head.which}</span>
-      </button>
-      <ol className="grid gap-2 text-lg">
-        {pickupSteps(move, leftHand, u).map((s, i) => (
-          <li key={s} className="flex gap-3">
-            <span className="num font-bold text-blue">{i + 1}</span> {s}
-          </li>
-        ))}
-      </ol>
-    </Panel>
-  );
-}
-
-interface Headline {
-  readonly what: string;
-  readonly figure: string;
-  readonly which: string;
-}
-function headline(move: Move, u: 'mm' | 'in'): Headline {
-  const dial = (t: SlideTravel | null, mm: number): string => travelText(t, mm, u, ' + ');
-  switch (move.way) {
-    case 'parallel':
-      return {
-        what: `Top slide ${move.axialMm >= 0 ? 'towards the headstock' : 'towards the tailstock'}`,
-        figure: dial(move.travel, move.axialMm),
-        which: 'then feed straight in with the cross slide',
-      };
-    case 'angled':
-      return {
-        what: `Top slide ${move.slideMm >= 0 ? 'forward' : 'back'}`,
-        figure: dial(move.travel, move.slideMm),
-        which: `cross slide ${dial(move.crossTravel, move.crossOutMm)} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}`,
-      };
-    case 'turn':
-      return {
-        what: `Turn the work ${move.direction}`,
-        figure: `${roundText(move.deg, 0.5)}\u00b0`,
-        which: move.direction === 'back' ? 'top coming away from you' : 'top coming towards you',
-      };
-    case 'slip':
-      return {
-        what: `Slip the ${move.gear} ${placeText(move.place)}`,
-        figure: `${move.teeth} ${move.teeth === 1 ? 'tooth' : 'teeth'}`,
-        which:
-          move.direction === 'forward'
-            ? 'the way it turns when cutting forward'
-            : 'against the way it turns when cutting',
-      };
-    case 'start':
-      return { what: 'Start further out by', figure: lengthText(move.outMm, u, FINE), which: 'then whole leads only' };
-  }
 }

@@ -50,7 +50,7 @@ export function WearPlot({ title, profile, x, positionMm, onPoint }: Props) {
         aria-label={`${title} along the part: ${profile.spots.length} places, worst ${len(profile.worstMm)} gone`}
       >
         {band(profile.unworn, 'var(--gosoft)')}
-        {profile.used && band(profile.used, 'var(--brasssoft)')}
+        {profile.used && band(profile.used, 'var(--looksoft)')}
         <path
           d={`M${PLOT.left} ${y(profile.referenceMm)}H${PLOT.width - PLOT.right}`}
           stroke="var(--go)"

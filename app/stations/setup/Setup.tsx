@@ -1,3 +1,7 @@
+import { Link } from 'react-router';
+import { settingsOf } from '../../../core/job/settings.ts';
+import { threadFormOf } from '../../../core/standards/thread.ts';
+import { SettingRows } from './SettingRows.tsx';
 import { setupOf } from '../../../core/job/setupView.ts';
 import { cautionText } from '../../../words/cautions.ts';
 import { slideAngleText } from '../../../words/setup.ts';
@@ -7,28 +11,19 @@ import { feedsAtAngle } from '../../../core/job/feed.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
 import { FINE, lengthText, roundText, speedText } from '../../../core/quantity/format.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Choice, Note, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 import { parseSpindleSpeed } from '../../../core/lathe/typed.ts';
 
-const CHECKS: readonly { readonly id: string; readonly text: string }[] = [
-  { id: 'ground', text: 'Tool ground to the form, side relief for the lead angle' },
-  { id: 'height', text: 'Tool on centre height' },
-  { id: 'square', text: 'Tool square to the work with the setting gauge' },
-  { id: 'true', text: 'Work runs true, centre or steady in place' },
-  { id: 'relief', text: 'Relief groove cut, or a stop set' },
-  { id: 'zero', text: 'Both dials at zero with the tool just touching' },
-  { id: 'clear', text: 'Tool clears jaws and centre over the whole travel; chuck key out' },
-];
-
-/** Flank angles whose half is often taken wrongly; a slide set further than the half angle cuts steps in the flank. */
+/** Tool, slide and speed, decided at the desk; set one after another at the machine. */
 export function Setup() {
   const { job, machine } = useJobView();
   const shop = useShop();
   const system = useSystem();
+  const machineUnit = useDialUnit();
   const thread = threadOfJob(job);
   const view = setupOf(job, shop);
   if (!thread || !view)
@@ -43,8 +38,21 @@ export function Setup() {
   const angled = feedsAtAngle(job.setup.infeed);
   const angle = job.setup.slideAngleDeg;
   const internal = job.intake.make === 'internal';
+  const form = threadFormOf(thread);
+  const settings = settingsOf(job, view, form.leadingFlankDeg + form.trailingFlankDeg);
   return (
-    <StationFrame station="setup" lead="Tool, slide and speed, before any metal is cut.">
+    <StationFrame
+      station="setup"
+      lead="Tool, slide and speed, before any metal is cut."
+      acts={
+        <Link
+          to={`/jobs/${job.id}/setup/machine`}
+          className="key inline-flex min-h-14 items-center justify-center gap-2 rounded-[4px] px-4 text-lg font-semibold"
+        >
+          At the machine: set it, one after another
+        </Link>
+      }
+    >
       <div className="grid gap-4 md:grid-cols-2">
         <Panel title="Feeding in">
           <div className="grid gap-3">
@@ -151,28 +159,20 @@ export function Setup() {
           </div>
         </Panel>
         <Panel title="Before the scratch pass" className="md:col-span-2">
-          <ul className="grid gap-1 md:grid-cols-2">
-            {CHECKS.map((c) => (
-              <li key={c.id}>
-                <label className="flex min-h-12 items-center gap-3">
-                  <input
-                    type="checkbox"
-                    className="size-6 accent-(--blue)"
-                    checked={job.setup.checks.includes(c.id)}
-                    onChange={(e) =>
-                      act({
-                        do: 'setUp',
-                        checks: e.target.checked
-                          ? [...job.setup.checks, c.id]
-                          : job.setup.checks.filter((x) => x !== c.id),
-                      })
-                    }
-                  />
-                  {c.text}
-                </label>
-              </li>
-            ))}
-          </ul>
+          <SettingRows
+            settings={settings}
+            now={null}
+            toggles
+            unit={machineUnit}
+            onAsk={(code) =>
+              act({
+                do: 'setUp',
+                checks: job.setup.checks.includes(code)
+                  ? job.setup.checks.filter((x) => x !== code)
+                  : [...job.setup.checks, code],
+              })
+            }
+          />
           <div className="mt-3 grid gap-2">
             <Note tone="say">
               Then a scratch pass of about {lengthText(0.1, system, FINE)}: check the pitch with a leaf or a rule before

@@ -1,0 +1,119 @@
+import { Suspense, useEffect, useMemo, useRef } from 'react';
+import { Navigate, useNavigate } from 'react-router';
+import { believedThread, stationsOf } from '../../core/job/chain.ts';
+import type { StationId } from '../../core/job/stations.ts';
+import { STATE_WORDS, STATION_NAMES } from '../../words/stations.ts';
+import { useSystem } from '../store/store.ts';
+import { useKeys } from '../ui/keys.ts';
+import { Refusal } from '../ui/Refusal.tsx';
+import { WorkingDrawer } from '../ui/Working.tsx';
+import { GaugeCatcher } from './GaugeCatcher.tsx';
+import { useJobView } from './jobContext.tsx';
+import { Rule } from './Rule.tsx';
+import { neighbour, settle } from './settle.ts';
+import { fetchOthers, MACHINE_VIEWS, STATION_VIEWS } from './stationViews.ts';
+import { TopBar } from './TopBar.tsx';
+
+/** Stations at which the person stands at the machine: the whole screen is theirs. */
+const AT_MACHINE: readonly StationId[] = ['pickup', 'cut', 'prove'];
+/** Modes of other stations that are gone through at the machine. */
+export type Mode = 'machine' | null;
+
+/** One station of the open job, with what is around it: at the desk header and band, at the machine nothing but the work. */
+export function JobFrame({ station, mode }: { readonly station: StationId; readonly mode: Mode }) {
+  const { job } = useJobView();
+  const system = useSystem();
+  useStationKeys(station);
+  useArrival(station);
+  useEffect(() => fetchOthers(station), [station]);
+  const machine = mode === 'machine' ? MACHINE_VIEWS[station] : undefined;
+  const View = machine ?? STATION_VIEWS[station];
+  if (!stationsOf(job).includes(station)) return <Navigate to={`/jobs/${job.id}/gears`} replace />;
+  const view = (
+    <Suspense fallback={<h1 className="text-2xl">Opening&hellip;</h1>}>
+      <View key={job.id + station} />
+    </Suspense>
+  );
+  if (machine || AT_MACHINE.includes(station))
+    return (
+      <>
+        <GaugeCatcher />
+        {view}
+        <WorkingDrawer system={system} />
+      </>
+    );
+  return (
+    <div className="flex min-h-dvh flex-col desk:h-dvh desk:overflow-hidden">
+      <TopBar job={job} />
+      <GaugeCatcher />
+      <Rule station={station} />
+      <main id="view" className="min-h-0 min-w-0 grow p-3">
+        <Refusal />
+        {view}
+      </main>
+      <WorkingDrawer system={system} />
+    </div>
+  );
+}
+
+function useStationKeys(station: StationId): void {
+  const { job, states, top } = useJobView();
+  const navigate = useNavigate();
+  const keys = useMemo(() => {
+    const go = (by: 1 | -1) => () => {
+      const to = neighbour(job, station, by);
+      if (to) void navigate(`/jobs/${job.id}/${to}`);
+    };
+    return {
+      '[': go(-1),
+      ']': go(1),
+      'Alt+ArrowUp': go(-1),
+      'Alt+ArrowDown': go(1),
+      s: () => {
+        if (states[station].kind !== 'blocked' && station !== 'name') settle(station, believedThread(job, top));
+      },
+    };
+  }, [job, station, navigate, states, top]);
+  useKeys(keys);
+}
+
+/** Where one has come to: the title names it, the focus goes to its heading, and it is spoken. */
+function useArrival(station: StationId): void {
+  const { job, states } = useJobView();
+  useEffect(() => {
+    document.title = `${STATION_NAMES[station]} \u00b7 ${job.title} \u00b7 Gelvin`;
+  }, [job.title, station]);
+  const came = useRef(station);
+  const state = states[station].kind;
+  useEffect(() => {
+    if (came.current === station) return undefined;
+    came.current = station;
+    announce(`${STATION_NAMES[station]}, ${STATE_WORDS[state]}`);
+    // the view may still be on its way
+    let tries = 20;
+    const focus = (): void => {
+      const heading = document.querySelector<HTMLElement>('main h1[tabindex]');
+      // whoever has begun to type is not interrupted
+      if (document.activeElement !== document.body && document.activeElement?.tagName !== 'A') return;
+      if (heading) heading.focus({ preventScroll: true });
+      else if ((tries -= 1) > 0) timer = setTimeout(focus, 50);
+    };
+    let timer = setTimeout(focus, 0);
+    return () => clearTimeout(timer);
+    // only where one has come to matters, not how its state changes afterwards
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [station]);
+}
+
+/** Says something to whoever does not see the screen. */
+export function announce(text: string): void {
+  let region = document.getElementById('spoken');
+  if (!region) {
+    region = document.createElement('p');
+    region.id = 'spoken';
+    region.setAttribute('role', 'status');
+    region.className = 'sr-only';
+    document.body.append(region);
+  }
+  region.textContent = text;
+}

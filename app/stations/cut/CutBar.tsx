@@ -1,0 +1,57 @@
+import type { ReactNode } from 'react';
+import { Ellipsis, StepBack } from 'lucide-react';
+import { TRY_WITH } from '../../../words/try.ts';
+import { wirePlan } from '../../../core/job/derive.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { act, useShop } from '../../store/store.ts';
+import { Bar, SideAct } from '../../machine/Bar.tsx';
+import type { Beside } from './Cut.tsx';
+import { useTakeBack } from './useCutFrame.ts';
+
+/** Every card's acts: back, try, over wires, spring, deeper, side cut, more; the one that goes on is the card's own. */
+export function CutBar({ beside, main }: { readonly beside: Beside; readonly main?: ReactNode }) {
+  const { job, machine } = useJobView();
+  const shop = useShop();
+  const back = useTakeBack(true);
+  const { card, metal } = machine;
+  const cutting = metal.cuts > 0 && metal.finished === null;
+  // while the card is stopped or the groove is lost nothing is cut
+  const able = cutting && (card.do === 'set' || card.do === 'try' || (card.do === 'measure' && card.what === 'thread'));
+  const wires = cutting && wirePlan(job, shop) !== null;
+  const { drawer, open, tryIt } = beside;
+  return (
+    <Bar main={main}>
+      {back && (
+        <SideAct onClick={back.run}>
+          <StepBack aria-hidden size={22} /> Back
+        </SideAct>
+      )}
+      {cutting && <SideAct onClick={() => tryIt('mate')}>{TRY_WITH[job.intake.make]}</SideAct>}
+      {wires && <SideAct onClick={() => tryIt('wires')}>Over wires</SideAct>}
+      {able && (
+        <>
+          <SideAct
+            label="Spring pass done now"
+            className="max-md:hidden"
+            onClick={() => act({ do: 'springDone', after: card.after })}
+          >
+            Spring
+          </SideAct>
+          <SideAct className="max-md:hidden" pressed={drawer === 'deeper'} onClick={() => open('deeper')}>
+            Deeper
+          </SideAct>
+          <SideAct className="max-md:hidden" pressed={drawer === 'side'} onClick={() => open('side')}>
+            Side cut
+          </SideAct>
+        </>
+      )}
+      <SideAct
+        pressed={drawer === 'happened'}
+        label="More: what happened, the plan, what was done"
+        onClick={() => open('happened')}
+      >
+        <Ellipsis aria-hidden size={24} /> More
+      </SideAct>
+    </Bar>
+  );
+}

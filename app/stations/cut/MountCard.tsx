@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { trainText } from '../../../core/gearing/trainText.ts';
+import { HOLDING_NAMES } from '../../../words/ledger.ts';
+import { cardText } from '../../../words/machine.ts';
+import { STATION_NAMES } from '../../../words/stations.ts';
+import { MainAct } from '../../machine/Bar.tsx';
+import { Keypad, takeArmed } from '../../machine/Keypad.tsx';
+import { MachineCautions } from '../../machine/MachineCautions.tsx';
+import { MachineFrame } from '../../machine/MachineFrame.tsx';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { act, useShop } from '../../store/store.ts';
+import { Choice } from '../../ui/controls.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import type { Beside } from './Cut.tsx';
+import { CutBar } from './CutBar.tsx';
+import { PartBefore } from './PartBefore.tsx';
+import { PartPlate } from './PartPlate.tsx';
+import { useBack } from './useBack.ts';
+
+/** What comes before the first pass: the work put up, the train put up, the surface measured. */
+export function MountCard({ beside }: { readonly beside: Beside }) {
+  const { job, machine } = useJobView();
+  const shop = useShop();
+  const u = useDialUnit();
+  const back = useBack();
+  const [holding, setHolding] = useState<keyof typeof HOLDING_NAMES>('chuck');
+  const { card, metal } = machine;
+  const { after } = card;
+  const what = card.do === 'measure' ? 'measure' : card.what === 'gears' ? 'gears' : 'work';
+  const text = cardText(machine, job.intake.make, u);
+  return (
+    <MachineFrame
+      title={STATION_NAMES.cut}
+      region="Pass card"
+      back={back}
+      say={text}
+      picture={<PartPlate act={what === 'measure' ? 'measure' : 'mount'} />}
+      head={
+        <div className="grid gap-4">
+          <p className="text-[clamp(1.75rem,5cqi,2.25rem)] font-bold leading-tight">{text}</p>
+          {what === 'work' && (
+            <Choice
+              label="Held"
+              value={holding}
+              options={Object.entries(HOLDING_NAMES).map(([value, label]) => ({
+                value: value as keyof typeof HOLDING_NAMES,
+                label,
+              }))}
+              onChange={setHolding}
+            />
+          )}
+          {what === 'gears' && (
+            <>
+              <p className="num text-[clamp(2.5rem,11cqi,6rem)] font-bold leading-none">
+                {job.gears.train ? trainText(job.gears.train) : ''}
+              </p>
+              <Link
+                className="inline-flex min-h-12 items-center text-lg text-blue underline"
+                to={`/jobs/${job.id}/gears/machine`}
+              >
+                Put it up, step by step
+              </Link>
+            </>
+          )}
+          {what === 'measure' && (
+            <LengthField
+              armed
+              huge
+              label={
+                job.intake.make === 'external' ? 'The blank measures, on diameter' : 'The bore measures, on diameter'
+              }
+              mm={metal.measuredMm}
+              system={shop.settings.system}
+              onCommit={(mm, t) => act({ do: 'measureBlank', diameterMm: mm, text: t, after })}
+            />
+          )}
+          <PartBefore />
+        </div>
+      }
+      step={
+        <div className="grid gap-3">
+          <MachineCautions codes={card.cautions} />
+          {what === 'measure' && <Keypad />}
+        </div>
+      }
+      bar={
+        <CutBar
+          beside={beside}
+          main={
+            what === 'work' ? (
+              <MainAct onClick={() => act({ do: 'mount', holding, after })}>It is put up and runs true</MainAct>
+            ) : what === 'gears' ? (
+              <MainAct onClick={() => act({ do: 'mountGears', after })}>It is put up</MainAct>
+            ) : (
+              <MainAct onClick={takeArmed}>Take it</MainAct>
+            )
+          }
+        />
+      }
+    />
+  );
+}

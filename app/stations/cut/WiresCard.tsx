@@ -1,0 +1,50 @@
+import { suggestDeeper } from '../../../core/job/deeper.ts';
+import { wirePlan } from '../../../core/job/derive.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { deeperText } from '../../../words/deeper.ts';
+import { cardText } from '../../../words/machine.ts';
+import { MachineFrame } from '../../machine/MachineFrame.tsx';
+import { Keypad } from '../../machine/Keypad.tsx';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { act, useShop } from '../../store/store.ts';
+import { LengthField } from '../../ui/fields.tsx';
+import { WiresPlate } from '../prove/WiresPlate.tsx';
+import type { Beside } from './Cut.tsx';
+import { TryAnswer, TryBar } from './TryCard.tsx';
+import { useBack } from './useBack.ts';
+
+/** Measured over wires at the machine: one field, large; what it says of the next cut as soon as it is taken. */
+export function WiresCard({ beside, due }: { readonly beside: Beside; readonly due: boolean }) {
+  const { job, machine } = useJobView();
+  const shop = useShop();
+  const u = useDialUnit();
+  const { system } = shop.settings;
+  const wires = wirePlan(job, shop);
+  const answer = suggestDeeper(job, shop, machine.metal);
+  const back = useBack();
+  if (!wires) return null;
+  return (
+    <MachineFrame
+      title="Over wires"
+      region="Pass card"
+      back={back}
+      say={answer ? deeperText(answer, u, 'radius') : due ? cardText(machine, job.intake.make, u) : 'Over wires'}
+      picture={<WiresPlate wires={wires} unit={system} />}
+      head={
+        <div className="grid gap-2">
+          <LengthField
+            armed
+            huge
+            label={`Over wires of ${lengthText(wires.wireMm, system, FINE)}: should be ${lengthText(wires.targetMm, system, FINE)}`}
+            mm={null}
+            system={system}
+            onCommit={(mm, text) => act({ do: 'overWires', mm, text, after: machine.card.after })}
+          />
+          <TryAnswer answer={answer} />
+        </div>
+      }
+      step={<Keypad />}
+      bar={<TryBar beside={beside} due={due} answer={answer} />}
+    />
+  );
+}

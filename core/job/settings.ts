@@ -1,0 +1,34 @@
+import type { SetupView } from './setupView.ts';
+import { feedsAtAngle } from './feed.ts';
+import type { Job } from './schema.ts';
+
+/** What is set at the machine before the first chip, in the order in which it is done. */
+export type SettingCode = 'true' | 'ground' | 'height' | 'slide' | 'square' | 'relief' | 'speed' | 'clear' | 'zero';
+
+export interface MachineSetting {
+  readonly code: SettingCode;
+  /** The number that is set; null: nothing but to see that it is so, or the number is not known. */
+  readonly value: { readonly deg: number } | { readonly mm: number } | { readonly rpm: number } | null;
+  readonly done: boolean;
+}
+
+/** The settings of this job: an angled slide only where the cut is fed along it. */
+export function settingsOf(job: Job, view: SetupView, includedDeg: number): MachineSetting[] {
+  const { setup } = job;
+  const of = (code: SettingCode, value: MachineSetting['value'] = null): MachineSetting => ({
+    code,
+    value,
+    done: setup.checks.includes(code),
+  });
+  return [
+    of('true'),
+    of('ground', { deg: includedDeg }),
+    of('height'),
+    ...(feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),
+    of('square'),
+    of('relief', { mm: setup.reliefMm }),
+    of('speed', view.rpm === null ? null : { rpm: view.rpm }),
+    of('clear'),
+    of('zero'),
+  ];
+}

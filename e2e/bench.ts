@@ -49,6 +49,19 @@ export async function bringIn(page: Page, data: unknown, station: string, id = '
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 }
 
+/** Goes to a station as a hand does: by the band, or at the machine by the list of stations. */
+export async function station(page: Page, name: string): Promise<void> {
+  const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) });
+  if (!(await link.isVisible())) await page.getByRole('button', { name: 'Stations' }).click();
+  await link.click();
+}
+/** Opens what is at hand besides the card, at one of its tabs. */
+export async function besides(page: Page, tab: string): Promise<void> {
+  if (!(await page.getByRole('complementary', { name: 'Besides the card' }).isVisible()))
+    await page.getByRole('button', { name: /^More/ }).click();
+  await page.getByRole('button', { name: tab, exact: true }).click();
+}
+
 /** A job out of a backup that an older version wrote. */
 export function oldJob(version: 1 | 2, id: string): unknown {
   const text = readFileSync(new URL(`../core/formats/backup-v${version}.json`, import.meta.url), 'utf8');

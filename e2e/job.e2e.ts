@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { chromium, type Page } from '@playwright/test';
+import { station } from './bench.ts';
 import { axeClean, expect, tabTo, test, type, written } from './fixtures.ts';
 
 /** Adds a lathe with an 8 tpi leadscrew through the interface and goes back to the jobs. */
@@ -119,9 +120,12 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
   await page.keyboard.press(']');
 
   await expect(page.getByRole('heading', { name: 'Prove', exact: true })).toBeVisible();
+  await tabTo(page, /^Wires$/);
+  await page.keyboard.press('Enter');
   await tabTo(page, /^Wire or pin used/);
   await type(page, '.081');
   await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
   // effective diameter 1.1585 in (BS 84) less the clearance of 0.0028 in, over 0.081 in wires
   const m = await page.getByRole('button', { name: /^M / }).textContent();
   expect(Number(m)).toBeGreaterThan(1.2735);
@@ -191,6 +195,7 @@ test('1.75 mm on an 8 tpi lathe: near with a 63, exact with a 127', async ({ pag
   await expect(page.getByText(/keep the half-nuts shut/)).toBeVisible();
   const jobUrl = page.url();
 
+  await page.getByRole('button', { name: /^The shop/ }).click();
   await page.getByRole('link', { name: 'Lathes' }).click();
   await page.getByRole('link', { name: /Inch/ }).click();
   await page.getByLabel(/Change gears owned/).fill('20-65 by 5, 63, 127');
@@ -202,7 +207,7 @@ test('1.75 mm on an 8 tpi lathe: near with a 63, exact with a 127', async ({ pag
 
 test('changing the pitch in Read makes Gears, Cut and Prove say so; undo takes it back', async ({ page }) => {
   await page.goto('/jobs/demo-sluice/cut');
-  await page.getByRole('link', { name: /^Read/ }).click();
+  await station(page, 'Read');
   await page.getByRole('button', { name: /Remove Crests/ }).click();
   await page.keyboard.press('Alt+2');
   await page.keyboard.type('48');

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { bringIn, demo, jobOf, M30, oldJob, times } from './bench.ts';
+import { besides, bringIn, demo, jobOf, M30, oldJob, station, times } from './bench.ts';
 import { axeClean, expect, test } from './fixtures.ts';
 
 const card = (page: Page) => page.getByRole('region', { name: 'Pass card' });
@@ -27,6 +27,7 @@ test.describe('by touch', () => {
     ]);
     await bringIn(page, job, 'cut');
     await expect(card(page)).toContainText('Pass 17 of 22');
+    await besides(page, 'The plan');
     await page.getByLabel('Passes still to come (empty: suggested)').fill('10');
     await page.keyboard.press('Enter');
     await expect(card(page)).toContainText('Pass 17 of 26');
@@ -54,6 +55,7 @@ test.describe('by touch', () => {
     await expect(card(page)).toContainText('Every pass is cut');
     let before = '';
     for (let i = 0; i < 3; i += 1) {
+      await card(page).getByRole('button', { name: 'Try the nut' }).tap();
       await card(page).getByRole('button', { name: 'goes on, tight' }).tap();
       await card(page)
         .getByRole('button', { name: /^Deeper by / })
@@ -64,6 +66,7 @@ test.describe('by touch', () => {
       before = now;
       await done(page, 'tap');
     }
+    await card(page).getByRole('button', { name: 'Try the nut' }).tap();
     await card(page).getByRole('button', { name: 'runs freely' }).tap();
     await expect(card(page)).toContainText('It is at size.');
     await axeClean(page);
@@ -114,9 +117,9 @@ test.describe('the pump shaft is picked up by each way, then cut', () => {
       if (way === 'Angled top slide') {
         // the shaft is fed straight in: the slide has to be swung before it can move anything along
         await expect(page.getByRole('alert')).toContainText('square across');
-        await page.getByRole('link', { name: /^Set up/ }).click();
+        await station(page, 'Set up');
         await page.getByRole('radio', { name: 'Top slide at an angle' }).check();
-        await page.getByRole('link', { name: /^Pick up/ }).click();
+        await station(page, 'Pick up');
       }
       await expect(page.getByText(words).first()).toBeVisible();
       await axeClean(page);
@@ -176,6 +179,7 @@ test.describe('a gauge on a cable works no button', () => {
     await page.goto('/jobs/demo-sluice/prove');
     await expect(page.getByLabel('Over wires, then Enter')).toBeVisible();
     await burst(page, '40.31');
+    await page.getByRole('button', { name: 'Measured' }).click();
     await expect(page.getByRole('button', { name: 'Take back 40.31' })).toBeVisible();
   });
 });
@@ -194,6 +198,7 @@ test.describe('an older file, closed in mid-cut', () => {
         await page.keyboard.press('Enter');
       }
       await expect(card(page)).toContainText(/Pass \d+ of/);
+      await besides(page, 'Done so far');
       await expect(page.getByText('Slide read: 0.0551 in deep')).toBeVisible();
     });
 });
@@ -202,7 +207,7 @@ test('a change above Cut stops the card, and undo of a pass strikes it through',
   await page.goto('/jobs/demo-sluice/setup');
   await page.getByLabel('Top slide from the cross-slide line').fill('13.5');
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: /^Cut/ }).click();
+  await station(page, 'Cut');
   await expect(card(page).getByRole('alert')).toContainText('The way of feeding changed: flank 14 is now flank 13.5.');
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(card(page)).toContainText('Pass 7 of');
@@ -210,6 +215,7 @@ test('a change above Cut stops the card, and undo of a pass strikes it through',
   await expect(page.getByText('Pass 7 done')).toBeVisible();
   await page.getByRole('button', { name: /^Undo: pass done/ }).click();
   await expect(card(page)).toContainText('Pass 7 of');
+  await besides(page, 'Done so far');
   await expect(page.getByRole('list', { name: 'Events' })).toContainText('(taken back)');
   await page.getByRole('button', { name: /^Redo/ }).click();
   await expect(card(page)).toContainText('Pass 8 of');

@@ -1,4 +1,4 @@
-import { bringIn, jobOf, M30, times } from './bench.ts';
+import { besides, bringIn, jobOf, M30, times } from './bench.ts';
 import type { Edit } from '../core/job/edits/index.ts';
 import { took } from '../app/testing/bench.ts';
 import { axeClean, expect, test } from './fixtures.ts';
@@ -51,6 +51,7 @@ test('two parts after a test piece: each is offered what was right on the one be
   ).toBeVisible();
   await page.getByRole('button', { name: 'Aim at the same here' }).click();
   await expect(page.getByRole('button', { name: 'Aim at the same here' })).toHaveCount(0);
+  await besides(page, 'Done so far');
   await expect(page.getByRole('list', { name: 'Events' })).toContainText(/Deeper|deeper/);
   await axeClean(page);
   // the second part, aimed so from the start, comes out right, and the third is offered it
@@ -87,7 +88,7 @@ test('a nut for a worn screw: the ways with it have their figures, the true root
   // on the travel alone its root is smaller, and the table decides
   await expect(bore).toContainText('23.17 mm');
   await axeClean(page);
-  await page.getByRole('button', { name: 'Settled', exact: true }).click();
+  await page.getByRole('button', { name: 'Right: on to Gears' }).click();
   await page.goto('/jobs/demo-vice/cut');
   const card = page.getByRole('region', { name: 'Pass card' });
   await card.getByRole('button', { name: 'It is put up and runs true' }).click();
@@ -105,11 +106,13 @@ test('a recut by own steps until its nut runs, then the same for the next part',
   await page.keyboard.press('Enter');
   await expect(card).toContainText('Go deeper by 0.076 mm on the diameter');
   for (const heard of ['starts, then stops', 'goes on, tight']) {
+    if (heard === 'goes on, tight') await card.getByRole('button', { name: 'Try the nut' }).click();
     await card.getByRole('button', { name: heard }).click();
     await card.getByRole('button', { name: /^Deeper by 0\.076 mm on the diameter/ }).click();
     await card.getByRole('button', { name: 'Done', exact: true }).click();
     await card.getByRole('button', { name: 'Spring pass done' }).click();
   }
+  await card.getByRole('button', { name: 'Try the nut' }).click();
   await card.getByRole('button', { name: 'runs freely' }).click();
   await expect(card).toContainText('It is at size.');
   await card.getByRole('button', { name: 'This part is done' }).click();
@@ -142,8 +145,8 @@ test('a recut touched off on its crests: passes above the old flanks say that th
 
 test('a saw-tooth screw: which flank leads follows which of them faces the free end', async ({ page }) => {
   for (const [freeEnd, head, says] of [
-    ['31', '3', 'Straight in with the cross slide'],
-    ['3', '31', 'Top slide 30.5\u00b0 off the cross slide'],
+    ['31', '3', 'straight in'],
+    ['3', '31', 'slide 30.5\u00b0'],
   ] as const) {
     const job = jobOf('Saw-tooth', [
       took('majorDiameter', 49.8),

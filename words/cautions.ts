@@ -46,3 +46,32 @@ const CAUTIONS: Readonly<Record<CautionCode, string>> = {
 
 export const cautionText = (code: CautionCode, u: UnitSystem): string =>
   CAUTIONS[code].replace('SLACK', lengthText(UNMEASURED_SLACK_MM, u));
+
+/** The same at the machine, as short as it can be said and still be right; the whole sentence is a touch away. */
+const SHORT: Readonly<Partial<Record<CautionCode, string>>> = {
+  licensed: 'Only under the code that applies, by those qualified for it.',
+  'taper-holds-pressure': 'Taper threads hold pressure: licensed work under its own code.',
+  'slipped-once': 'It slipped once: prove lead and place again before each cut.',
+  'screwed-chuck': 'This chuck screws on: lock it before reverse.',
+  'threading-cycle': 'In a threading cycle stop and hold may be ignored: know the red button.',
+  'little-time': 'Under a second to stop: slow down, or widen the groove.',
+  'bar-unknown': 'The bar is not measured: see that its back clears the far wall.',
+  'keep-nuts-shut': 'No dial mark is right: the half-nuts stay shut.',
+  'slack-unmeasured': 'Cross slide\u2019s slack not measured: SLACK is allowed for.',
+  isolate: 'Isolate at the plug; cover back on before power.',
+  'isolate-slip': 'Isolate at the plug before hands go near the gears.',
+  'light-gears': 'Light gears break: tap them with wood, never with steel.',
+  'welded-stub': 'Welded stub: check hardness and run-out before threading.',
+  'weld-build-up': 'Weld build-up: check hardness before a high-speed steel tool meets it.',
+  'heavy-chuck': 'Heavy chuck: board on the bed, mind the fingers.',
+  'bar-behind': 'A bar out of the spindle\u2019s back whips: guard it, or shorten it.',
+  'chips-burn': 'These chips can burn: dry sand at hand, never water.',
+  dust: 'This dust harms the lungs: mask on, no air line.',
+  mist: 'Oil mist and smoke: ventilate.',
+  standstill: 'Gauge, mark and try at standstill only. No gloves, no rag.',
+  'file-swarf': 'File left-handed, with a handle. Swarf with a hook.',
+  'chuck-weight': 'A heavy chuck hung on the thread feels tight: carry its weight.',
+  'gauge-certifies': 'A gauge made in the shop certifies nothing: measure and date it.',
+};
+export const cautionShort = (code: CautionCode, u: UnitSystem): string =>
+  (SHORT[code] ?? CAUTIONS[code]).replace('SLACK', lengthText(UNMEASURED_SLACK_MM, u));

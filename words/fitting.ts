@@ -1,4 +1,4 @@
-import { spacersOf } from '../core/gearing/steps.ts';
+import { lastStudMm, spacersOf } from '../core/gearing/steps.ts';
 import { lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Fitting, PlacedGear } from '../core/gearing/mount.ts';
@@ -86,8 +86,7 @@ export function fittingActs(mount: Fitting, spacer: string, u: UnitSystem): Fitt
   if (last === 1)
     acts.push(plainAct('Mesh them', 'The two mesh straight: the arm stays out of the way.', 'They mesh', [0, 1]));
   else {
-    const stud = on(last - 1)[0];
-    const far = stud ? Math.hypot(stud.at.x - end.at.x, stud.at.y - end.at.y) : null;
+    const far = lastStudMm(mount);
     acts.push(
       {
         text: `Mesh from the leadscrew back: slide ${last === 2 ? 'the stud' : `the ${COUNT[last - 1] ?? last - 1} studs in turn`} until ${meshWords(mount, last)}.`,

@@ -60,7 +60,7 @@ test('and one that did would be found', () => {
 });
 
 /** What is drawn is drawn with sines; nothing else in a view is. */
-const DRAWN = /(Drawing|Dial|Overlay|Plot|Groove)\.tsx$/;
+const DRAWN = /(Drawing|Dial|Overlay|Plot|Plate)\.tsx$/;
 test('views work nothing out: no trigonometry, and none of its helpers, outside drawings', () => {
   const views = ['app/stations', 'app/shop', 'app/shell'].flatMap((folder) =>
     readdirSync(folder, { recursive: true, encoding: 'utf8' })

@@ -2,7 +2,7 @@ import { useLayoutEffect, useRef, useState } from 'react';
 
 /** Distance of two divisions, px: far enough for half of one to be seen. */
 const STEP = 41;
-const HEIGHT = 92;
+const HEIGHT = 80;
 
 /**
  * The collar as the operator sees it, unrolled: the index in straw at what it has to show, an arrow where it is wound
@@ -50,9 +50,9 @@ export function Collar({
             const five = n % 5 === 0;
             return (
               <g key={m}>
-                <path d={`M${x} 24v${ten ? 48 : five ? 36 : 26}`} strokeWidth={ten ? 3.5 : 2} />
+                <path d={`M${x} 24v${ten ? 42 : five ? 32 : 24}`} strokeWidth={ten ? 3.5 : 2} />
                 {five && (
-                  <text x={x} y={HEIGHT + 12} fontSize={ten ? 30 : 24} fontWeight="700" stroke="none">
+                  <text x={x} y={HEIGHT + 14} fontSize={ten ? 30 : 24} fontWeight="700" stroke="none">
                     {n}
                   </text>
                 )}
@@ -60,7 +60,7 @@ export function Collar({
             );
           })}
         </g>
-        <rect x={middle - 4} y="26" width="8" height="44" fill="var(--straw)" stroke="#17130a" strokeWidth="1.5" />
+        <rect x={middle - 4} y="26" width="8" height="38" fill="var(--straw)" stroke="#17130a" strokeWidth="1.5" />
         <path d={`M${middle - 15} 2h30l-15 22z`} fill="var(--straw)" stroke="var(--ink)" strokeWidth="2" />
         {back && (
           <path d={`M${middle - 210} 12h-70m14 -9l-16 9l16 9`} stroke="var(--ink)" strokeWidth="4" fill="none" />

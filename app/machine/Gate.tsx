@@ -17,7 +17,7 @@ export function Gate({ station }: { readonly station: StationId }) {
   const to = neighbour(job, station, -1) ?? 'name';
   return (
     <MachineFrame
-      title={STATION_NAMES[station]}
+      station={station}
       region={STATION_NAMES[station]}
       back={back}
       say={text}

@@ -3,6 +3,8 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { ChevronLeft, Maximize, Menu, Moon, Sigma, Sun, Volume2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { latheOf } from '../../core/job/derive.ts';
+import type { StationId } from '../../core/job/stations.ts';
+import { STATION_NAMES } from '../../words/stations.ts';
 import { threadLine } from '../../words/conclusions.ts';
 import { BarButton } from '../shell/BarButton.tsx';
 import { HistoryButtons } from '../shell/HistoryButtons.tsx';
@@ -17,8 +19,9 @@ import { setPrefs, usePrefs } from './prefs.ts';
 import { StationsMenu } from './StationsMenu.tsx';
 
 interface Props {
-  /** What one does here: the heading. */
-  readonly title: string;
+  readonly station: StationId;
+  /** What one does here just now; the station's name where it is left out. */
+  readonly title?: string;
   /** What the whole of it is called: a region of its own. */
   readonly region: string;
   /** Where the arrow goes back to. */
@@ -62,7 +65,7 @@ export function MachineFrame(p: Props) {
             <ChevronLeft aria-hidden size={26} />
           </BarButton>
           <span className="rounded-[3px] bg-plate px-3 py-1 text-lg font-bold text-scribe" aria-hidden>
-            {p.title}
+            {p.title ?? STATION_NAMES[p.station]}
           </span>
           <span className="min-w-0 flex-1 truncate max-xs:hidden">
             <strong className="text-lg">{job.title}</strong>{' '}
@@ -116,7 +119,7 @@ export function MachineFrame(p: Props) {
       </div>
       <main id="view" className="min-h-0">
         <h1 tabIndex={-1} className="sr-only">
-          {p.title}
+          {STATION_NAMES[p.station]}
         </h1>
         <p role="status" className="sr-only">
           {p.say}

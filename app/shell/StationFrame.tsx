@@ -63,14 +63,7 @@ export function StationFrame({ station, lead, children, canSettle = true, acts }
         {acts}
         <Cautions station={station} />
       </section>
-      <div
-        className="grid min-w-0 content-start gap-3 desk:overflow-y-auto"
-        role="region"
-        aria-label={`${STATION_NAMES[station]}: the work`}
-        tabIndex={0}
-      >
-        {children}
-      </div>
+      <div className="grid min-w-0 content-start gap-3 desk:overflow-y-auto">{children}</div>
     </div>
   );
 }

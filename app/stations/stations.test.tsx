@@ -27,6 +27,11 @@ async function at(station: string, id: string): Promise<void> {
 const card = (): string => screen.getByRole('region', { name: 'Pass card' }).textContent ?? '';
 const working = (): string => screen.getByRole('complementary', { name: 'Working' }).textContent ?? '';
 const metal = () => metalOf(job());
+/** What is at hand besides the card: its drawer, at one of its tabs. */
+async function besides(tab: string): Promise<void> {
+  await user.click(screen.getByRole('button', { name: /^More/ }));
+  await user.click(screen.getByRole('button', { name: tab }));
+}
 /** Done is shut for a moment after each press: a hand waits for it. */
 const open = (): Promise<void> =>
   waitFor(() => expect(screen.getByRole('button', { name: /^(Done|Spring pass done)$/ }).dataset['shut']).toBe('no'), {
@@ -74,6 +79,8 @@ describe('Cut goes on from the metal', () => {
     expect(card()).toMatch(/Every pass is cut/);
     for (let i = 0; i < 3; i += 1) {
       const { depthMm } = metal();
+      if (!screen.queryByRole('button', { name: 'goes on, tight' }))
+        await user.click(screen.getByRole('button', { name: 'Try the nut' }));
       await user.click(
         within(screen.getByRole('region', { name: 'Pass card' })).getByRole('button', { name: 'goes on, tight' }),
       );
@@ -82,8 +89,9 @@ describe('Cut goes on from the metal', () => {
       through();
       expect(metal().depthMm).toBeGreaterThan(depthMm);
     }
+    await user.click(screen.getByRole('button', { name: 'Try the nut' }));
     await user.click(screen.getByRole('button', { name: 'runs freely' }));
-    expect(screen.getByText('It is at size.')).toBeTruthy();
+    expect(screen.getAllByText('It is at size.').length).toBeGreaterThan(0);
     await user.click(screen.getByRole('button', { name: 'This part is done' }));
     expect(metal().finished).toBe('finished');
   });
@@ -94,6 +102,7 @@ describe('Cut goes on from the metal', () => {
   });
   test('the schedule is of passes to come; what a change does is said; what cannot be is refused', async () => {
     await at('cut', 'demo-sluice');
+    await besides('The plan');
     await pick('Each pass takes', 'the same depth');
     await type('Passes still to come (empty: suggested)', '30');
     expect(job().cut).toMatchObject({ rule: 'constant-depth', passes: { count: 30, after: metal().events } });
@@ -108,6 +117,7 @@ describe('Cut goes on from the metal', () => {
   });
   test('a trial fit is kept in its place among what was done', async () => {
     await at('cut', 'demo-sluice');
+    await besides('Done so far');
     await type(/^Note of a trial fit/, 'nut starts, tight after two');
     expect(job().events.at(-1)).toMatchObject({ kind: 'tried', result: 'note', note: 'nut starts, tight after two' });
     expect(within(screen.getByRole('list', { name: 'Events' })).getByText('nut starts, tight after two')).toBeTruthy();
@@ -122,21 +132,22 @@ describe('Cut goes on from the metal', () => {
   });
   test('a slip in the jaws leaves picking up as the only act', async () => {
     await at('cut', 'demo-sluice');
-    await user.click(screen.getByRole('button', { name: 'Something happened' }));
+    await besides('Happened');
     await user.click(screen.getByRole('button', { name: 'It slipped in the jaws' }));
     expect(card()).toMatch(/slipped in the jaws.*Pick it up/s);
     expect(screen.queryByRole('button', { name: 'Done' })).toBeNull();
-    expect(screen.getAllByRole('link', { name: /^Pick (it )?up/ }).length).toBeGreaterThan(1);
+    expect(screen.getByRole('link', { name: /^Pick it up/ })).toBeTruthy();
   });
   test('a screwed-on chuck in reverse is warned of; where no mark is right the nuts stay shut', async () => {
     await at('cut', 'demo-sluice');
-    expect(screen.getByText(/This chuck screws on and can unwind/)).toBeTruthy();
+    expect(screen.getByText('This chuck screws on: lock it before reverse.')).toBeTruthy();
     act(() => void store.act({ do: 'takeTrain', train: { drivers: [63, 20], driven: [40, 50], gearbox: '1' } }));
     act(() => void store.act({ do: 'check' }));
+    await besides('The plan');
     await pick('Coming back', 'chasing dial');
     // an approximate train on 8 tpi: no mark is right, so the spindle reverses all the same
-    expect(screen.getByText(/No dial mark is right for this lead/)).toBeTruthy();
-    expect(screen.getByText(/This chuck screws on and can unwind/)).toBeTruthy();
+    expect(screen.getByText('No dial mark is right: the half-nuts stay shut.')).toBeTruthy();
+    expect(screen.getByText('This chuck screws on: lock it before reverse.')).toBeTruthy();
   });
 });
 
@@ -238,7 +249,7 @@ describe('the working panel', () => {
     expect(working()).toContain(result);
     expect(working()).toContain('0.35');
     await user.click(screen.getByRole('link', { name: /^Gears/ }));
-    expect(working()).toMatch(/Touch a number/);
+    await waitFor(() => expect(screen.queryByRole('complementary', { name: 'Working' })).toBeNull());
   });
 });
 
@@ -278,9 +289,10 @@ describe('Set up', () => {
   test('checks are ticked and unticked', async () => {
     await at('setup', 'demo-pump');
     const before = job().setup.checks.length;
-    const box = screen.getByLabelText('Tool on centre height');
+    const box = screen.getByRole('button', { name: /^On centre height/ });
     await user.click(box);
     expect(job().setup.checks).toContain('height');
+    expect(box.getAttribute('aria-pressed')).toBe('true');
     await user.click(box);
     expect(job().setup.checks).toHaveLength(before);
   });
@@ -297,16 +309,14 @@ describe('Pick up', () => {
     await pick('Bring it in by', way);
     if (way === 'Angled top slide') {
       // the pump is fed straight in: nobody has said how the slide lies until it is swung
-      expect(screen.getByText(/./, { selector: '[role=alert]' }).textContent).toMatch(/square across/);
+      expect(screen.getByRole('alert').textContent).toMatch(/square across/);
       act(() => void store.act({ do: 'swingSlide', deg: 29.5 }));
     }
     if (way === 'Top slide parallel')
       await user.click(screen.getByRole('button', { name: 'It lies along the bed now' }));
     if (/slide/.test(way)) await type(/^Groove is this far/, '0.7 mm');
-    const move = screen.getByRole('heading', { name: 'The move' }).closest('section');
-    expect(move?.textContent).toMatch(words);
-    const [figure] = within(move as HTMLElement).getAllByRole('button');
-    if (figure) await user.click(figure);
+    expect(screen.getByRole('region', { name: 'Pick up' }).textContent).toMatch(words);
+    await user.click(screen.getByRole('button', { name: /; show the working$/ }));
     expect(working()).toMatch(/offset . whole leads/);
   });
   test('more than half a lead is gone the smaller way round', async () => {

@@ -12,6 +12,8 @@ export default class Browserlike extends TestEnvironment {
       disconnect() {}
     };
     global.matchMedia = () => ({ matches: false, addEventListener() {}, removeEventListener() {} });
+    // nothing is painted here
+    global.HTMLCanvasElement.prototype.getContext = () => null;
     global.Element.prototype.scrollIntoView = () => undefined;
     global.Worker = class {
       terminate() {}

@@ -11,5 +11,12 @@ export function spacersOf(mount: Fitting): { readonly shaft: number; readonly pl
   );
 }
 
+/** How far the last stud stands from the leadscrew's middle, mm: where it is clamped in its slot; null without a stud. */
+export function lastStudMm(mount: Fitting): number | null {
+  const end = mount.gears.at(-1);
+  const stud = end && end.shaft > 1 ? mount.gears.find((g) => g.shaft === end.shaft - 1) : undefined;
+  return end && stud ? Math.hypot(stud.at.x - end.at.x, stud.at.y - end.at.y) : null;
+}
+
 /** Whether each shaft turns with the first driver (1) or against it (-1): every mesh turns the motion round. */
 export const turnOf = (shaft: number): 1 | -1 => (shaft % 2 === 0 ? 1 : -1);

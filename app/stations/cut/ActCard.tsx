@@ -1,7 +1,6 @@
 import { Link, useNavigate } from 'react-router';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { cardText, slideText, stoppedText } from '../../../words/machine.ts';
-import { STATION_NAMES } from '../../../words/stations.ts';
 import { latheOf } from '../../../core/job/derive.ts';
 import { DialNumber } from '../../machine/DialNumber.tsx';
 import { MainAct, SideAct } from '../../machine/Bar.tsx';
@@ -31,7 +30,7 @@ export function ActCard({ beside }: { readonly beside: Beside }) {
     setting && setting.slide !== 'control' && lathe ? lathe[setting.slide === 'top' ? 'topSlide' : 'crossSlide'] : null;
   return (
     <MachineFrame
-      title={STATION_NAMES.cut}
+      station="cut"
       region="Pass card"
       back={useBack()}
       say={text}

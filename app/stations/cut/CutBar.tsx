@@ -31,7 +31,7 @@ export function CutBar({ beside, main }: { readonly beside: Beside; readonly mai
       {able && (
         <>
           <SideAct
-            label="Spring pass done now"
+            label="Spring: once more at the same setting"
             className="max-md:hidden"
             onClick={() => act({ do: 'springDone', after: card.after })}
           >
@@ -47,7 +47,7 @@ export function CutBar({ beside, main }: { readonly beside: Beside; readonly mai
       )}
       <SideAct
         pressed={drawer === 'happened'}
-        label="More: what happened, the plan, what was done"
+        label="More: what happened, the plan, the ledger"
         onClick={() => open('happened')}
       >
         <Ellipsis aria-hidden size={24} /> More

@@ -27,7 +27,8 @@ export function Halt({ what, check }: { readonly what: string; readonly check: s
         role="alert"
         className="again flex items-start gap-3 border-l-8 border-look px-4 py-4 text-[clamp(1.75rem,5cqi,2.1rem)] font-bold leading-tight text-look"
       >
-        <RotateCw aria-hidden size={34} className="mt-1 shrink-0" /> <span>{what}</span>
+        <RotateCw aria-hidden size={34} className="mt-1 shrink-0" />
+        <span>{what}</span>
       </p>
       <p className="text-2xl font-semibold leading-snug">{check}</p>
     </div>

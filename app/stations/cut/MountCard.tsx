@@ -3,7 +3,6 @@ import { Link } from 'react-router';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import { HOLDING_NAMES } from '../../../words/ledger.ts';
 import { cardText } from '../../../words/machine.ts';
-import { STATION_NAMES } from '../../../words/stations.ts';
 import { MainAct } from '../../machine/Bar.tsx';
 import { Keypad, takeArmed } from '../../machine/Keypad.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
@@ -31,7 +30,7 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
   const text = cardText(machine, job.intake.make, u);
   return (
     <MachineFrame
-      title={STATION_NAMES.cut}
+      station="cut"
       region="Pass card"
       back={back}
       say={text}

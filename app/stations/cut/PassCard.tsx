@@ -1,7 +1,6 @@
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { passSteps } from '../../../core/job/passSteps.ts';
 import { airText, cardText, motionsOf, outText, restText, slideText } from '../../../words/machine.ts';
-import { STATION_NAMES } from '../../../words/stations.ts';
 import { DialNumber } from '../../machine/DialNumber.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
@@ -58,7 +57,7 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
   const last = led && at === motions.length - 1;
   return (
     <MachineFrame
-      title={STATION_NAMES.cut}
+      station="cut"
       region="Pass card"
       back={useBack()}
       say={cardText(machine, make, u)}

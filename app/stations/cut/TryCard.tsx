@@ -71,6 +71,7 @@ export function TryCard({ beside, due }: { readonly beside: Beside; readonly due
   const answer = suggestDeeper(job, shop, machine.metal);
   return (
     <MachineFrame
+      station="cut"
       title={TRY_WITH[job.intake.make]}
       region="Pass card"
       back={useBack()}

@@ -25,6 +25,7 @@ export function WiresCard({ beside, due }: { readonly beside: Beside; readonly d
   if (!wires) return null;
   return (
     <MachineFrame
+      station="cut"
       title="Over wires"
       region="Pass card"
       back={back}

@@ -61,6 +61,7 @@ function Acts({ lathe, thread, train }: Props) {
       : 'Whether and where it goes on is not checked: the arm of this lathe is not measured (Lathes).';
   return (
     <MachineFrame
+      station="gears"
       title="Put it up"
       region="Put it up"
       back={{ to: `/jobs/${job.id}/gears`, label: 'Back to the desk: Gears' }}

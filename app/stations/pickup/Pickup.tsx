@@ -7,7 +7,6 @@ import { slipGears } from '../../../core/job/pickupMove.ts';
 import { moveHead } from '../../../words/pickup.ts';
 import { placeText } from '../../../words/gears.ts';
 import { CONFLICT, LOST, pickupSteps, PICKUP_PROBLEM, WAY_NAMES } from '../../../words/machine.ts';
-import { STATION_NAMES } from '../../../words/stations.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
 import { BigNumber } from '../../machine/DialNumber.tsx';
 import { Gate } from '../../machine/Gate.tsx';
@@ -47,7 +46,7 @@ export function Pickup() {
   const steps = move ? pickupSteps(move, leftHand, u) : [];
   return (
     <MachineFrame
-      title={STATION_NAMES.pickup}
+      station="pickup"
       region="Pick up"
       back={back}
       say={found ? 'The tool is in the groove.' : say}

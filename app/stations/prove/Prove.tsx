@@ -4,7 +4,6 @@ import { suggestDeeper } from '../../../core/job/deeper.ts';
 import { fitOfJob, threadOfJob, wirePlan } from '../../../core/job/derive.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { deeperText, stepText } from '../../../words/deeper.ts';
-import { STATION_NAMES } from '../../../words/stations.ts';
 import { TRY_WITH } from '../../../words/try.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
@@ -44,7 +43,7 @@ export function Prove() {
       : TRY_WITH[job.intake.make];
   return (
     <MachineFrame
-      title={STATION_NAMES.prove}
+      station="prove"
       region="Prove"
       back={back}
       say={say}

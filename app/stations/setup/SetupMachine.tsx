@@ -7,7 +7,6 @@ import { feedsAtAngle } from '../../../core/job/feed.ts';
 import { threadFormOf } from '../../../core/standards/thread.ts';
 import { settingFigure, settingWords } from '../../../words/settings.ts';
 import { CONFLICT } from '../../../words/machine.ts';
-import { STATION_NAMES } from '../../../words/stations.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
 import { BigNumber } from '../../machine/DialNumber.tsx';
 import { Gate } from '../../machine/Gate.tsx';
@@ -45,7 +44,7 @@ export function SetupMachine() {
     });
   return (
     <MachineFrame
-      title={STATION_NAMES.setup}
+      station="setup"
       region="Settings"
       back={{ to: `/jobs/${job.id}/setup`, label: 'Back to the desk: Set up' }}
       say={words ? `${words.what} ${figure ? `${figure.figure} ${figure.unit}` : ''}` : 'All is set.'}

@@ -1,10 +1,11 @@
 import { defineConfig } from 'vite';
 import react from '@vitejs/plugin-react';
 import tailwindcss from '@tailwindcss/vite';
+import { compress } from './scripts/compress.ts';
 import { offline } from './scripts/offline.ts';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), offline()],
+  plugins: [react(), tailwindcss(), offline(), compress()],
   worker: { format: 'es' },
   build: {
     outDir: 'dist/client',

@@ -2,6 +2,7 @@ import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { packed } from './packed.ts';
 import { simulatedReading } from './simulatedCaliper.ts';
 
 const SELF = ["'self'"];
@@ -78,6 +79,7 @@ export function createApp(clientDir: string): Express {
     res.status(404).json({ problem: { field: 'path', message: 'There is nothing at this address.' } });
   });
   app.get('/favicon.ico', (_, res) => res.redirect(301, '/icon.svg'));
+  app.use(packed(clientDir));
   app.use('/assets', express.static(join(clientDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   // the service worker is asked for anew each time: a new version is seen at once
   app.use(express.static(clientDir, { maxAge: 0, index: false, cacheControl: true }));

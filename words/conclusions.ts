@@ -114,8 +114,7 @@ export const leftText = (
       ? `${lengthText(leftMm, system, FINE)} to go on diameter`
       : `${lengthText(-leftMm, system, FINE)} under`;
 
-/** The thread's name for a heading; designations already carry pitch, starts and hand. */
-export const threadLine = (job: Job): string | null => threadOfJob(job)?.designation ?? null;
+export { threadLine } from './threadLine.ts';
 
 /** What a mate did when it was tried. */
 export const TRY_NAMES = {

@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { latheOf } from '../../core/job/derive.ts';
 import type { StationId } from '../../core/job/stations.ts';
 import { STATION_NAMES } from '../../words/stations.ts';
-import { threadLine } from '../../words/conclusions.ts';
+import { threadLine } from '../../words/threadLine.ts';
 import { BarButton } from '../shell/BarButton.tsx';
 import { HistoryButtons } from '../shell/HistoryButtons.tsx';
 import { useJobView } from '../shell/jobContext.tsx';

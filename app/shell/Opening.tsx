@@ -3,6 +3,8 @@ import { createBrowserRouter, RouterProvider } from 'react-router';
 import { storageText } from '../../words/storage.ts';
 import { routes } from '../routes.tsx';
 import { db, loadAll } from '../storage/db.ts';
+import { emptyShop } from '../../core/job/create.ts';
+import { fetchDemo } from '../storage/demo.ts';
 import { EXPORT_RAW, exportRaw, exportShop } from '../storage/files.ts';
 import { jobsHere, openRecord, type Opened } from '../storage/opening.ts';
 import { openShop, useAppSelector } from '../store/store.ts';
@@ -28,7 +30,15 @@ const say = (s: State): void => {
   tell(s);
 };
 
+/** The view of this address is fetched while the record is opened: neither waits for the other. */
+const fetchView = (): Promise<unknown> => {
+  if (/^\/(jobs)?$/.test(location.pathname)) return import('../shop/Jobs.tsx');
+  return location.pathname.startsWith('/jobs/') ? import('./JobPage.tsx') : Promise.resolve();
+};
+
 async function open(): Promise<void> {
+  // a view that cannot be fetched is said where it is shown
+  fetchView().catch(() => undefined);
   if (OTHER_NAMES.has(location.hostname)) {
     say({ kind: 'elsewhere', jobs: await jobsHere() });
     return;
@@ -39,10 +49,7 @@ async function open(): Promise<void> {
     db.close();
     say({ kind: 'superseded' });
   });
-  const opened = await openRecord(async () => {
-    const { demoJobs, demoShop } = await import('../../demo/index.ts');
-    return { shop: demoShop(), jobs: demoJobs() };
-  });
+  const opened = await openRecord(fetchDemo);
   if (opened.kind === 'ready') openShop(opened.shop, opened.rev);
   say(opened);
 }
@@ -155,10 +162,7 @@ function Said({ title, children }: { readonly title: string; readonly children: 
 
 /** The shop found under another name, as a backup that the right address takes in. */
 async function exportHere(): Promise<void> {
-  const opened = await openRecord(async () => ({
-    shop: (await import('../../demo/index.ts')).demoShop(),
-    jobs: [],
-  }));
+  const opened = await openRecord(async () => Promise.resolve({ shop: emptyShop(), jobs: [], rows: [] }));
   if (opened.kind !== 'ready') return exportRaw();
   const { jobs, others } = await loadAll();
   exportShop(opened.shop, jobs, others);

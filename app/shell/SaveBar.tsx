@@ -1,10 +1,12 @@
-import { useSyncExternalStore } from 'react';
+import { lazy, Suspense, useSyncExternalStore } from 'react';
 import { Download } from 'lucide-react';
 import { offlineState, onOffline, takeNewer } from '../offline/register.ts';
-import { ProblemText } from '../ui/ProblemText.tsx';
 import { exportJob } from '../storage/files.ts';
 import { putAwayOverlap, recorder, useAppSelector } from '../store/store.ts';
 import { Button, Note } from '../ui/controls.tsx';
+
+/** All the words of refusals come with the first one. */
+const ProblemText = lazy(async () => ({ default: (await import('../ui/ProblemText.tsx')).ProblemText }));
 
 /** What stands between memory and record, in plain words and with what to do: nothing to see while all is written. */
 export function SaveBar() {
@@ -70,8 +72,11 @@ export function SaveBar() {
           )}
           {overlap.refused && (
             <p>
-              Another window was first: <ProblemText problem={overlap.refused} /> What was done here for the same is not
-              counted twice.
+              Another window was first:{' '}
+              <Suspense>
+                <ProblemText problem={overlap.refused} />
+              </Suspense>{' '}
+              What was done here for the same is not counted twice.
             </p>
           )}
           <Button className="mt-2" onClick={putAwayOverlap}>

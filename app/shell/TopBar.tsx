@@ -1,17 +1,18 @@
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { ChevronLeft, Keyboard, Menu } from 'lucide-react';
-import { Popover } from 'radix-ui';
 import { Link, NavLink } from 'react-router';
 import clsx from 'clsx';
-import { threadLine } from '../../words/conclusions.ts';
+import { threadLine } from '../../words/threadLine.ts';
 import type { Job } from '../../core/job/schema.ts';
 import { editShop, useAppSelector, useShop } from '../store/store.ts';
 import { BarButton } from './BarButton.tsx';
 import { HistoryButtons } from './HistoryButtons.tsx';
-import { KeysDialog } from './KeysDialog.tsx';
 import { Mark } from './Mark.tsx';
 import { SaveBar } from './SaveBar.tsx';
 import { useHistory } from './useHistoryKeys.ts';
+
+/** Fetched when it is first asked for. */
+const KeysDialog = lazy(async () => ({ default: (await import('./KeysDialog.tsx')).KeysDialog }));
 
 const VIEWS = [
   ['/jobs', 'Jobs'],
@@ -90,7 +91,11 @@ export function TopBar({ job = null }: { readonly job?: Job | null }) {
             <ShopMenu />
           </span>
         </span>
-        <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
+        {keysOpen && (
+          <Suspense>
+            <KeysDialog open onOpenChange={setKeysOpen} />
+          </Suspense>
+        )}
       </header>
       <SaveBar />
     </>
@@ -116,23 +121,47 @@ function ShopLinks({ className, onGo }: { readonly className: string; readonly o
   ));
 }
 
+/** The shop's views from within a job, or where the header has no room for them: a list that opens and closes. */
 function ShopMenu() {
   const [open, setOpen] = useState(false);
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!open) return undefined;
+    const away = (e: Event): void => {
+      if (!box.current?.contains(e.target as Node)) setOpen(false);
+    };
+    const key = (e: KeyboardEvent): void => {
+      if (e.key !== 'Escape') return;
+      e.preventDefault();
+      setOpen(false);
+      box.current?.querySelector('button')?.focus();
+    };
+    window.addEventListener('pointerdown', away);
+    window.addEventListener('keydown', key);
+    return () => {
+      window.removeEventListener('pointerdown', away);
+      window.removeEventListener('keydown', key);
+    };
+  }, [open]);
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger
+    <div ref={box} className="relative">
+      <button
+        type="button"
+        aria-expanded={open}
         aria-label="The shop: jobs, lathes, gauges, tables, settings"
         className="inline-flex size-12 items-center justify-center rounded-[4px] hover:bg-panel"
+        onClick={() => setOpen(!open)}
       >
         <Menu aria-hidden size={22} />
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content align="end" className="z-40 min-w-56 rounded-[4px] border-2 border-edge bg-panel p-2 text-ink">
-          <nav aria-label="Shop" className="grid">
-            <ShopLinks className="px-3" onGo={() => setOpen(false)} />
-          </nav>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+      </button>
+      {open && (
+        <nav
+          aria-label="Shop"
+          className="absolute right-0 top-full z-40 grid min-w-56 rounded-[4px] border-2 border-edge bg-panel p-2 text-ink"
+        >
+          <ShopLinks className="px-3" onGo={() => setOpen(false)} />
+        </nav>
+      )}
+    </div>
   );
 }

@@ -9,7 +9,7 @@ import { exact } from '../../core/quantity/rational.ts';
 import { useSystem } from '../store/store.ts';
 import { Button, Note, Panel } from '../ui/controls.tsx';
 import { useDraft } from '../ui/drafts.ts';
-import { inputClass } from '../ui/fields.tsx';
+import { inputClass } from '../ui/inputClass.ts';
 
 const EXAMPLE = 'cone 1, range A, 24/48, 8 tpi\ncone 2, range A, 24/48, 9 tpi\ncone 1, range B, 24/48, 16 tpi';
 

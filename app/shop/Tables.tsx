@@ -6,7 +6,7 @@ import { exact } from '../../core/quantity/rational.ts';
 import { CATALOGUE, FAMILIES, type StandardThread } from '../../core/standards/catalogue.ts';
 import { readQuery, searchTables } from '../../core/standards/search.ts';
 import { useSystem } from '../store/store.ts';
-import { inputClass } from '../ui/fields.tsx';
+import { inputClass } from '../ui/inputClass.ts';
 import { Page } from './Page.tsx';
 import { Compare } from './tables/Compare.tsx';
 import { Detail } from './tables/Detail.tsx';

@@ -1,10 +1,10 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie';
-import { checkJob, type Checked } from '../../core/formats/check.ts';
-import { upgradeJob, upgradeShop } from '../../core/formats/upgrade.ts';
+import type { Checked } from '../../core/formats/checkWith.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import { JOB_VERSION } from '../../core/job/stations.ts';
 import { HISTORY_LIMIT, type StepTaken } from '../store/history.ts';
-import { lineOf, rowOf, type JobRow, type RowLine } from './rows.ts';
+import { fetchKnowing, knowing } from './knowing.ts';
+import type { JobRow, RowLine } from './rows.ts';
 
 export interface StoredJob {
   readonly id: string;
@@ -61,8 +61,9 @@ class GelvinDb extends Dexie {
   }
 }
 
-/** Every document of the record in today's shape, as far as it can be read; one that cannot stays as it is. */
+/** Every document of the record in today's shape, as far as it can be read; one that cannot stays as it is. What knows the shapes is here by then. */
 async function bringUpToDate(tx: Transaction): Promise<void> {
+  const { upgradeJob, upgradeShop } = knowing();
   const steps = { shop: upgradeShop, jobs: upgradeJob, revisions: upgradeJob };
   for (const [table, step] of Object.entries(steps))
     await tx
@@ -149,6 +150,7 @@ export async function writeRoad(
   past: readonly StepTaken<Job>[],
   shop: { readonly doc: Shop; readonly rev: number } | null,
 ): Promise<void> {
+  const { lineOf, rowOf } = await fetchKnowing();
   await db.transaction('rw', db.jobs, db.rows, db.revisions, async () => {
     const stored = await db.jobs.get(doc.id);
     if (!stored) return;
@@ -178,6 +180,7 @@ export interface Found {
   readonly past: readonly StepTaken<Job>[];
 }
 export async function loadJob(id: string): Promise<Found | null> {
+  const { checkJob } = await fetchKnowing();
   const [stored, revisions] = await db.transaction('r', db.jobs, db.revisions, () =>
     Promise.all([db.jobs.get(id), db.revisions.where('jobId').equals(id).sortBy('seq')]),
   );
@@ -200,6 +203,7 @@ export async function loadRows(): Promise<JobRow[]> {
   const made: JobRow[] = [];
   for (let i = 0; i < missing.length; i += AT_ONCE) {
     const stored = await db.jobs.bulkGet(missing.slice(i, i + AT_ONCE));
+    const { checkJob, rowOf } = await fetchKnowing();
     for (const s of stored) if (s) made.push(rowOf(s.id, s.doc, checkJob(s.doc), s.touched, null));
   }
   if (made.length > 0) await db.rows.bulkPut(made);
@@ -210,7 +214,7 @@ export async function loadRows(): Promise<JobRow[]> {
 
 /** The line of a row as it is now, kept for the next time. */
 export async function freshLine(id: string, shop: Shop, shopRev: number): Promise<RowLine | null> {
-  const stored = await db.jobs.get(id);
+  const [{ checkJob, lineOf }, stored] = await Promise.all([fetchKnowing(), db.jobs.get(id)]);
   const checked = stored && checkJob(stored.doc);
   if (checked?.state !== 'good') return null;
   const line = lineOf(checked.doc, shop, shopRev);
@@ -224,8 +228,9 @@ export const deleteJob = (id: string): Promise<void> =>
   });
 
 /** Adds or replaces jobs; each counts as changed after everything else, in the order given. */
-export const putJobs = (jobs: readonly Job[]): Promise<void> =>
-  db.transaction('rw', db.jobs, db.rows, db.revisions, async () => {
+export async function putJobs(jobs: readonly Job[]): Promise<void> {
+  const { rowOf } = await fetchKnowing();
+  await db.transaction('rw', db.jobs, db.rows, db.revisions, async () => {
     const first = await nextTouched();
     const there = await db.jobs.bulkGet(jobs.map((j) => j.id));
     await db.jobs.bulkPut(
@@ -237,10 +242,12 @@ export const putJobs = (jobs: readonly Job[]): Promise<void> =>
       .anyOf(jobs.map((j) => j.id))
       .delete();
   });
+}
 
 /** Replaces everything with a backup, or nothing at all. @returns the shop's revision */
-export const replaceAll = (shop: Shop, jobs: readonly Job[]): Promise<number> =>
-  db.transaction('rw', db.jobs, db.rows, db.shop, db.revisions, async () => {
+export async function replaceAll(shop: Shop, jobs: readonly Job[]): Promise<number> {
+  const { rowOf } = await fetchKnowing();
+  return db.transaction('rw', db.jobs, db.rows, db.shop, db.revisions, async () => {
     const rev = ((await db.shop.get('shop'))?.rev ?? 0) + 1;
     // revisions go on counting: a window that still holds the old job has to see that this is another
     const before = new Map((await db.jobs.bulkGet(jobs.map((j) => j.id))).map((s) => [s?.id, s?.rev ?? 0]));
@@ -254,11 +261,13 @@ export const replaceAll = (shop: Shop, jobs: readonly Job[]): Promise<number> =>
     await db.rows.bulkPut(order.map((doc, i) => rowOf(doc.id, doc, { state: 'good', doc }, i + 1, null)));
     return rev;
   });
+}
 
 /** Every job as it lies there: those that hold; the others raw, with what repairs have set aside. */
 export async function loadAll(): Promise<{ readonly jobs: Job[]; readonly others: unknown[] }> {
   const jobs: Job[] = [];
   const others: unknown[] = [];
+  const { checkJob } = await fetchKnowing();
   for (const { doc } of await db.jobs.orderBy('touched').reverse().toArray()) {
     const checked = checkJob(doc);
     if (checked.state === 'good') jobs.push(checked.doc);
@@ -269,11 +278,13 @@ export async function loadAll(): Promise<{ readonly jobs: Job[]; readonly others
 }
 
 /** Puts a repaired job in the damaged one's place, which is set aside as it was. */
-export const putRepaired = (id: string, raw: unknown, doc: Job, at: string): Promise<void> =>
-  db.transaction('rw', db.jobs, db.rows, db.aside, async () => {
+export async function putRepaired(id: string, raw: unknown, doc: Job, at: string): Promise<void> {
+  const { rowOf } = await fetchKnowing();
+  await db.transaction('rw', db.jobs, db.rows, db.aside, async () => {
     await db.aside.add({ what: `job ${id}`, at, doc: raw });
     const stored = await db.jobs.get(id);
     const touched = await nextTouched();
     await db.jobs.put({ id, rev: (stored?.rev ?? 0) + 1, touched, doc });
     await db.rows.put(rowOf(id, doc, { state: 'good', doc }, touched, null));
   });
+}

@@ -1,5 +1,6 @@
 import type { Job, Shop } from '../../core/job/schema.ts';
-import { readDocument, writeBackup, writeJob, type Imported } from '../../core/formats/documents.ts';
+import type { Imported } from '../../core/formats/documents.ts';
+import { writeBackup, writeJob } from '../../core/formats/write.ts';
 import { rawRecord } from './opening.ts';
 
 export function downloadText(name: string, text: string, type = 'application/json'): void {
@@ -28,4 +29,7 @@ export const EXPORT_RAW = 'Export everything as it lies there';
 /** Everything as it lies in the record, checked by nobody. */
 export const exportRaw = async (): Promise<void> =>
   downloadText('gelvin-record-as-it-lies.json', `${JSON.stringify(await rawRecord(), null, 1)}\n`);
-export const readFile = async (file: File): Promise<Imported> => readDocument(await file.text());
+export const readFile = async (file: File): Promise<Imported> => {
+  const { readDocument } = await import('../../core/formats/documents.ts');
+  return readDocument(await file.text());
+};

@@ -1,9 +1,10 @@
 import Dexie from 'dexie';
-import { checkShop } from '../../core/formats/check.ts';
-import { repairShop } from '../../core/formats/repair.ts';
+import { checkShop } from '../../core/formats/checkShop.ts';
 import { emptyShop } from '../../core/job/create.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import { db, DB_NAME, DB_VERSION } from './db.ts';
+import { fetchKnowing } from './knowing.ts';
+import type { JobRow } from './rows.ts';
 
 /** How the record was found. */
 export type Opened =
@@ -20,10 +21,25 @@ export type Opened =
 /** Dexie keeps ten of the browser's versions for one of its own, and opens a database of a higher one without a word. */
 const installed = (raw: Dexie): number => raw.backendDB().version / 10;
 
+/** The version that lies there, without opening it where the browser can say so; 0: there is none. */
+async function versionThere(): Promise<number> {
+  if (typeof indexedDB.databases === 'function')
+    return ((await indexedDB.databases()).find((d) => d.name === DB_NAME)?.version ?? 0) / 10;
+  return (await Dexie.exists(DB_NAME)) ? asItIs((raw) => Promise.resolve(installed(raw))) : 0;
+}
+const isOlder = async (): Promise<boolean> => {
+  const there = await versionThere();
+  return there > 0 && there < DB_VERSION;
+};
+const needsRepair = (doc: unknown): boolean => doc != null && checkShop(doc).state === 'damaged';
+const NO_REPAIR = { repairShop: (): null => null };
+
 /** What a first visit finds in place. */
 export interface Demo {
   readonly shop: Shop;
+  /** In order of last change. */
   readonly jobs: readonly Job[];
+  readonly rows: readonly JobRow[];
 }
 
 /**
@@ -32,6 +48,8 @@ export interface Demo {
  * @param demo what a first visit finds in place
  */
 export async function openRecord(demo: () => Promise<Demo>): Promise<Opened> {
+  // an older record is brought up to date while it is opened, and that waits for nothing
+  if (await isOlder()) await fetchKnowing();
   await db.open();
   const there = installed(db);
   if (there > DB_VERSION) {
@@ -42,7 +60,9 @@ export async function openRecord(demo: () => Promise<Demo>): Promise<Opened> {
   // fetched only where it is wanted, and before the transaction: that waits for nothing else
   const isEmpty = async (): Promise<boolean> =>
     (await Promise.all(db.tables.map((t) => t.count()))).every((n) => n === 0);
-  const given = (await isEmpty()) ? await demo() : null;
+  const lies = await db.shop.get('shop');
+  const given = !lies && (await isEmpty()) ? await demo() : null;
+  const { repairShop } = given || !needsRepair(lies?.doc) ? NO_REPAIR : await fetchKnowing();
   return db.transaction('rw', db.tables, async (): Promise<Opened> => {
     const stored = await db.shop.get('shop');
     const checked = stored && stored.doc !== null ? checkShop(stored.doc) : null;
@@ -50,10 +70,10 @@ export async function openRecord(demo: () => Promise<Demo>): Promise<Opened> {
     if (stored && checked?.state === 'good')
       return { kind: 'ready', shop: checked.doc, rev: stored.rev, madeAnew: null };
     if (given && (await isEmpty())) {
-      const { shop, jobs } = given;
+      const { shop, jobs, rows } = given;
       await db.shop.put({ id: 'shop', rev: 1, doc: shop });
-      const order = jobs.toSorted((a, b) => (a.changed < b.changed ? -1 : 1));
-      await db.jobs.bulkPut(order.map((doc, i) => ({ id: doc.id, rev: 1, touched: i + 1, doc })));
+      await db.jobs.bulkPut(jobs.map((doc, i) => ({ id: doc.id, rev: 1, touched: i + 1, doc })));
+      await db.rows.bulkPut(rows);
       return { kind: 'ready', shop, rev: 1, madeAnew: null };
     }
     const repaired = stored ? repairShop(stored.doc) : null;

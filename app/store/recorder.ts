@@ -1,11 +1,11 @@
 import { createNextState, type Draft } from '@reduxjs/toolkit';
 import { bothChanged } from '../../core/formats/changes.ts';
-import { applyEdit, type Edit } from '../../core/job/edits/index.ts';
-import { goOver } from '../../core/job/edits/back.ts';
+import type { Edit } from '../../core/job/edits/index.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import { db, loadJob, writeDocuments, writeRoad } from '../storage/db.ts';
-import { checkShop } from '../../core/formats/check.ts';
+import { checkShop } from '../../core/formats/checkShop.ts';
+import { knowing } from '../storage/knowing.ts';
 import { begin, edit, redo, undo, type History } from './history.ts';
 import type { Channel } from './channel.ts';
 
@@ -64,7 +64,7 @@ export function perform(work: Work, act: Act): Work | Problem {
       return work;
     case 'edit': {
       if (!job || !shop) return work;
-      const done = applyEdit(job.present, shop.present, act.edit, act.made);
+      const done = knowing().applyEdit(job.present, shop.present, act.edit, act.made);
       if (!done.ok) return done.problem;
       const { job: next, shop: nextShop, events } = done.value;
       return {
@@ -75,7 +75,10 @@ export function perform(work: Work, act: Act): Work | Problem {
     case 'back':
     case 'forward':
       return job
-        ? { ...work, job: (act.kind === 'back' ? undo : redo)(job, (present, step) => goOver(present, step, act.made)) }
+        ? {
+            ...work,
+            job: (act.kind === 'back' ? undo : redo)(job, (present, step) => knowing().goOver(present, step, act.made)),
+          }
         : work;
     case 'shop':
       return shop ? { ...work, shop: edit(shop, createNextState(shop.present, act.recipe), act.label) } : work;

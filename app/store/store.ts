@@ -1,11 +1,11 @@
 import { configureStore, createSlice, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
-import { storable } from '../../core/formats/check.ts';
+import { storableShop } from '../../core/formats/checkShop.ts';
 import type { Edit } from '../../core/job/edits/index.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import type { Problem } from '../../core/quantity/outcome.ts';
-import { editLabel } from '../../words/edits.ts';
 import { storageText } from '../../words/storage.ts';
+import { knowing } from '../storage/knowing.ts';
 import { askOnce } from '../storage/persist.ts';
 import { openChannel } from './channel.ts';
 import { begin, type History } from './history.ts';
@@ -140,11 +140,11 @@ function take(a: Act): Problem | null {
 }
 function unstorable(before: Work, next: Work): Problem | null {
   if (next.job && next.job !== before.job) {
-    const kept = storable(next.job.present);
+    const kept = knowing().storable(next.job.present);
     if (!kept.ok) return kept.problem;
   }
   if (next.shop && next.shop !== before.shop) {
-    const kept = storable(next.shop.present);
+    const kept = storableShop(next.shop.present);
     if (!kept.ok) return kept.problem;
   }
   return null;
@@ -154,7 +154,7 @@ function unstorable(before: Work, next: Work): Problem | null {
 export const act = (e: Edit): Problem | null => {
   const { job, shop } = store.getState().work;
   if (!job || !shop) return null;
-  return take({ kind: 'edit', edit: e, label: editLabel(e, shop.present.settings.system), made: made() });
+  return take({ kind: 'edit', edit: e, label: knowing().editLabel(e, shop.present.settings.system), made: made() });
 };
 export const editShop = (label: string, recipe: (draft: Draft<Shop>) => void): Problem | null =>
   take({ kind: 'shop', label, recipe });

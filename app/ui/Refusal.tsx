@@ -1,6 +1,9 @@
+import { lazy, Suspense } from 'react';
 import { useAppSelector } from '../store/store.ts';
 import { Note } from './controls.tsx';
-import { ProblemText } from './ProblemText.tsx';
+
+/** All the words of refusals come with the first one. */
+const ProblemText = lazy(async () => ({ default: (await import('./ProblemText.tsx')).ProblemText }));
 
 /** Why the last act changed nothing. */
 export function Refusal() {
@@ -9,7 +12,10 @@ export function Refusal() {
   return (
     <div className="mb-4">
       <Note tone="wrong">
-        <ProblemText problem={refused} /> Nothing has changed.
+        <Suspense>
+          <ProblemText problem={refused} />
+        </Suspense>{' '}
+        Nothing has changed.
       </Note>
     </div>
   );

@@ -7,10 +7,8 @@ import { exact, textOf } from '../../core/quantity/rational.ts';
 import type { Outcome, Problem } from '../../core/quantity/outcome.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { useDraft } from './drafts.ts';
+import { inputClass } from './inputClass.ts';
 import { ProblemText } from './ProblemText.tsx';
-
-export const inputClass =
-  'num min-h-12 w-full rounded-[3px] border border-edge bg-panel px-3 text-lg text-ink placeholder:text-ink2 aria-[invalid=true]:border-stop';
 
 export function Problems({ problem, id }: { readonly problem: Problem | null; readonly id: string }) {
   return (

@@ -1,81 +1,25 @@
-import { bad, good, problem, type Outcome, type Problem } from '../quantity/outcome.ts';
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import type { Job, Shop } from '../job/schema.ts';
-import { JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
-import { validateJob, validateShop } from './generated/validators.js';
+import { JOB_VERSION } from '../job/stations.ts';
+import { storableShop } from './checkShop.ts';
+import { checkWith, problemsOf, type Checked, type Validator } from './checkWith.ts';
+import { validateJob } from './generated/job.js';
 import { senseOf } from './sense.ts';
-import { upgradeJob, upgradeShop } from './upgrade.ts';
+import { upgradeJob } from './upgrade.ts';
 
-/** What was found where a document is kept: today's shape, one of a newer Gelvin, or one that does not hold. */
-export type Checked<T> =
-  | { readonly state: 'good'; readonly doc: T }
-  | { readonly state: 'newer'; readonly version: string }
-  | { readonly state: 'damaged'; readonly problems: readonly Problem[] };
-
-interface SchemaError {
-  readonly instancePath: string;
-  readonly keyword: string;
-  readonly message?: string;
-  readonly params: Record<string, unknown>;
-}
-const MOST_PROBLEMS = 20;
-
-/** What a validator found, each once, as problems. */
-function problemsOf(errors: readonly SchemaError[] | null | undefined): Problem[] {
-  const seen = new Set<string>();
-  const out: Problem[] = [];
-  for (const e of errors ?? []) {
-    const extra = e.params['additionalProperty'] ?? e.params['missingProperty'];
-    const field = `${e.instancePath.slice(1).replaceAll('/', '.') || 'document'}${typeof extra === 'string' && e.keyword === 'additionalProperties' ? `.${extra}` : ''}`;
-    const allowed = e.params['allowedValues'];
-    const message = `${e.message ?? 'is wrong'}${Array.isArray(allowed) ? `: ${allowed.join(', ')}` : ''}`;
-    if (seen.has(`${field} ${message}`)) continue;
-    seen.add(`${field} ${message}`);
-    const limit = e.params['limit'];
-    out.push(
-      e.keyword === 'maxLength' && typeof limit === 'number'
-        ? problem(field, 'text-too-long', { most: limit })
-        : problem(field, 'not-in-document', { because: message }),
-    );
-  }
-  return out.slice(0, MOST_PROBLEMS);
-}
-
-type Validator<T> = ((data: unknown) => data is T) & { errors?: SchemaError[] | null };
-
-function check<T>(
-  raw: unknown,
-  current: number,
-  upgrade: (doc: unknown) => unknown,
-  validate: Validator<T>,
-  sense: (doc: T) => Problem | null,
-): Checked<T> {
-  const version = typeof raw === 'object' && raw !== null ? (raw as { version?: unknown }).version : undefined;
-  if (typeof version === 'number' && version > current) return { state: 'newer', version: String(version) };
-  let doc: unknown;
-  try {
-    doc = upgrade(raw);
-  } catch (e) {
-    // a step to a newer shape met what it could not read
-    const because = e instanceof Error ? e.message : 'unreadable';
-    return { state: 'damaged', problems: [problem('document', 'not-in-document', { because })] };
-  }
-  if (!validate(doc)) return { state: 'damaged', problems: problemsOf(validate.errors) };
-  const wrong = sense(doc);
-  return wrong ? { state: 'damaged', problems: [wrong] } : { state: 'good', doc };
-}
+export type { Checked } from './checkWith.ts';
+export { checkShop } from './checkShop.ts';
 
 /** A job as it is kept or brought in, of any version. */
-export const checkJob = (raw: unknown): Checked<Job> => check(raw, JOB_VERSION, upgradeJob, validateJob, senseOf);
-export const checkShop = (raw: unknown): Checked<Shop> =>
-  check(raw, SHOP_VERSION, upgradeShop, validateShop, () => null);
+export const checkJob = (raw: unknown): Checked<Job> => checkWith(raw, JOB_VERSION, upgradeJob, validateJob, senseOf);
 
 /** One rule for what is stored, exported and brought in: a document that the border would refuse is not made. */
 export function storable<T extends Job | Shop>(doc: T): Outcome<T> {
-  const validate = (doc.format === 'gelvin-job' ? validateJob : validateShop) as Validator<T>;
-  if (validate(doc)) {
-    const wrong = doc.format === 'gelvin-job' ? senseOf(doc as Job) : null;
+  if (doc.format !== 'gelvin-job') return storableShop(doc as Shop) as Outcome<T>;
+  if ((validateJob as Validator<Job>)(doc)) {
+    const wrong = senseOf(doc as Job);
     return wrong ? { ok: false, problem: wrong } : good(doc);
   }
-  const [first] = problemsOf(validate.errors);
+  const [first] = problemsOf(validateJob.errors);
   return first ? { ok: false, problem: first } : bad('document', 'not-in-document', { because: 'is wrong' });
 }

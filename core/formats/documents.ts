@@ -25,9 +25,7 @@ export type Imported =
     }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
-export const writeJob = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`;
-export const writeBackup = (shop: Shop, jobs: readonly Job[]): string =>
-  `${JSON.stringify({ format: 'gelvin-backup', version: BACKUP_VERSION, shop, jobs }, null, 2)}\n`;
+export { writeBackup, writeJob } from './write.ts';
 
 /** Reads an exported job or whole shop. */
 export function readDocument(text: string): Imported {

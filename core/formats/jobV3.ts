@@ -3,20 +3,17 @@ import { passSchedule } from '../cutting/passes.ts';
 import { fitPlan } from '../fit/fit.ts';
 import { rootFlatMm } from '../form/sizes.ts';
 import { pitchMmOf, type ThreadSpec } from '../standards/thread.ts';
+import { isLoose, without, type Loose } from './loose.ts';
 
 /**
  * From version 2, which counted passes, to version 3, which keeps what was done. The pass count becomes one cut event marked
  * as assumed, at the depth that so many passes have in the plan as stored; trials and readings over wires become events in
  * order of time. Nothing is agreed: Cut opens stopped, until the slide has been read.
  */
-type Loose = Record<string, unknown>;
-const isLoose = (x: unknown): x is Loose => typeof x === 'object' && x !== null && !Array.isArray(x);
 const part = (doc: Loose, key: string): Loose => (isLoose(doc[key]) ? doc[key] : {});
 const list = (x: unknown): Loose[] => (Array.isArray(x) ? x.filter(isLoose) : []);
 const num = (x: unknown): number | null => (typeof x === 'number' && Number.isFinite(x) ? x : null);
 const str = (x: unknown, otherwise: string): string => (typeof x === 'string' ? x : otherwise);
-const without = (o: Loose, ...keys: string[]): Loose =>
-  Object.fromEntries(Object.entries(o).filter(([k]) => !keys.includes(k)));
 
 const WAYS: Readonly<Record<string, string>> = {
   'parallel-slide': 'parallel',
@@ -189,20 +186,5 @@ export function jobToV3(doc: Loose): Loose {
     settled: Object.fromEntries(
       Object.entries(settled).map(([s, v]) => [s, RENAMED.includes(s) && isLoose(v) ? { ...v, older: true } : v]),
     ),
-  };
-}
-
-/** Lathes say what kind they are, and what is not measured yet is not known. */
-export function latheToV3(lathe: Loose): Loose {
-  const geared = lathe['drive'] !== 'electronic';
-  const levers = isLoose(lathe['levers']) && Object.keys(lathe['levers']).length > 0;
-  return {
-    unconfirmed: [],
-    slack: { crossMm: null, topMm: null, carriageMm: null },
-    coast: null,
-    stepsOn: null,
-    control: null,
-    ...without(lathe, 'drive'),
-    kind: geared ? (levers ? 'gearbox' : 'change-gears') : 'electronic',
   };
 }

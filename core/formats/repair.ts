@@ -2,7 +2,8 @@ import type { Job, Shop } from '../job/schema.ts';
 import { metalOf } from '../job/metal.ts';
 import { emptyShop, newJob } from '../job/create.ts';
 import { JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
-import { validateJob, validateShop } from './generated/validators.js';
+import { validateJob } from './generated/job.js';
+import { validateShop } from './generated/shop.js';
 import { senseOf } from './sense.ts';
 import { upgradeJob, upgradeShop } from './upgrade.ts';
 

@@ -12,7 +12,8 @@ import type { Problem } from '../../../core/quantity/outcome.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note } from '../../ui/controls.tsx';
-import { inputClass, Problems } from '../../ui/fields.tsx';
+import { Problems } from '../../ui/fields.tsx';
+import { inputClass } from '../../ui/inputClass.ts';
 import { ANGLES, LENGTHS, WORN } from './kinds.ts';
 
 interface EntryProps {

@@ -1,0 +1,120 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Trash2 } from 'lucide-react';
+import { Link } from 'react-router';
+import { storageText } from '../../words/storage.ts';
+import { STATION_NAMES } from '../../words/stations.ts';
+import { deleteJob, freshLine } from '../storage/db.ts';
+import type { JobRow as Row, RowLine } from '../storage/rows.ts';
+import { channel, jobClosed, recorder, useAppDispatch, useAppSelector, useShop, useSystem } from '../store/store.ts';
+import { Boundary } from '../ui/Boundary.tsx';
+import { Button } from '../ui/controls.tsx';
+
+/** Fetched when it is first asked for. */
+const RemoveDialog = lazy(async () => ({ default: (await import('./RemoveDialog.tsx')).RemoveDialog }));
+
+/** One row; where one breaks, the others stand. */
+export function JobRow({ row, onChanged }: { readonly row: Row; readonly onChanged: () => void }) {
+  const title = row.title || 'A job without a title';
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 rounded-lg border border-line bg-panel">
+      <Boundary fallback={<p className="p-4">{title}: this row could not be shown.</p>}>
+        {row.state === 'good' ? <GoodRow row={row} title={title} /> : <OtherRow row={row} title={title} />}
+      </Boundary>
+      <Remove id={row.id} title={title} onRemoved={onChanged} />
+    </div>
+  );
+}
+
+function OtherRow({ row, title }: { readonly row: Row; readonly title: string }) {
+  return (
+    <Link to={`/jobs/${encodeURIComponent(row.id)}/read`} className="grid gap-1 rounded-lg p-4 hover:bg-inset">
+      <span className="text-lg font-semibold">{title}</span>
+      <span className="text-stop">
+        {row.state === 'newer'
+          ? `Made by a newer Gelvin (version ${row.why ?? '?'}): kept as it is, can be exported.`
+          : `Damaged: kept as it was found, can be exported and repaired. ${row.why ?? ''}`}
+      </span>
+    </Link>
+  );
+}
+
+function GoodRow({ row, title }: { readonly row: Row; readonly title: string }) {
+  const system = useSystem();
+  const line = useLine(row);
+  const next = line?.next ?? (row.done ? 'record' : 'read');
+  const said = line?.[system] ?? '';
+  return (
+    <Link
+      to={`/jobs/${encodeURIComponent(row.id)}/${next}`}
+      className="grid gap-x-4 gap-y-1 rounded-lg p-4 hover:bg-inset md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1.1fr)]"
+    >
+      <span className="min-w-0">
+        <span className="block text-lg font-semibold [overflow-wrap:anywhere]">{title}</span>
+        <span className="text-ink2 [overflow-wrap:anywhere]">{row.customer}</span>
+      </span>
+      <span className="num self-center">{row.thread ?? 'not named yet'}</span>
+      <span className="self-center">
+        <span className="font-semibold">{row.done ? said : line ? `Next: ${STATION_NAMES[next]}` : ''}</span>
+        <span className="block text-sm text-ink2">{row.done ? '' : said}</span>
+      </span>
+    </Link>
+  );
+}
+
+/** What is concluded in a job where it goes on: as kept, or worked out anew when the shop has changed since. */
+function useLine(row: Row): RowLine | null {
+  const shop = useShop();
+  const shopRev = useAppSelector((s) => s.work.shopRev);
+  const kept = row.line?.shopRev === shopRev ? row.line : null;
+  const [fresh, setFresh] = useState<{ readonly of: Row; readonly line: RowLine | null } | null>(null);
+  useEffect(() => {
+    if (kept) return;
+    let current = true;
+    freshLine(row.id, shop, shopRev).then(
+      (line) => current && setFresh({ of: row, line }),
+      () => undefined, // the row stands without it
+    );
+    return () => {
+      current = false;
+    };
+  }, [kept, row, shop, shopRev]);
+  return kept ?? (fresh?.of === row ? fresh.line : null) ?? row.line;
+}
+
+function Remove({
+  id,
+  title,
+  onRemoved,
+}: {
+  readonly id: string;
+  readonly title: string;
+  readonly onRemoved: () => void;
+}) {
+  const dispatch = useAppDispatch();
+  const [failed, setFailed] = useState<string | null>(null);
+  const [asking, setAsking] = useState(false);
+  const remove = (): void => {
+    deleteJob(id).then(
+      () => {
+        recorder.openedJob(null, null);
+        dispatch(jobClosed());
+        channel.say({ what: 'removed', id });
+        onRemoved();
+      },
+      (e: unknown) => setFailed(storageText(e)),
+    );
+  };
+  return (
+    <>
+      {failed !== null && <span className="text-stop">Not removed: {failed}.</span>}
+      <Button tone="quiet" aria-label={`Remove ${title}`} className="mr-2" onClick={() => setAsking(true)}>
+        <Trash2 aria-hidden size={18} />
+      </Button>
+      {asking && (
+        <Suspense>
+          <RemoveDialog title={title} onRemove={remove} onClose={() => setAsking(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+}

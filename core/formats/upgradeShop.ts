@@ -1,0 +1,43 @@
+import { SHOP_VERSION } from '../job/stations.ts';
+import { each, isLoose, upgrade, without, type Loose, type Step } from './loose.ts';
+
+/** Version 3: a lathe says its kind, slack, coast and dial habit. Version 2: the arm's pivot, slot offsets, studs and cover walls; the pressure angle; which way the screw must turn. */
+const SHOP_STEPS: Readonly<Record<number, Step>> = {
+  1: (doc) => ({
+    ...doc,
+    lathes: each(doc['lathes'], (lathe) => ({
+      pressureAngleDeg: 20,
+      rightHandMeshes: null,
+      ...lathe,
+      arm: isLoose(lathe['arm'])
+        ? {
+            pivot: null,
+            studs: 2,
+            shaftRadiusMm: lathe['arm']['bossRadiusMm'],
+            cover: null,
+            ...lathe['arm'],
+            slots: each(lathe['arm']['slots'], (slot) => ({ offsetMm: 0, ...slot })),
+          }
+        : lathe['arm'],
+    })),
+  }),
+  2: (doc) => ({ ...doc, lathes: each(doc['lathes'], latheToV3) }),
+};
+
+/** Lathes say what kind they are, and what is not measured yet is not known. */
+function latheToV3(lathe: Loose): Loose {
+  const geared = lathe['drive'] !== 'electronic';
+  const levers = isLoose(lathe['levers']) && Object.keys(lathe['levers']).length > 0;
+  return {
+    unconfirmed: [],
+    slack: { crossMm: null, topMm: null, carriageMm: null },
+    coast: null,
+    stepsOn: null,
+    control: null,
+    ...without(lathe, 'drive'),
+    kind: geared ? (levers ? 'gearbox' : 'change-gears') : 'electronic',
+  };
+}
+
+/** An older shop brought up to date. */
+export const upgradeShop = (doc: unknown): unknown => upgrade(doc, SHOP_STEPS, SHOP_VERSION);

@@ -1,0 +1,7 @@
+import type { Job, Shop } from '../job/schema.ts';
+import { BACKUP_VERSION } from '../job/stations.ts';
+
+/** Documents as they go into a file. */
+export const writeJob = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`;
+export const writeBackup = (shop: Shop, jobs: readonly Job[]): string =>
+  `${JSON.stringify({ format: 'gelvin-backup', version: BACKUP_VERSION, shop, jobs }, null, 2)}\n`;

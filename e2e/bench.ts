@@ -52,7 +52,9 @@ export async function bringIn(page: Page, data: unknown, station: string, id = '
 /** Goes to a station as a hand does: by the band, or at the machine by the list of stations. */
 export async function station(page: Page, name: string): Promise<void> {
   const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) });
-  if (!(await link.isVisible())) await page.getByRole('button', { name: 'Stations' }).click();
+  const list = page.getByRole('button', { name: 'Stations' });
+  await expect(link.or(list).first()).toBeVisible();
+  if (!(await link.isVisible())) await list.click();
   await link.click();
 }
 /** Opens what is at hand besides the card, at one of its tabs. */

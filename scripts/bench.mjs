@@ -7,6 +7,8 @@ const run = (cmd, args, env = {}) => {
   if (r.status !== 0) process.exit(r.status ?? 1);
 };
 if (part !== 'browser') run(process.execPath, ['dist/cli/bench.js', ...process.argv.slice(2)]);
-// ten thousand jobs in a real browser: the list, a key in its search, opening one
-if (part === undefined || part === 'browser')
+// in a real browser: the first screen and each act; ten thousand jobs in the list, a key in its search, opening one
+if (part === undefined || part === 'browser') {
+  run(process.execPath, ['scripts/bench-browser.mjs']);
   run('npx', ['playwright', 'test', 'faults', '-g', 'ten thousand', '--workers=1'], { FAULTS: 'many' });
+}

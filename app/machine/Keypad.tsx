@@ -4,8 +4,8 @@ const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', 'back'] as 
 
 /** Puts text into a field as a hand does, so that the field hears it. */
 function typeInto(field: HTMLInputElement, text: string): void {
-  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-  set?.call(field, text);
+  // past what the library keeps of the value, else it takes the change for its own
+  Reflect.set(HTMLInputElement.prototype, 'value', text, field);
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 const armed = (): HTMLInputElement | null => document.querySelector<HTMLInputElement>('main [data-armed]');

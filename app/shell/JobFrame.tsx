@@ -29,12 +29,14 @@ export function JobFrame({ station, mode }: { readonly station: StationId; reado
   const machine = mode === 'machine' ? MACHINE_VIEWS[station] : undefined;
   const View = machine ?? STATION_VIEWS[station];
   if (!stationsOf(job).includes(station)) return <Navigate to={`/jobs/${job.id}/gears`} replace />;
+  const atMachine = machine !== undefined || AT_MACHINE.includes(station);
+  const opening = <h1 className="text-2xl">Opening&hellip;</h1>;
   const view = (
-    <Suspense fallback={<h1 className="text-2xl">Opening&hellip;</h1>}>
+    <Suspense fallback={atMachine ? <main className="p-6">{opening}</main> : opening}>
       <View key={job.id + station} />
     </Suspense>
   );
-  if (machine || AT_MACHINE.includes(station))
+  if (atMachine)
     return (
       <>
         <GaugeCatcher />

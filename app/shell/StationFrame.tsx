@@ -33,7 +33,7 @@ export function StationFrame({ station, lead, children, canSettle = true, acts }
     <div className="grid gap-3 desk:h-full desk:grid-cols-[minmax(0,1fr)_22.25rem] desk:grid-rows-[minmax(0,1fr)]">
       <section
         aria-label="What it decides, and on"
-        className="grid content-start gap-3 rounded-[4px] border border-edge bg-panel p-4 desk:order-2 desk:overflow-y-auto"
+        className="relative grid content-start gap-3 rounded-[4px] border border-edge bg-panel p-4 desk:order-2 desk:overflow-y-auto"
       >
         <header>
           <div className="flex items-baseline justify-between gap-3">
@@ -63,7 +63,9 @@ export function StationFrame({ station, lead, children, canSettle = true, acts }
         {acts}
         <Cautions station={station} />
       </section>
-      <div className="grid min-w-0 content-start gap-3 desk:overflow-y-auto">{children}</div>
+      <div className="relative grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 desk:overflow-y-auto">
+        {children}
+      </div>
     </div>
   );
 }

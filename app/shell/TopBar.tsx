@@ -44,7 +44,9 @@ export function TopBar({ job = null }: { readonly job?: Job | null }) {
         >
           To the view itself
         </a>
-        <Mark />
+        <span className="max-xs:hidden">
+          <Mark />
+        </span>
         {job ? (
           <>
             <Link to="/jobs" className="flex min-h-12 items-center gap-1 pr-3 font-semibold max-sm:pr-0">

@@ -22,7 +22,7 @@ test('a record kept by version 1 is opened: shop, jobs and the road back are bro
 
   const { loadJob, loadRows } = await import('./db.ts');
   const { openRecord } = await import('./opening.ts');
-  const found = await openRecord(() => Promise.resolve({ shop: emptyShop(), jobs: [] }));
+  const found = await openRecord(() => Promise.resolve({ shop: emptyShop(), jobs: [], rows: [] }));
   const shop = found.kind === 'ready' ? found.shop : null;
   expect(shop?.version).toBe(SHOP_VERSION);
   expect(shop?.lathes).toHaveLength(old.shop.lathes.length);

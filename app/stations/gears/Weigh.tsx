@@ -27,7 +27,7 @@ export function Weigh() {
               onChange={(e) =>
                 editShop('change what counts', (d) => void (d.settings.gearWeights[w] = Number(e.target.value)))
               }
-              className="grow accent-(--blue)"
+              className="min-w-0 grow accent-(--blue)"
             />
             <span className="num w-6">{shop.settings.gearWeights[w]}</span>
           </label>

@@ -2,7 +2,11 @@ import { Navigate, type RouteObject } from 'react-router';
 import { Broken } from './shell/Broken.tsx';
 
 /** What stands there while a view is fetched: a moment, and only the first time. */
-const fetching = <main className="p-6">Opening&hellip;</main>;
+const fetching = (
+  <main id="view" className="p-6">
+    Opening&hellip;
+  </main>
+);
 
 /** Each view is fetched when it is first wanted: the first screen waits for none of the others. */
 const VIEWS: RouteObject[] = [

@@ -19,7 +19,7 @@ const armed = async (page: Page): Promise<void> => {
 plain.describe('killed', () => {
   plain('what was marked as written is there after the browser was killed', async ({ baseURL }, info) => {
     plain.setTimeout(MANY ? 1_200_000 : 180_000);
-    const kills = MANY ? 100 : 10;
+    const kills = MANY ? 100 : 4;
     const profile = new Profile();
     const took: number[] = [];
     let lost = 0;

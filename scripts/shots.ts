@@ -7,6 +7,9 @@ const SHOTS = [
   ['fit', '/jobs/demo-vice/fit'],
   ['gears', '/jobs/demo-pump/gears'],
   ['setup', '/jobs/demo-sluice/setup'],
+  ['settings-at-machine', '/jobs/demo-sluice/setup/machine'],
+  ['put-up', '/jobs/demo-pump/gears/machine'],
+  ['try', '/jobs/demo-auger/cut'],
   ['pickup', '/jobs/demo-pump/pickup'],
   ['prove', '/jobs/demo-sluice/prove'],
   ['record', '/jobs/demo-brass/record'],
@@ -17,12 +20,18 @@ const SHOTS = [
 for (const [name, path] of SHOTS) {
   test(name, async ({ page }) => {
     await page.goto(path);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.locator('main h1').first().waitFor({ state: 'attached' });
     // the worker's answer belongs in the picture
     await page.waitForTimeout(700);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
   });
 }
+
+test('cut, wide', async ({ page }) => {
+  await page.goto('/jobs/demo-sluice/cut');
+  await expect(page.getByRole('button', { name: 'Done', exact: true })).toBeVisible();
+  await page.screenshot({ path: 'docs/screenshots/cut-wide.png' });
+});
 
 test.describe('tablet, dark', () => {
   test.use({ viewport: { width: 820, height: 1180 }, colorScheme: 'dark' });

@@ -1,6 +1,7 @@
 import type { Fitting, FouledGear, Mount, NotMounted } from '../core/gearing/mount.ts';
 import type { Mistake } from '../core/gearing/diagnose.ts';
 import type { GearPlace } from '../core/job/pickupMove.ts';
+import type { TurnsProof } from '../core/gearing/turnsProof.ts';
 import type { DialRule } from '../core/gearing/dial.ts';
 import { lengthText } from '../core/quantity/format.ts';
 import { exact, numberOf } from '../core/quantity/rational.ts';
@@ -44,6 +45,20 @@ export function mistakeText(m: Mistake): string {
       return `fixed ratio ${m.at} in instead of ${m.planned}`;
   }
 }
+
+/** What is turned, and what is counted. */
+export const turnsText = ({ spindle, leadscrew }: TurnsProof): string =>
+  `turn the chuck ${turnCount(spindle)} by hand, and count the leadscrew: ${turnCount(leadscrew)}, its key back at the top`;
+const turnCount = (n: number): string => `${n} turn${n === 1 ? '' : 's'}`;
+
+/** Why the key alone is no proof; empty where none of the gears owned would bring it up as well. */
+export function slipText({ leadscrew, slip }: TurnsProof): string {
+  if (!slip) return '';
+  return `The key alone is no proof: with a ${slip.on} on for the ${slip.planned} it is at the top as well, but after ${slip.leadscrew} and not ${leadscrew}.`;
+}
+/** Where nobody counts so far, the scratch proves it. */
+export const tooManyText = (t: TurnsProof): string =>
+  `The key is back at the top only after ${t.spindle} turns of the chuck: too many to count. ${slipText(t)}`.trim();
 
 /** Where a gear that is slipped sits. */
 export const placeText = (p: GearPlace): string =>

@@ -8,7 +8,7 @@ export function Broken() {
   const error = useRouteError();
   const message = error instanceof Error ? error.message : String(error);
   return (
-    <main className="mx-auto grid max-w-3xl content-start gap-4 p-6">
+    <main id="view" className="mx-auto grid max-w-3xl content-start gap-4 p-6">
       <h1 className="text-2xl">This view could not be shown</h1>
       <p>
         Nothing in the record was changed by it. The other jobs, and the record as a whole, can be opened and exported.

@@ -28,7 +28,7 @@ export function Damaged({
   return (
     <div className="flex min-h-dvh flex-col">
       <TopBar />
-      <main className="mx-auto grid w-full max-w-3xl content-start gap-4 p-4">
+      <main id="view" className="mx-auto grid w-full max-w-3xl content-start gap-4 p-4">
         <h1 className="text-2xl">{title}</h1>
         {checked.state === 'newer' && (
           <Note tone="caution">

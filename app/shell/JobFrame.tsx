@@ -32,7 +32,17 @@ export function JobFrame({ station, mode }: { readonly station: StationId; reado
   const atMachine = machine !== undefined || AT_MACHINE.includes(station);
   const opening = <h1 className="text-2xl">Opening&hellip;</h1>;
   const view = (
-    <Suspense fallback={atMachine ? <main className="p-6">{opening}</main> : opening}>
+    <Suspense
+      fallback={
+        atMachine ? (
+          <main id="view" className="p-6">
+            {opening}
+          </main>
+        ) : (
+          opening
+        )
+      }
+    >
       <View key={job.id + station} />
     </Suspense>
   );

@@ -93,7 +93,7 @@ function Said({ title, children }: { readonly title: string; readonly children: 
   return (
     <>
       <TopBar />
-      <main className="p-6">
+      <main id="view" className="p-6">
         <h1 className="text-2xl">{title}</h1>
         {children}
       </main>

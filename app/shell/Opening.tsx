@@ -71,7 +71,11 @@ export function Opening() {
   }, []);
   switch (state.kind) {
     case 'opening':
-      return <main className="p-6">Opening the shop&hellip;</main>;
+      return (
+        <main id="view" className="p-6">
+          Opening the shop&hellip;
+        </main>
+      );
     case 'blocked':
       return (
         <Said title="Another window holds the record">
@@ -153,7 +157,7 @@ export function Opening() {
 
 function Said({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
-    <main className="mx-auto grid max-w-3xl content-start gap-4 p-6">
+    <main id="view" className="mx-auto grid max-w-3xl content-start gap-4 p-6">
       <h1 className="text-2xl">{title}</h1>
       {children}
     </main>

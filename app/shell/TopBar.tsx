@@ -1,6 +1,6 @@
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { ChevronLeft, Keyboard, Menu } from 'lucide-react';
-import { Link, NavLink } from 'react-router';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { ChevronLeft, Keyboard } from 'lucide-react';
+import { Link } from 'react-router';
 import clsx from 'clsx';
 import { threadLine } from '../../words/threadLine.ts';
 import type { Job } from '../../core/job/schema.ts';
@@ -8,19 +8,12 @@ import { editShop, useAppSelector, useShop } from '../store/store.ts';
 import { BarButton } from './BarButton.tsx';
 import { HistoryButtons } from './HistoryButtons.tsx';
 import { Mark } from './Mark.tsx';
+import { ShopLinks, ShopMenu } from './ShopMenu.tsx';
 import { SaveBar } from './SaveBar.tsx';
 import { useHistory } from './useHistoryKeys.ts';
 
 /** Fetched when it is first asked for. */
 const KeysDialog = lazy(async () => ({ default: (await import('./KeysDialog.tsx')).KeysDialog }));
-
-const VIEWS = [
-  ['/jobs', 'Jobs'],
-  ['/lathes', 'Lathes'],
-  ['/gauges', 'Gauges'],
-  ['/tables', 'Tables'],
-  ['/settings', 'Settings & backup'],
-] as const;
 
 /** One row: where one is, undo and redo with what they would undo, the unit system, the key list, the shop's views. */
 export function TopBar({ job = null }: { readonly job?: Job | null }) {
@@ -52,7 +45,7 @@ export function TopBar({ job = null }: { readonly job?: Job | null }) {
             <Link to="/jobs" className="flex min-h-12 items-center gap-1 pr-3 font-semibold max-sm:pr-0">
               <ChevronLeft aria-hidden size={20} /> Jobs
             </Link>
-            <span className="min-w-0 flex-1 truncate border-l border-edge pl-3 max-sm:pl-2">
+            <span className="relative min-w-0 flex-1 truncate border-l border-edge pl-3 max-sm:pl-2">
               <strong className="text-lg">{job.title}</strong>
               <span className="ml-3 text-ink2 max-lg:sr-only">{job.customer}</span>
             </span>
@@ -101,69 +94,5 @@ export function TopBar({ job = null }: { readonly job?: Job | null }) {
       </header>
       <SaveBar />
     </>
-  );
-}
-
-function ShopLinks({ className, onGo }: { readonly className: string; readonly onGo?: () => void }) {
-  return VIEWS.map(([to, name]) => (
-    <NavLink
-      key={to}
-      to={to}
-      onClick={onGo}
-      className={({ isActive }) =>
-        clsx(
-          'flex min-h-12 items-center whitespace-nowrap',
-          className,
-          isActive ? 'font-bold shadow-[inset_0_-4px_0_var(--ink)]' : '',
-        )
-      }
-    >
-      {name}
-    </NavLink>
-  ));
-}
-
-/** The shop's views from within a job, or where the header has no room for them: a list that opens and closes. */
-function ShopMenu() {
-  const [open, setOpen] = useState(false);
-  const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (!open) return undefined;
-    const away = (e: Event): void => {
-      if (!box.current?.contains(e.target as Node)) setOpen(false);
-    };
-    const key = (e: KeyboardEvent): void => {
-      if (e.key !== 'Escape') return;
-      e.preventDefault();
-      setOpen(false);
-      box.current?.querySelector('button')?.focus();
-    };
-    window.addEventListener('pointerdown', away);
-    window.addEventListener('keydown', key);
-    return () => {
-      window.removeEventListener('pointerdown', away);
-      window.removeEventListener('keydown', key);
-    };
-  }, [open]);
-  return (
-    <div ref={box} className="relative">
-      <button
-        type="button"
-        aria-expanded={open}
-        aria-label="The shop: jobs, lathes, gauges, tables, settings"
-        className="inline-flex size-12 items-center justify-center rounded-[4px] hover:bg-panel"
-        onClick={() => setOpen(!open)}
-      >
-        <Menu aria-hidden size={22} />
-      </button>
-      {open && (
-        <nav
-          aria-label="Shop"
-          className="absolute right-0 top-full z-40 grid min-w-56 rounded-[4px] border-2 border-edge bg-panel p-2 text-ink"
-        >
-          <ShopLinks className="px-3" onGo={() => setOpen(false)} />
-        </nav>
-      )}
-    </div>
   );
 }

@@ -20,10 +20,12 @@ export function Page({
   return (
     <div className="flex min-h-dvh flex-col">
       <TopBar />
-      <main className="mx-auto grid w-full max-w-6xl content-start gap-4 p-4">
+      <main id="view" className="mx-auto grid w-full max-w-6xl content-start gap-4 p-4">
         <header className="flex flex-wrap items-end justify-between gap-3">
           <div>
-            <h1 className="text-2xl">{title}</h1>
+            <h1 tabIndex={-1} className="text-2xl outline-none">
+              {title}
+            </h1>
             <p className="text-ink2">{lead}</p>
           </div>
           <div className="flex flex-wrap gap-2">{actions}</div>

@@ -15,9 +15,9 @@ export const checkJob = (raw: unknown): Checked<Job> => checkWith(raw, JOB_VERSI
 
 /** One rule for what is stored, exported and brought in: a document that the border would refuse is not made. */
 export function storable<T extends Job | Shop>(doc: T): Outcome<T> {
-  if (doc.format !== 'gelvin-job') return storableShop(doc as Shop) as Outcome<T>;
+  if (doc.format !== 'gelvin-job') return storableShop(doc) as Outcome<T>;
   if ((validateJob as Validator<Job>)(doc)) {
-    const wrong = senseOf(doc as Job);
+    const wrong = senseOf(doc);
     return wrong ? { ok: false, problem: wrong } : good(doc);
   }
   const [first] = problemsOf(validateJob.errors);

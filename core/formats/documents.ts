@@ -1,5 +1,5 @@
 import { problem, type Problem } from '../quantity/outcome.ts';
-import type { Backup, Job, Shop } from '../job/schema.ts';
+import type { Backup, Job } from '../job/schema.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION } from '../job/stations.ts';
 import { checkJob, checkShop } from './check.ts';
 import { withSafeIds } from './ids.ts';

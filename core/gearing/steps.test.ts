@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { mountTrain, type Arm, type Fitting } from './mount.ts';
-import { fittingSteps } from '../../words/fitting.ts';
-import { spacersOf, turnOf } from './steps.ts';
+import { fittingActs, fittingSteps } from '../../words/fitting.ts';
+import { lastStudMm, spacersOf, turnOf } from './steps.ts';
 
 const ARM: Arm = { centresMm: 118, moduleMm: 1.5, slots: [{ fromMm: 30, toMm: 115 }], bossRadiusMm: 9, studs: 3 };
 
@@ -15,6 +15,27 @@ function fitted(
   if (!m.fits) throw new Error(m.why.code);
   return m;
 }
+
+describe('the last stud in its slot', () => {
+  test('stands from the leadscrew as far as its mesh asks for: half the teeth of both by the module', () => {
+    const mount = fitted([30, 60], [65, 40]);
+    const [driver, driven] = [mount.drivers[1] ?? 0, mount.driven[1] ?? 0];
+    // centre distance m (z1 + z2) / 2; this arm takes no backlash. Published: any gear handbook, spur gears in mesh
+    expect(lastStudMm(mount)).toBeCloseTo((1.5 * (driver + driven)) / 2, 6);
+    const act = fittingActs(mount, '', 'mm').find((a) => a.what.startsWith('Stud in the slot'));
+    expect(Math.abs(Number(act?.figure) - (lastStudMm(mount) ?? NaN))).toBeLessThanOrEqual(0.25 + 1e-9);
+  });
+  test('two gears that mesh straight have none', () => {
+    const straight = mountTrain([78], [79], [], { ...ARM, centresMm: 117.75 }, null);
+    expect(straight.fits && straight.gears).toHaveLength(2);
+    expect(straight.fits && lastStudMm(straight)).toBeNull();
+  });
+  test('the acts are the steps, each number with what it is', () => {
+    const mount = fitted([30, 60], [65, 40]);
+    expect(fittingActs(mount, '', 'mm').map((a) => a.text)).toEqual(fittingSteps(mount, ''));
+    for (const a of fittingActs(mount, '', 'in')) expect(a.figure === null || /\d/.test(a.figure)).toBe(true);
+  });
+});
 
 describe('steps of fitting', () => {
   test('two pairs: every gear is named once as it goes on, spacers where a plane is empty', () => {

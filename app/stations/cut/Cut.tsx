@@ -1,22 +1,14 @@
 import { useState } from 'react';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { CONFLICT } from '../../../words/machine.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import { ActCard } from './ActCard.tsx';
-import { CutDrawers, type CutDrawer } from './CutDrawers.tsx';
+import type { Beside, CutDrawer, Trying } from './beside.ts';
+import { CutDrawers } from './CutDrawers.tsx';
 import { PassCard } from './PassCard.tsx';
-import { TryCard, type Trying } from './TryCard.tsx';
+import { TryCard } from './TryCard.tsx';
 import { WiresCard } from './WiresCard.tsx';
 import { MountCard } from './MountCard.tsx';
-
-/** What is open besides the card itself. */
-export interface Beside {
-  readonly drawer: CutDrawer | null;
-  readonly trying: Trying | null;
-  readonly open: (drawer: CutDrawer | null) => void;
-  readonly tryIt: (how: Trying | null) => void;
-}
 
 /** What is to be done now, from the metal as it is: one act, one reading. */
 export function Cut() {
@@ -47,10 +39,4 @@ export function Cut() {
       {named && drawer !== null && <CutDrawers which={drawer} onWhich={open} lathe={latheOf(job, shop)} />}
     </>
   );
-}
-
-/** What stands beside every card: a conflict of feed and slide. */
-export function Conflict() {
-  const { conflict } = useJobView().machine.card;
-  return conflict === null ? null : <p className="text-lg font-semibold text-stop">{CONFLICT[conflict]}</p>;
 }

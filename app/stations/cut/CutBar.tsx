@@ -5,11 +5,23 @@ import { wirePlan } from '../../../core/job/derive.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Bar, SideAct } from '../../machine/Bar.tsx';
-import type { Beside } from './Cut.tsx';
+import type { Beside } from './beside.ts';
+import type { Trying } from './beside.ts';
 import { useTakeBack } from './useCutFrame.ts';
 
 /** Every card's acts: back, try, over wires, spring, deeper, side cut, more; the one that goes on is the card's own. */
-export function CutBar({ beside, main }: { readonly beside: Beside; readonly main?: ReactNode }) {
+export function CutBar({
+  beside,
+  main,
+  at = null,
+  children,
+}: {
+  readonly beside: Beside;
+  readonly main?: ReactNode;
+  /** What is being tried on this card: it is not offered again, and what is rarer is under More. */
+  readonly at?: Trying | null;
+  readonly children?: ReactNode;
+}) {
   const { job, machine } = useJobView();
   const shop = useShop();
   const back = useTakeBack(true);
@@ -26,9 +38,9 @@ export function CutBar({ beside, main }: { readonly beside: Beside; readonly mai
           <StepBack aria-hidden size={22} /> Back
         </SideAct>
       )}
-      {cutting && <SideAct onClick={() => tryIt('mate')}>{TRY_WITH[job.intake.make]}</SideAct>}
-      {wires && <SideAct onClick={() => tryIt('wires')}>Over wires</SideAct>}
-      {able && (
+      {cutting && at !== 'mate' && <SideAct onClick={() => tryIt('mate')}>{TRY_WITH[job.intake.make]}</SideAct>}
+      {wires && at !== 'wires' && <SideAct onClick={() => tryIt('wires')}>Over wires</SideAct>}
+      {able && at === null && (
         <>
           <SideAct
             label="Spring: once more at the same setting"
@@ -45,6 +57,7 @@ export function CutBar({ beside, main }: { readonly beside: Beside; readonly mai
           </SideAct>
         </>
       )}
+      {children}
       <SideAct
         pressed={drawer === 'happened'}
         label="More: what happened, the plan, the ledger"

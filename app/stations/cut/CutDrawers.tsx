@@ -3,6 +3,7 @@ import { setPrefs, usePrefs } from '../../machine/prefs.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { Choice } from '../../ui/controls.tsx';
 import { Drawer } from '../../ui/Drawer.tsx';
+import type { CutDrawer } from './beside.ts';
 import { Deeper, SideCut } from './DeeperSide.tsx';
 import { Happened } from './Happened.tsx';
 import { Ledger } from './Ledger.tsx';
@@ -15,8 +16,7 @@ const TABS = {
   ledger: 'Done so far',
   deeper: 'Deeper',
   side: 'Side cut',
-} as const;
-export type CutDrawer = keyof typeof TABS;
+} as const satisfies Record<CutDrawer, string>;
 
 /** Whatever is needed at the machine besides the next act: beside the card, which goes on. */
 export function CutDrawers({

@@ -2,7 +2,7 @@ import { latheOf } from '../../../core/job/derive.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
-import { GroovePlate } from './GroovePlate.tsx';
+import { GroovePlate } from '../../drawing/GroovePlate.tsx';
 import { PartPlate } from './PartPlate.tsx';
 
 /** The groove as the ledger has it; before there is one, the part. */

@@ -11,7 +11,7 @@ import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
-import type { Beside } from './Cut.tsx';
+import type { Beside } from './beside.ts';
 import { CutBar } from './CutBar.tsx';
 import { PartBefore } from './PartBefore.tsx';
 import { PartPlate } from './PartPlate.tsx';

@@ -24,7 +24,12 @@ const MARK: Readonly<Record<Result, { d: string; stroke: string }>> = {
 export function TryPicture({ result }: { readonly result: Result }) {
   const { x, y } = SITS[result];
   return (
-    <svg viewBox="0 0 132 72" className="h-full w-[132px] shrink-0 bg-plate max-sm:w-20" aria-hidden>
+    <svg
+      viewBox="0 0 132 72"
+      preserveAspectRatio="xMidYMid slice"
+      className="h-full w-[132px] shrink-0 bg-plate max-sm:w-20"
+      aria-hidden
+    >
       <path d={`${RIDGES}V80H-2Z`} fill="var(--plate2)" stroke="var(--scribe)" strokeWidth="1.6" />
       <g transform={`translate(${x} ${y})`}>
         <path

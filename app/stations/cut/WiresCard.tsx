@@ -8,9 +8,10 @@ import { Keypad } from '../../machine/Keypad.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
-import { WiresPlate } from '../prove/WiresPlate.tsx';
-import type { Beside } from './Cut.tsx';
-import { TryAnswer, TryBar } from './TryCard.tsx';
+import { WiresPlate } from '../../drawing/WiresPlate.tsx';
+import type { Beside } from './beside.ts';
+import { TryAnswer } from './TryAnswer.tsx';
+import { TryBar } from './TryBar.tsx';
 import { useBack } from './useBack.ts';
 
 /** Measured over wires at the machine: one field, large; what it says of the next cut as soon as it is taken. */
@@ -45,7 +46,7 @@ export function WiresCard({ beside, due }: { readonly beside: Beside; readonly d
         </div>
       }
       step={<Keypad />}
-      bar={<TryBar beside={beside} due={due} answer={answer} />}
+      bar={<TryBar beside={beside} due={due} answer={answer} at="wires" />}
     />
   );
 }

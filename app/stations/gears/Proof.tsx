@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { judgeScratch, scratchPlan } from '../../../core/gearing/scratch.ts';
 import { explainScratch } from '../../../core/gearing/diagnose.ts';
 import { dialRule } from '../../../core/gearing/dial.ts';
-import { turnsCheck } from '../../../core/gearing/effect.ts';
+import { turnsProof } from '../../../core/gearing/turnsProof.ts';
 import { allSettings, ratioOf } from '../../../core/gearing/levers.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -13,7 +13,7 @@ import { useShop, useSystem } from '../../store/store.ts';
 import { Note, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
-import { dialAdvice, mistakeText } from '../../../words/gears.ts';
+import { dialAdvice, mistakeText, slipText, tooManyText, turnsText } from '../../../words/gears.ts';
 import { Dial } from './Dial.tsx';
 
 interface Props {
@@ -28,7 +28,12 @@ export function Proof({ lathe, lead, train }: Props) {
   const system = useSystem();
   const [crests, setCrests] = useState<number | null>(null);
   const [spanMm, setSpan] = useState<number | null>(null);
-  const turns = turnsCheck(lead, exact(lathe.leadscrew));
+  const turns = turnsProof({
+    leadscrew: exact(lathe.leadscrew),
+    fixedRatio: exact(lathe.fixedRatio),
+    gears: lathe.gears,
+    train,
+  });
   const setting = allSettings(lathe.levers).find((s) => ratioOf(lathe.levers, s)?.equals(exact(train.gearbox)));
   const { instrumentMm, other, over } = scratchPlan(
     lead,
@@ -54,13 +59,18 @@ export function Proof({ lathe, lead, train }: Props) {
     <Panel title="Prove it">
       <div className="grid gap-4 md:grid-cols-2">
         <div className="grid content-start gap-3">
-          <Figure
-            label="Turns check, before any cutting"
-            value={`${turns.spindle} chuck : ${turns.leadscrew} screw`}
-            other={`turn the chuck ${turns.spindle} times by hand: the leadscrew\u2019s key is back at the top after ${turns.leadscrew}`}
-          />
+          {turns.countable && (
+            <Figure
+              label="Turns check, before any cutting"
+              value={`${turns.spindle} : ${turns.leadscrew}`}
+              other={turnsText(turns)}
+            />
+          )}
+          <p className={turns.countable ? 'text-ink2' : 'font-semibold'}>
+            {turns.countable ? slipText(turns) : tooManyText(turns)}
+          </p>
           <p className="text-ink2">
-            Then scratch, and measure{' '}
+            {turns.countable ? 'Then scratch' : 'Scratch first'}, and measure{' '}
             {over === null ? 'as many crests as there are' : `over at least ${over} crest${over === 1 ? '' : 's'}`} with
             a caliper: expect{' '}
             <span className="num text-ink">{lengthText(numberOf(lead) * (over ?? 10), system, FINE)}</span>

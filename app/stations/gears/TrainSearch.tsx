@@ -4,6 +4,7 @@ import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
 import { engagedOf } from '../../../core/job/derive.ts';
 import { gearsToChange, sameGears } from '../../../core/gearing/change.ts';
 import { orderByShopRule } from '../../../core/gearing/shopRule.ts';
+import { hopeless, worthShowing } from '../../../core/gearing/turnsProof.ts';
 import { asGoodAsMeasured, meritOf } from '../../../core/gearing/merit.ts';
 import type { MountedTrain } from '../../../core/gearing/mountAll.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
@@ -36,7 +37,7 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
   const query = trainsQuery(thread, lathe, Number(maxPairs) as 1 | 2 | 3);
   const answered = useCalc(JSON.stringify(query), (w, onProgress) => w.trains(query, onProgress), true);
   const measuredPpm = measuredPitchPpm(job);
-  const trains = (answered.value?.trains ?? [])
+  const trains = worthShowing(answered.value?.trains ?? [])
     .map((t) => ({
       ...t,
       merit: meritOf(
@@ -78,6 +79,12 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
         ) : (
           !answered.pending &&
           !answered.stopped && <p className="text-ink2">This set makes no train. Enter the gears owned under Lathes.</p>
+        )}
+        {trains[0] && hopeless(trains[0].errorPpm) && (
+          <Note tone="wrong">
+            None of these gears comes within one part in a hundred: no nut of the right lead goes on what they cut. The
+            nearest stands above only to say so.
+          </Note>
         )}
         {measuredPpm !== null && (
           <p className="mt-3">

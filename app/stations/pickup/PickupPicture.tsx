@@ -2,7 +2,7 @@ import { cutPlan, planRequest, toolOfJob } from '../../../core/job/cutPlan.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
-import { GroovesPlate } from './GroovesPlate.tsx';
+import { GroovesPlate } from '../../drawing/GroovesPlate.tsx';
 import { SlipPlate } from './SlipPlate.tsx';
 import { TurnPlate } from './TurnPlate.tsx';
 

@@ -12,13 +12,14 @@ import { OnActs } from '../../shell/StationFrame.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { useWorking } from '../../ui/Working.tsx';
-import { TryAnswer, TryPicks } from '../cut/TryCard.tsx';
+import { TryAnswer } from '../cut/TryAnswer.tsx';
+import { TryPicks } from '../cut/TryPicks.tsx';
 import { useStepsOn } from '../cut/StepsOn.tsx';
 import { useBack } from '../cut/useBack.ts';
 import { ByMate } from './ByMate.tsx';
 import { OverWires } from './OverWires.tsx';
 import { ProveDrawer, type ProveTab } from './ProveDrawer.tsx';
-import { WiresPlate } from './WiresPlate.tsx';
+import { WiresPlate } from '../../drawing/WiresPlate.tsx';
 
 /** Is it the size it should be: over wires, or by its mate; what that says of the next cut. */
 export function Prove() {

@@ -23,7 +23,7 @@ export function SlidePlate(p: Props) {
 
 function Drawing({ deg, handle, internal, now, w, h }: Props & Size) {
   const turn = handle === 'tailstock' ? -deg : deg;
-  const pivot = { x: w / 2, y: h * 0.62 };
+  const pivot = { x: w * (internal ? 0.72 : 0.5), y: h * 0.62 };
   const long = h * 0.3;
   const wide = long * 0.42;
   const r = long * 0.86;
@@ -33,7 +33,10 @@ function Drawing({ deg, handle, internal, now, w, h }: Props & Size) {
   });
   const mark = handle === 'tailstock' ? deg : -deg;
   const steps = Array.from({ length: 21 }, (_, i) => (mark * i) / 20);
+  const top = at(180 - turn, long);
   const workLow = h * (internal ? 0.3 : 0.24);
+  // in a bore the tool's bar comes from the tailstock's side, its tip against the wall at the person's side
+  const bar = workLow - 38;
   return (
     <>
       <Compass w={w} y={34} right="from above" />
@@ -99,7 +102,12 @@ function Drawing({ deg, handle, internal, now, w, h }: Props & Size) {
           strokeWidth="2.5"
         />
         <path
-          d={`M${pivot.x} ${pivot.y + long * 0.3}V${pivot.y - long * 0.62}m-9 16l9 -16l9 16`}
+          // in a bore it is wound back: it feeds towards the person
+          d={
+            internal
+              ? `M${pivot.x} ${pivot.y - long * 0.62}V${pivot.y + long * 0.3}m-9 -16l9 16l9 -16`
+              : `M${pivot.x} ${pivot.y + long * 0.3}V${pivot.y - long * 0.62}m-9 16l9 -16l9 16`
+          }
           fill="none"
           stroke="var(--scribe)"
           strokeWidth="4"
@@ -108,8 +116,8 @@ function Drawing({ deg, handle, internal, now, w, h }: Props & Size) {
       <path
         d={
           internal
-            ? `M${at(180 + turn, long).x} ${at(180 + turn, long).y}V${workLow - 26}H${w * 0.44}v22l-9 6l-9 -6v-40H${at(180 + turn, long).x + 18}V${at(180 + turn, long).y}Z`
-            : `M${at(180 - turn, long).x - 16} ${at(180 - turn, long).y}V${workLow + 26}l16 -24l16 24V${at(180 - turn, long).y}Z`
+            ? `M${top.x + 22} ${top.y}V${bar}H${w * 0.3 - 9}v24l9 12l9 -12H${top.x - 22}V${top.y}Z`
+            : `M${top.x - 16} ${top.y}V${workLow + 26}l16 -24l16 24V${top.y}Z`
         }
         fill="url(#steel)"
         stroke="var(--deep)"

@@ -1,9 +1,9 @@
-import type { ToolOutline } from '../../../core/cutting/tip.ts';
-import { tanDeg } from '../../../core/quantity/units.ts';
-import type { Move } from '../../../core/job/pickupMove.ts';
-import { Arrow, Compass } from '../../drawing/marks.tsx';
-import { Plate, type Size } from '../../drawing/Plate.tsx';
-import { outlinePoints, pathOf } from '../../drawing/toolPath.ts';
+import type { ToolOutline } from '../../core/cutting/tip.ts';
+import { tanDeg } from '../../core/quantity/units.ts';
+import type { Move } from '../../core/job/pickupMove.ts';
+import { Arrow, Compass } from './marks.tsx';
+import { Plate, type Size } from './Plate.tsx';
+import { outlinePoints, pathOf } from './toolPath.ts';
 
 interface Props {
   readonly tool: ToolOutline;

@@ -1,4 +1,4 @@
-import { Punched } from '../../drawing/marks.tsx';
+import { Punched } from './marks.tsx';
 
 const APART = 21;
 

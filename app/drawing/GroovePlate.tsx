@@ -1,10 +1,10 @@
-import { toolOf, type PlanRequest } from '../../../core/cutting/plan.ts';
-import { leadingReachMm, trailingReachMm, type ToolOutline } from '../../../core/cutting/tip.ts';
-import { lengthText } from '../../../core/quantity/format.ts';
-import { inches, type UnitSystem } from '../../../core/quantity/units.ts';
-import { Arrow, Compass } from '../../drawing/marks.tsx';
-import { Plate, type Size } from '../../drawing/Plate.tsx';
-import { outlinePoints, pathOf } from '../../drawing/toolPath.ts';
+import { toolOf, type PlanRequest } from '../../core/cutting/plan.ts';
+import { leadingReachMm, trailingReachMm, type ToolOutline } from '../../core/cutting/tip.ts';
+import { lengthText } from '../../core/quantity/format.ts';
+import { inches, type UnitSystem } from '../../core/quantity/units.ts';
+import { Arrow, Compass } from './marks.tsx';
+import { Plate, type Size } from './Plate.tsx';
+import { outlinePoints, pathOf } from './toolPath.ts';
 import { PassDots } from './PassDots.tsx';
 
 interface Stand {

@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
-import { AT_SIZE_MM, fitOfJob, threadOfJob, type WirePlan } from '../../../core/job/derive.ts';
-import { outline } from '../../../core/form/outline.ts';
-import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import type { UnitSystem } from '../../../core/quantity/units.ts';
-import { pitchMmOf, threadFormOf } from '../../../core/standards/thread.ts';
-import { Arrow, Punched } from '../../drawing/marks.tsx';
-import { Plate, type Size } from '../../drawing/Plate.tsx';
-import { pathOf } from '../../drawing/toolPath.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { AT_SIZE_MM, fitOfJob, threadOfJob, type WirePlan } from '../../core/job/derive.ts';
+import { outline } from '../../core/form/outline.ts';
+import { FINE, lengthText } from '../../core/quantity/format.ts';
+import type { UnitSystem } from '../../core/quantity/units.ts';
+import { pitchMmOf, threadFormOf } from '../../core/standards/thread.ts';
+import { Arrow, Punched } from './marks.tsx';
+import { Plate, type Size } from './Plate.tsx';
+import { pathOf } from './toolPath.ts';
+import { useJobView } from '../shell/jobContext.tsx';
 
 interface Props {
   readonly wires: WirePlan;

@@ -1,0 +1,76 @@
+import type { DeeperAnswer } from '../../../core/job/deeper.ts';
+import { stepText } from '../../../words/deeper.ts';
+import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { act } from '../../store/store.ts';
+import type { Beside } from './beside.ts';
+import { CutBar } from './CutBar.tsx';
+import { useStepsOn } from './StepsOn.tsx';
+import type { Trying } from './beside.ts';
+
+/** The acts of a trial: cut it deeper, or the part is done; where a pass waits, back to it. */
+export function TryBar({
+  beside,
+  due,
+  answer,
+  at,
+}: {
+  readonly at: Trying;
+  readonly beside: Beside;
+  readonly due: boolean;
+  readonly answer: DeeperAnswer | null;
+}) {
+  const { machine } = useJobView();
+  const u = useDialUnit();
+  const on = useStepsOn() ?? 'radius';
+  const { after } = machine.card;
+  const leave = (): void => beside.tryIt(null);
+  const finish = (
+    <SideAct
+      onClick={() => {
+        if (act({ do: 'finishPart', after }) === null) leave();
+      }}
+    >
+      This part is done
+    </SideAct>
+  );
+  if (answer?.code === 'fits')
+    return (
+      <Bar
+        main={
+          <MainAct
+            onClick={() => {
+              if (act({ do: 'finishPart', after }) === null) leave();
+            }}
+          >
+            This part is done
+          </MainAct>
+        }
+      >
+        {!due && <SideAct onClick={leave}>Leave</SideAct>}
+      </Bar>
+    );
+  const main =
+    answer?.code === 'deeper' ? (
+      <MainAct
+        onward
+        onClick={() => {
+          if (act({ do: 'deeper', byMm: answer.byMm, after }) === null) leave();
+        }}
+      >
+        Deeper by {stepText(answer.byMm, u, on)}
+      </MainAct>
+    ) : undefined;
+  if (due)
+    return (
+      <CutBar beside={beside} main={main} at={at}>
+        {finish}
+      </CutBar>
+    );
+  return (
+    <Bar main={main}>
+      <SideAct onClick={leave}>Leave</SideAct>
+      {finish}
+    </Bar>
+  );
+}

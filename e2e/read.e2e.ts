@@ -60,7 +60,7 @@ test('the next reading is named with the numbers to expect, and armed at a touch
   await page.keyboard.press('Enter');
   await page.keyboard.type('16');
   await page.keyboard.press('Enter');
-  const next = page.getByRole('main').locator('section', { hasText: 'What to read next' });
+  const next = page.getByRole('region', { name: 'What to read next' });
   await expect(next).toContainText(/60° if 3\/8-16 UNC, 55° if 3\/8-16 BSW/);
   await next
     .getByRole('listitem')
@@ -80,7 +80,7 @@ test('neighbours stay open on a short piece, the leaf is asked for, crest radius
   page,
 }) => {
   await page.goto('/jobs/demo-latch/read');
-  const next = page.getByRole('main').locator('section', { hasText: 'What to read next' });
+  const next = page.getByRole('region', { name: 'What to read next' });
   // the part has 10 mm of thread: no longer count is asked for
   await expect(next.getByRole('listitem').first()).toContainText(
     /Crest to crest over 7 crests: 8\.750 mm if M8, 8\.890 mm if 5\/16-20 UN/,

@@ -137,7 +137,7 @@ test('a nut to a class: the bore is the nut\u2019s own, and one bored to the scr
   await page.getByLabel(/^Bore as measured/).fill('40.05');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/root diameter of the screw/)).toBeVisible();
-  await page.getByRole('button', { name: 'Draw screw and nut together' }).click();
+  await page.getByRole('radio', { name: 'Screw and nut together' }).check();
   await expect(page.getByText(/times as large|true to scale/)).toBeVisible();
   await axeClean(page);
 });

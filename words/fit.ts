@@ -124,3 +124,12 @@ export function readyText(r: ReadyCheck, u: UnitSystem): string {
       return 'The blank is small: the crests will be flat and the thread shallow.';
   }
 }
+
+/** The three diameters by their names on screw and nut. */
+export const ZONE_NAMES: Readonly<
+  Record<'major' | 'pitch' | 'minor', { readonly external: string; readonly internal: string }>
+> = {
+  major: { external: 'outside', internal: 'root of the nut' },
+  pitch: { external: 'pitch diameter', internal: 'pitch diameter' },
+  minor: { external: 'root', internal: 'bore' },
+};

@@ -41,7 +41,12 @@ export function shortConclusion(station: StationId, job: Job, shop: Shop, system
       if (!thread || !job.name) return null;
       const { designation } = thread;
       const sure = job.name.overruled ? 'by hand' : percentText(job.name.probability);
-      return fits(designation, designation.replaceAll(' ', ''), `named, ${sure}`, 'named');
+      return fits(
+        designation,
+        designation.replaceAll(' ', ''),
+        `${thread.family === 'Special' ? 'special' : 'named'}, ${sure}`,
+        thread.family === 'Special' ? 'special' : 'named',
+      );
     }
     case 'fit': {
       const plan = fitOfJob(job);

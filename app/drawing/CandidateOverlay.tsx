@@ -45,19 +45,19 @@ export function CandidateOverlay({
     <figure>
       <svg
         viewBox={`0 0 ${W} ${height}`}
-        className="w-full rounded-md bg-inset"
+        className="plate w-full"
         role="img"
         aria-label={`${threads.map((t) => t.designation).join(' over ')}, with the diameters read`}
       >
         {lines.map((l, i) => (
           <g key={i}>
-            <path d={`M${LEFT} ${y(l.diameterMm / 2)}H${W}`} stroke="var(--ink2)" strokeWidth="1.2" />
+            <path d={`M${LEFT} ${y(l.diameterMm / 2)}H${W}`} stroke="var(--scribe2)" strokeWidth="1.2" />
             <text
               x={LEFT - 6}
               y={y(l.diameterMm / 2) + (i === 0 ? -3 : 12)}
               textAnchor="end"
               fontSize="11.5"
-              fill="var(--ink2)"
+              fill="var(--scribe2)"
             >
               {l.label}
             </text>

@@ -13,11 +13,11 @@ const W = 720;
 const PITCHES = 2;
 const SCALE = W / PITCHES;
 const PAD = 26;
-/** Told apart by dash as well as by colour. */
+/** Lines over one another are told apart by their dashes alone. */
 export const STROKES = [
-  { colour: 'var(--blue)', dash: undefined, word: 'full line' },
-  { colour: 'var(--stop)', dash: '10 5', word: 'dashed line' },
-  { colour: 'var(--go)', dash: '2 5', word: 'dotted line' },
+  { colour: 'var(--scribe)', dash: undefined, word: 'full line' },
+  { colour: 'var(--scribe)', dash: '10 5', word: 'dashed line' },
+  { colour: 'var(--scribe)', dash: '2 5', word: 'dotted line' },
 ] as const;
 
 /** Forms laid over each other at one pitch, pitch lines together: what differs can be seen. Forms are given at a pitch of 1. */
@@ -42,8 +42,8 @@ export function FormOverlay({
       .map((p, i) => `${i === 0 ? 'M' : 'L'}${(p.x * SCALE).toFixed(1)} ${(PAD + (top - p.y) * SCALE).toFixed(1)}`)
       .join(' ');
   return (
-    <svg viewBox={`0 0 ${W} ${height}`} className="w-full rounded-md bg-inset" role="img" aria-label={label}>
-      <path d={`M0 ${PAD + top * SCALE}H${W}`} stroke="var(--ink2)" strokeWidth="1" strokeDasharray="14 4 3 4" />
+    <svg viewBox={`0 0 ${W} ${height}`} className="plate w-full" role="img" aria-label={label}>
+      <path d={`M0 ${PAD + top * SCALE}H${W}`} stroke="var(--scribe2)" strokeWidth="1" strokeDasharray="14 4 3 4" />
       {lines.map((pts, i) => {
         const f = forms[i];
         const stroke = STROKES[i % STROKES.length] ?? STROKES[0];

@@ -19,10 +19,31 @@ interface Props {
 /** Before its size is known a plate is drawn for this one. */
 const FIRST: Size = { w: 460, h: 620 };
 
+/** The coat of dye on whatever it lies in, painted once for each size; behind everything else there. */
+export function DyeCoat() {
+  const dye = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const el = dye.current;
+    if (!el || typeof ResizeObserver === 'undefined') return undefined;
+    const watch = new ResizeObserver(() => {
+      const { clientWidth: w, clientHeight: h } = el;
+      if (w !== el.width || h !== el.height) paintDye(el, w, h, w * 31 + h);
+    });
+    watch.observe(el);
+    return () => watch.disconnect();
+  }, []);
+  return (
+    <canvas
+      ref={dye}
+      aria-hidden
+      className="pointer-events-none absolute inset-0 size-full dark:brightness-[0.45] forced-colors:hidden"
+    />
+  );
+}
+
 /** A drawing scribed on a plate of metal painted with marking-out dye. */
 export function Plate({ label, className, draw, children }: Props) {
   const box = useRef<HTMLDivElement>(null);
-  const dye = useRef<HTMLCanvasElement>(null);
   const [size, setSize] = useState(FIRST);
   useLayoutEffect(() => {
     const el = box.current;
@@ -37,17 +58,9 @@ export function Plate({ label, className, draw, children }: Props) {
     watch.observe(el);
     return () => watch.disconnect();
   }, []);
-  useEffect(() => {
-    if (dye.current && typeof ResizeObserver !== 'undefined')
-      paintDye(dye.current, size.w, size.h, size.w * 31 + size.h);
-  }, [size]);
   return (
     <div ref={box} className={clsx('plate on-plate relative min-h-0 min-w-0 overflow-hidden', className)}>
-      <canvas
-        ref={dye}
-        aria-hidden
-        className="absolute inset-0 size-full dark:brightness-[0.45] forced-colors:hidden"
-      />
+      <DyeCoat />
       <svg
         role="img"
         aria-label={label}

@@ -1,4 +1,6 @@
+import clsx from 'clsx';
 import { useMemo } from 'react';
+import { DyeCoat } from './Plate.tsx';
 import { outline } from '../../core/form/outline.ts';
 import type { Quantity } from '../../core/evidence/evidence.ts';
 import { QUANTITY_NAMES } from '../../words/readings.ts';
@@ -28,6 +30,9 @@ interface Props {
   /** What is to be made, in place of the form's basic sizes: one figure each. */
   readonly figures?: Partial<Record<Quantity, string>>;
 }
+
+/** On a plate lines are scribed. */
+const SCRIBED = { '--blue': 'var(--scribe)', '--ink2': 'var(--scribe2)' } as React.CSSProperties;
 
 const W = 640;
 const H = 214;
@@ -78,11 +83,13 @@ export function ThreadDrawing({
     { q: 'depth', x: W - RIGHT + 10, y: Math.max(rootY - 24, crestY + 34), w: RIGHT - 14, known: dims.depth },
   ];
   return (
-    <figure className="relative rounded-lg border border-line bg-inset">
+    <figure className="plate on-plate relative overflow-hidden">
+      <DyeCoat />
       <div className="relative mx-auto w-full" style={{ aspectRatio: `${W} / ${H}`, maxWidth: 860 }}>
         <svg
           viewBox={`0 0 ${W} ${H}`}
           className="absolute inset-0 h-full w-full"
+          style={SCRIBED}
           role="img"
           aria-label={
             thread
@@ -91,11 +98,11 @@ export function ThreadDrawing({
           }
         >
           <defs>
-            <pattern id="hatch" width="7" height="7" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
-              <path d="M0 0V7" stroke="var(--line)" strokeWidth="1.6" />
+            <pattern id="section" width="7" height="7" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
+              <path d="M0 0V7" stroke="var(--scribe2)" strokeWidth="1" opacity="0.45" />
             </pattern>
           </defs>
-          <path d={closed} fill="url(#hatch)" stroke="none" />
+          <path d={closed} fill="url(#section)" stroke="none" />
           <path
             d={metal}
             fill="none"
@@ -140,7 +147,7 @@ export function ThreadDrawing({
           />
         ))}
       </div>
-      <figcaption className="px-3 pb-2 text-sm text-ink2">
+      <figcaption className="relative px-4 pb-2 text-sm text-scribe2">
         {caption ??
           (thread
             ? `${thread.designation}${tentative ? ' (likeliest so far)' : ''}: form true to proportion, body broken off.`
@@ -169,13 +176,18 @@ function Place({ q, x, y, w, side, known, taken, armed, tentative, unread, onTou
   const name = SHORT[q]?.[side] ?? QUANTITY_NAMES[q][side];
   const body = (
     <>
-      <span className="block truncate text-xs text-ink2">{name}</span>
+      <span className="block truncate text-[13px] opacity-90">{name}</span>
       <span className={`num block truncate font-semibold ${unread === '?' ? 'text-base' : 'text-sm leading-6'}`}>
         {taken ?? (known ? `${tentative ? '\u2248 ' : ''}${known}` : unread)}
       </span>
     </>
   );
-  const cls = `absolute block rounded-md border px-2 py-0.5 text-left leading-tight ${armed ? 'border-blue bg-bluesoft' : taken || (known !== undefined && !tentative) ? 'border-line bg-panel' : 'border-dashed border-ink2 bg-panel'}`;
+  const given = taken !== null || (known !== undefined && !tentative);
+  const cls = clsx(
+    'absolute block rounded-[3px] border px-2 py-0.5 text-left leading-tight',
+    given ? 'border-edge bg-panel text-ink' : 'border-dashed border-scribe2 bg-deep text-scribe',
+    armed && 'outline-3 outline-straw',
+  );
   if (!onTouch) {
     return (
       <div className={cls} style={style}>

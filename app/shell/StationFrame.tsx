@@ -63,7 +63,7 @@ export function StationFrame({ station, lead, children, canSettle = true, acts }
         {acts}
         <Cautions station={station} />
       </section>
-      <div className="relative grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 desk:overflow-y-auto">
+      <div className="relative grid min-w-0 auto-rows-max grid-cols-[minmax(0,1fr)] content-start gap-3 desk:overflow-y-auto">
         {children}
       </div>
     </div>

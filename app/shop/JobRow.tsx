@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { Trash2 } from 'lucide-react';
+import clsx from 'clsx';
+import { ArrowRight, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { storageText } from '../../words/storage.ts';
 import { STATION_NAMES } from '../../words/stations.ts';
@@ -7,18 +8,37 @@ import { deleteJob, freshLine } from '../storage/db.ts';
 import type { JobRow as Row, RowLine } from '../storage/rows.ts';
 import { channel, jobClosed, recorder, useAppDispatch, useAppSelector, useShop, useSystem } from '../store/store.ts';
 import { Boundary } from '../ui/Boundary.tsx';
+import { ChainBar } from './ChainBar.tsx';
 import { Button } from '../ui/controls.tsx';
 
 /** Fetched when it is first asked for. */
 const RemoveDialog = lazy(async () => ({ default: (await import('./RemoveDialog.tsx')).RemoveDialog }));
 
 /** One row; where one breaks, the others stand. */
-export function JobRow({ row, onChanged }: { readonly row: Row; readonly onChanged: () => void }) {
+export function JobRow({
+  row,
+  onChanged,
+  inHand = false,
+}: {
+  readonly row: Row;
+  readonly onChanged: () => void;
+  /** The one that was touched last and is not finished: large, with the way back to it. */
+  readonly inHand?: boolean;
+}) {
   const title = row.title || 'A job without a title';
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 rounded-lg border border-line bg-panel">
+    <div
+      className={clsx(
+        'grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 rounded-[4px] border bg-panel',
+        inHand ? 'border-2 border-edge' : 'border-line',
+      )}
+    >
       <Boundary fallback={<p className="p-4">{title}: this row could not be shown.</p>}>
-        {row.state === 'good' ? <GoodRow row={row} title={title} /> : <OtherRow row={row} title={title} />}
+        {row.state === 'good' ? (
+          <GoodRow row={row} title={title} inHand={inHand} />
+        ) : (
+          <OtherRow row={row} title={title} />
+        )}
       </Boundary>
       <Remove id={row.id} title={title} onRemoved={onChanged} />
     </div>
@@ -38,7 +58,7 @@ function OtherRow({ row, title }: { readonly row: Row; readonly title: string })
   );
 }
 
-function GoodRow({ row, title }: { readonly row: Row; readonly title: string }) {
+function GoodRow({ row, title, inHand }: { readonly row: Row; readonly title: string; readonly inHand: boolean }) {
   const system = useSystem();
   const line = useLine(row);
   const next = line?.next ?? (row.done ? 'record' : 'read');
@@ -49,13 +69,22 @@ function GoodRow({ row, title }: { readonly row: Row; readonly title: string }) 
       className="grid gap-x-4 gap-y-1 rounded-lg p-4 hover:bg-inset md:grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_minmax(0,1.1fr)]"
     >
       <span className="min-w-0">
-        <span className="block text-lg font-semibold [overflow-wrap:anywhere]">{title}</span>
+        <span className={clsx('block font-semibold [overflow-wrap:anywhere]', inHand ? 'text-2xl' : 'text-lg')}>
+          {title}
+        </span>
         <span className="text-ink2 [overflow-wrap:anywhere]">{row.customer}</span>
+        {line?.chain !== undefined && <ChainBar chain={line.chain} />}
       </span>
       <span className="num self-center">{row.thread ?? 'not named yet'}</span>
       <span className="self-center">
-        <span className="font-semibold">{row.done ? said : line ? `Next: ${STATION_NAMES[next]}` : ''}</span>
-        <span className="block text-sm text-ink2">{row.done ? '' : said}</span>
+        {inHand ? (
+          <span className="straw inline-flex min-h-12 items-center gap-2 rounded-[4px] px-4 text-lg">
+            Carry on{line ? `: ${STATION_NAMES[next]}` : ''} <ArrowRight aria-hidden size={20} />
+          </span>
+        ) : (
+          <span className="font-semibold">{row.done ? said : line ? `Next: ${STATION_NAMES[next]}` : ''}</span>
+        )}
+        <span className={clsx('block text-ink2', inHand ? 'mt-1 text-base' : 'text-sm')}>{row.done ? '' : said}</span>
       </span>
     </Link>
   );

@@ -63,7 +63,7 @@ export function Jobs() {
       title="Jobs"
       lead="One job is one thread to reproduce. The last one touched stands first."
       actions={
-        <Button tone="main" onClick={create}>
+        <Button tone={rows?.some((r) => !r.done) ? 'plain' : 'main'} onClick={create}>
           <Plus aria-hidden size={18} /> New job
         </Button>
       }
@@ -113,13 +113,30 @@ function List({ rows, all, onChanged }: ListProps) {
         <LongList rows={rows} all={all} onChanged={onChanged} />
       </Suspense>
     );
+  const hand = rows.length === all ? rows.find((r) => r.state === 'good' && !r.done) : undefined;
+  const shelves = [
+    { name: hand ? 'Besides it' : null, rows: rows.filter((r) => r !== hand && !r.done) },
+    { name: 'Finished', rows: rows.filter((r) => r.done) },
+  ].filter((s) => s.rows.length > 0);
   return (
-    <ul className="grid gap-2">
-      {rows.map((r) => (
-        <li key={r.id}>
-          <JobRow row={r} onChanged={onChanged} />
-        </li>
+    <>
+      {hand && (
+        <section aria-label="In hand">
+          <JobRow row={hand} onChanged={onChanged} inHand />
+        </section>
+      )}
+      {shelves.map((shelf) => (
+        <section key={shelf.name} className="grid gap-2">
+          {shelf.name !== null && <h2 className="mt-2 text-lg">{shelf.name}</h2>}
+          <ul className="grid gap-2">
+            {shelf.rows.map((r) => (
+              <li key={r.id}>
+                <JobRow row={r} onChanged={onChanged} />
+              </li>
+            ))}
+          </ul>
+        </section>
       ))}
-    </ul>
+    </>
   );
 }

@@ -30,7 +30,10 @@ export interface RowLine {
   readonly next: StationId;
   readonly mm: string | null;
   readonly in: string | null;
+  /** The stations in order, a letter each: settled, open, again, waits; rows of an older Gelvin have none. */
+  readonly chain?: string;
 }
+const LETTER = { settled: 's', open: 'o', stale: 'a', blocked: 'w' } as const;
 
 /** The row of a document as it is kept, whatever state that is in. */
 export function rowOf(id: string, raw: unknown, checked: Checked<Job>, touched: number, line: RowLine | null): JobRow {
@@ -71,5 +74,13 @@ export function lineOf(job: Job, shop: Shop, shopRev: number): RowLine {
   const states = stationStates(job, shop, threadOfJob(job));
   const done = job.record.verdict !== null;
   const next = done ? 'record' : (stationsOf(job).find((s) => states[s].kind !== 'settled') ?? 'record');
-  return { shopRev, next, mm: conclusion(next, job, shop, 'mm'), in: conclusion(next, job, shop, 'in') };
+  return {
+    shopRev,
+    next,
+    mm: conclusion(next, job, shop, 'mm'),
+    in: conclusion(next, job, shop, 'in'),
+    chain: stationsOf(job)
+      .map((s) => LETTER[states[s].kind])
+      .join(''),
+  };
 }

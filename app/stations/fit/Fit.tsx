@@ -22,10 +22,12 @@ import {
   GAUGE_LIKE,
   gaugeName,
 } from '../../../words/fit.ts';
+import { zonesOf } from '../../../core/job/zones.ts';
+import { ZonesPlate } from '../../drawing/ZonesPlate.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
+import { Choice, Note, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { AsRead } from './AsRead.tsx';
@@ -38,7 +40,7 @@ const rangeText = (l: Limits, system: UnitSystem): string =>
 export function Fit() {
   const { job } = useJobView();
   const system = useSystem();
-  const [together, setTogether] = useState(false);
+  const [drawn, setDrawn] = useState<'zones' | 'alone' | 'together'>('zones');
   const thread = threadOfJob(job);
   const plan = fitOfJob(job);
   if (!thread || !plan)
@@ -68,7 +70,9 @@ export function Fit() {
             : 'What to bore to, and how deep to cut. The bore is the nut\u2019s own minor diameter.'
       }
     >
-      {together ? (
+      {drawn === 'zones' ? (
+        <ZonesPlate zones={zonesOf(job, thread, plan)} make={plan.make} system={system} />
+      ) : drawn === 'together' ? (
         <Engagement thread={thread} clearanceMm={clearanceMm} system={system} />
       ) : (
         <ThreadDrawing
@@ -85,11 +89,16 @@ export function Fit() {
           caption={`${thread.designation} as it is to be made. Basic sizes: ${lengthText(sizes.majorMm, system, { ...FINE, bare: true })} outside, ${lengthText(sizes.pitchDiameterMm, system, { ...FINE, bare: true })} pitch diameter, ${lengthText(external ? sizes.minorExternalMm : sizes.minorInternalMm, system, FINE)} ${external ? 'root' : 'bore'}.`}
         />
       )}
-      <div>
-        <Button aria-pressed={together} onClick={() => setTogether(!together)}>
-          {together ? 'Draw it alone' : 'Draw screw and nut together'}
-        </Button>
-      </div>
+      <Choice
+        label="What is drawn"
+        value={drawn}
+        options={[
+          { value: 'zones', label: 'Where each diameter may lie' },
+          { value: 'alone', label: 'The thread as it is made' },
+          { value: 'together', label: 'Screw and nut together' },
+        ]}
+        onChange={setDrawn}
+      />
       {(plan.bounds.length > 0 || engagedText(plan)) && (
         <Note tone="say">
           {plan.bounds.map((b) => (

@@ -71,9 +71,7 @@ function Acts({ lathe, thread, train }: Props) {
         ? {
             picture: (
               <Plate label="The train on the arm, from the gear end" draw={({ w }) => <FromGearEnd w={w} />}>
-                <div style={ON_PLATE}>
-                  <TrainDrawing mount={mount} moduleMm={lathe.moduleMm} now={now?.shafts ?? []} />
-                </div>
+                <TrainDrawing mount={mount} moduleMm={lathe.moduleMm} now={now?.shafts ?? []} />
               </Plate>
             ),
           }
@@ -125,12 +123,3 @@ function FromGearEnd({ w }: { readonly w: number }) {
     </text>
   );
 }
-
-/** On a plate the train is scribed and its front plane is steel. */
-const ON_PLATE = {
-  '--blue': 'var(--scribe)',
-  '--bluesoft': 'var(--steel2)',
-  '--ink': 'var(--scribe)',
-  '--ink2': 'var(--scribe2)',
-  '--panel': 'var(--deep)',
-} as React.CSSProperties;

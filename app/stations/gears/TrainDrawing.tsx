@@ -3,6 +3,15 @@ import { mountText } from '../../../words/gears.ts';
 import type { Fitting, PlacedGear } from '../../../core/gearing/mount.ts';
 import { spacersOf, turnOf } from '../../../core/gearing/steps.ts';
 
+/** On a plate the train is scribed and its front plane is steel. */
+const ON_PLATE = {
+  '--blue': 'var(--scribe)',
+  '--bluesoft': 'var(--steel2)',
+  '--ink': 'var(--scribe)',
+  '--ink2': 'var(--scribe2)',
+  '--panel': 'var(--deep)',
+} as React.CSSProperties;
+
 const PAD = 14;
 
 /** Teeth drawn round a gear, as one path: enough to see that it is one, true in number. */
@@ -51,7 +60,8 @@ export function TrainDrawing({
   return (
     <svg
       viewBox={`${minX} ${minY} ${maxX - minX} ${maxY - minY}`}
-      className={now ? 'absolute inset-0 size-full p-4' : 'max-h-[26rem] w-full rounded-md bg-inset'}
+      className={now ? 'absolute inset-0 size-full p-4' : 'plate max-h-[26rem] w-full'}
+      style={ON_PLATE}
       role="img"
       aria-label={`Train on the arm: ${mountText(mount, system)}`}
     >

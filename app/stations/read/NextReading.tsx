@@ -11,7 +11,7 @@ import { pitchText } from '../../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
-import { Button, Panel } from '../../ui/controls.tsx';
+import { Button } from '../../ui/controls.tsx';
 
 /** Above this the doubt is small enough to stop reading. */
 const SETTLED = 0.97;
@@ -30,7 +30,8 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
   if (!ranking) return null;
   const top = Math.max(ranking.candidates[0]?.probability ?? 0, ranking.special.probability);
   return (
-    <Panel title="What to read next">
+    <section aria-label="What to read next" className="grid gap-2 border-t border-line pt-3">
+      <h2 className="text-lg">What to read next</h2>
       {next.length === 0 ? (
         <p className="text-ink2">
           {top > SETTLED
@@ -63,7 +64,7 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
           ))}
         </ol>
       )}
-    </Panel>
+    </section>
   );
 }
 

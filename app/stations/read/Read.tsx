@@ -6,7 +6,7 @@ import { READING_ORDER } from '../../../core/job/entry.ts';
 import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { partOf, pitchOfCount } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
-import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
@@ -16,11 +16,12 @@ import { useKeys } from '../../ui/keys.ts';
 import { Cable } from './Cable.tsx';
 import { EntryForm } from './EntryForm.tsx';
 import { ANGLES, LENGTHS } from './kinds.ts';
+import { Likeliest } from './Likeliest.tsx';
 import { NextReading } from './NextReading.tsx';
 import { WearMap } from './WearMap.tsx';
 
 export function Read() {
-  const { job, top, ranking } = useJobView();
+  const { job, top } = useJobView();
   const system = useSystem();
   const side = partOf(job);
   const [armed, setArmed] = useState<Quantity>(
@@ -45,6 +46,12 @@ export function Read() {
     <StationFrame
       station="read"
       lead="What the part measures. Touch a dimension on the drawing, type what you read, Enter."
+      acts={
+        <>
+          <Likeliest />
+          <NextReading onArm={arm} />
+        </>
+      }
     >
       <ThreadDrawing
         thread={top}
@@ -57,15 +64,8 @@ export function Read() {
       />
       <EntryForm key={armed} quantity={armed} side={side} inputRef={valueRef} onArm={arm} positionMm={position} />
       <Readings side={side} />
-      <NextReading onArm={arm} />
       <WearMap positionMm={position} onPoint={setPosition} />
       <Cable />
-      {ranking && top && (
-        <p aria-live="polite" className="text-ink2">
-          Likeliest so far: <strong className="num text-ink">{top.designation}</strong>,{' '}
-          {percentText(Math.max(ranking.candidates[0]?.probability ?? 0, ranking.special.probability))}.
-        </p>
-      )}
     </StationFrame>
   );
 }

@@ -47,7 +47,7 @@ export function Setup() {
       acts={
         <Link
           to={`/jobs/${job.id}/setup/machine`}
-          className="key inline-flex min-h-14 items-center justify-center gap-2 rounded-[4px] px-4 text-lg font-semibold"
+          className="key inline-flex min-h-14 items-center justify-center gap-2 rounded-[4px] px-4 text-center text-lg font-semibold"
         >
           At the machine: set it, one after another
         </Link>

@@ -40,7 +40,7 @@ const rangeText = (l: Limits, system: UnitSystem): string =>
 export function Fit() {
   const { job } = useJobView();
   const system = useSystem();
-  const [drawn, setDrawn] = useState<'zones' | 'alone' | 'together'>('zones');
+  const [chosen, setDrawn] = useState<'zones' | 'alone' | 'together' | null>(null);
   const thread = threadOfJob(job);
   const plan = fitOfJob(job);
   if (!thread || !plan)
@@ -50,6 +50,8 @@ export function Fit() {
       </StationFrame>
     );
   const external = plan.make === 'external';
+  // without limits there is little to lie between: then the thread itself stands there first
+  const drawn = chosen ?? (plan.limits ? 'zones' : 'alone');
   const recut = recutting(job);
   const sizes = threadSizes(thread);
   const classes = classesOf(thread)[classMemberOf(job.intake)];

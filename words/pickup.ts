@@ -43,14 +43,15 @@ export function moveHead(move: Move, u: UnitSystem): MoveHead {
       };
     case 'slip':
       return {
-        what: `Slip the ${move.gear} ${placeText(move.place)}`,
+        what: `Slip the ${move.gear}`,
         figure: String(move.teeth),
         turns: 0,
         unit: move.teeth === 1 ? 'tooth' : 'teeth',
-        which:
+        which: `${placeText(move.place)}, ${
           move.direction === 'forward'
             ? 'the way it turns when cutting forward'
-            : 'against the way it turns when cutting',
+            : 'against the way it turns when cutting'
+        }`,
       };
     case 'start':
       return {

@@ -61,6 +61,7 @@ export function Pickup() {
       head={
         <div className="grid gap-3">
           <Choice
+            even
             label="Bring it in by"
             value={pickup.way}
             options={pickup.ways.map((w) => ({ value: w, label: WAY_NAMES[w] }))}
@@ -109,7 +110,7 @@ export function Pickup() {
           {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}
           <MachineCautions codes={cautionsAt('pickup', job, shop)} />
           {steps.length > 0 ? (
-            <StepList steps={steps} at={Math.min(at, steps.length - 1)} onAt={setAt} />
+            <StepList steps={steps} at={Math.min(at, steps.length - 1)} onAt={setAt} near={1} />
           ) : (
             !found && (
               <p className="text-lg leading-snug">

@@ -11,8 +11,9 @@ export function SlipPlate({ gear, teeth }: { readonly gear: number; readonly tee
 }
 
 function Drawing({ gear, teeth, w, h }: Size & { readonly gear: number; readonly teeth: number }) {
-  const c = { x: w / 2, y: h * 0.5 };
-  const pitch = Math.min(w, h) * 0.36;
+  // clear of the field that lies at the lower right
+  const c = { x: w * 0.42, y: h * 0.46 };
+  const pitch = Math.min(w * 0.34, h * 0.34);
   const m = (2 * pitch) / gear;
   const [tip, root] = [pitch + m, pitch - 1.25 * m];
   const step = 360 / gear;

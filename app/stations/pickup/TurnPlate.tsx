@@ -12,8 +12,9 @@ export function TurnPlate({ deg, direction }: { readonly deg: number; readonly d
 }
 
 function Drawing({ deg, direction, w, h }: Size & { readonly deg: number; readonly direction: 'forward' | 'back' }) {
-  const c = { x: w / 2, y: h * 0.5 };
-  const chuck = Math.min(w, h) * 0.42;
+  // clear of the field that lies at the lower right
+  const c = { x: w * 0.42, y: h * 0.44 };
+  const chuck = Math.min(w * 0.38, h * 0.38);
   const work = chuck * 0.38;
   const at = (r: number, a: number): { x: number; y: number } => ({
     // a counts against the clock from the right, as it is seen

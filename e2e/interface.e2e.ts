@@ -189,6 +189,19 @@ test.describe('forced colours', () => {
   });
 });
 
+test('how far the tool comes out stands on the card at every size, without asking', async ({ page }) => {
+  await page.goto('/jobs/demo-sluice/cut');
+  const out = page.getByRole('region', { name: 'Pass card' }).getByText(/^Tool out \d full turns, away from the work$/);
+  for (const [width, height] of [
+    [1280, 800],
+    [1024, 768],
+    [820, 1180],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await expect(out).toBeInViewport({ ratio: 1 });
+  }
+});
+
 test('led through each motion: only the last press marks the pass', async ({ page }) => {
   await page.goto('/jobs/demo-sluice/cut');
   const card = page.getByRole('region', { name: 'Pass card' });

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { storageText } from '../../words/storage.ts';
 import { routes } from '../routes.tsx';
@@ -23,11 +23,15 @@ type State =
 const HOME = '127.0.0.1';
 const OTHER_NAMES = new Set(['localhost', '[::1]', '0.0.0.0']);
 
-let tell: (s: State) => void = () => undefined;
 let last: State = { kind: 'opening' };
+const listeners = new Set<() => void>();
+const listen = (f: () => void): (() => void) => {
+  listeners.add(f);
+  return () => void listeners.delete(f);
+};
 const say = (s: State): void => {
   last = s;
-  tell(s);
+  for (const f of listeners) f();
 };
 
 /** The view of this address is fetched while the record is opened: neither waits for the other. */
@@ -53,22 +57,23 @@ async function open(): Promise<void> {
   if (opened.kind === 'ready') openShop(opened.shop, opened.rev);
   say(opened);
 }
-// one opening, however often the component is mounted
+// one opening, however often it is asked for
 let begun = false;
+/** Begins to open the record: before the first frame is drawn, so that the one waits for nothing of the other. */
+export function beginOpening(): void {
+  if (begun) return;
+  begun = true;
+  open().catch((e: unknown) => say({ kind: 'failed', because: storageText(e) }));
+}
 let router: ReturnType<typeof createBrowserRouter> | null = null;
 
 /** Opens the record, and says in a sentence where that does not go on. */
 export function Opening() {
-  const [state, setState] = useState<State>(last);
+  const state = useSyncExternalStore(listen, () => last);
   const [seen, setSeen] = useState(false);
   const theme = useAppSelector((s) => s.work.shop?.present.settings.theme ?? 'auto');
   useTheme(theme);
-  useEffect(() => {
-    tell = setState;
-    if (begun) return;
-    begun = true;
-    open().catch((e: unknown) => say({ kind: 'failed', because: storageText(e) }));
-  }, []);
+  useEffect(beginOpening, []);
   switch (state.kind) {
     case 'opening':
       return (

@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { useMemo } from 'react';
 import { Ban, Check, Circle, CircleDot, RotateCw } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Ranking } from '../../core/identify/rank.ts';
@@ -23,7 +24,12 @@ export function Rule({ station }: { readonly station: StationId }) {
   const { job, states, ranking, top } = useJobView();
   const shop = useShop();
   const system = useSystem();
-  const list = stationsOf(job);
+  const list = useMemo(() => stationsOf(job), [job]);
+  // going from station to station changes none of them
+  const lines = useMemo(
+    () => new Map(list.map((s) => [s, shortConclusion(s, job, shop, system)])),
+    [list, job, shop, system],
+  );
   const here = list.indexOf(station);
   const next = list.find((s) => states[s].kind === 'stale' || states[s].kind === 'open');
   return (
@@ -38,9 +44,7 @@ export function Rule({ station }: { readonly station: StationId }) {
             current={s === station}
             actHere={s === next}
             near={Math.abs(i - here) <= 1}
-            line={
-              (s === 'name' ? likeliestText(ranking, top, states[s]) : null) ?? shortConclusion(s, job, shop, system)
-            }
+            line={(s === 'name' ? likeliestText(ranking, top, states[s]) : null) ?? lines.get(s) ?? null}
           />
         ))}
       </ol>

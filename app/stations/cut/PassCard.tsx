@@ -55,6 +55,7 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
   const dial =
     setting && setting.slide !== 'control' ? (setting.slide === 'top' ? lathe?.topSlide : lathe?.crossSlide) : null;
   const air = airText(card);
+  const out = outText(card, make, u);
   const last = led && at === motions.length - 1;
   return (
     <MachineFrame
@@ -80,7 +81,10 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
           )}
           <Conflict />
           <PartBefore />
-          {rest && <p className="num text-lg text-ink2">{restText(rest)}</p>}
+          <p className="flex flex-wrap gap-x-5 text-lg">
+            {out !== null && <b>{out}</b>}
+            {rest && <span className="num text-ink2">{restText(rest)}</span>}
+          </p>
           <MachineCautions codes={card.cautions} />
           <Stepper steps={motions.map((m) => m.word)} at={now} onAt={led ? setAt : undefined} />
           <p className="text-[clamp(1.75rem,2.5vw,2rem)] font-bold leading-tight text-balance">{motions[now]?.text}.</p>
@@ -92,9 +96,6 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
                 .join('. ')}
               .
             </p>
-          )}
-          {outText(card, make, u) !== null && motions.every((m) => !m.text.includes('ool out')) && (
-            <p className="text-lg">{outText(card, make, u)}</p>
           )}
         </div>
       }

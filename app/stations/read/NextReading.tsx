@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { nextReadings, type NextReading as Next } from '../../../core/identify/nextReading.ts';
 import { rivalsOf } from '../../../core/identify/specialRival.ts';
@@ -18,7 +18,10 @@ const SETTLED = 0.97;
 
 /** The two or three readings that would clear up most of the doubt, with the numbers to expect. */
 export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void }) {
-  const { job, ranking } = useJobView();
+  const view = useJobView();
+  // what is asked for next may come a moment after the reading: the hand on the key does not wait for it
+  const job = useDeferredValue(view.job);
+  const ranking = useDeferredValue(view.ranking);
   const shop = useShop();
   const system = useSystem();
   const part = partOf(job);

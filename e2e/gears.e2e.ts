@@ -15,6 +15,20 @@ test('a metric spindle on the inch lathe, from pitch to printed train', async ({
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('img', { name: /Train on the arm/ })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Gears', exact: true })).toBeHidden();
+  // black lines, for grounds are not printed; at the corner of the paper, and all of it
+  await expect(
+    page
+      .getByRole('img', { name: /Train on the arm/ })
+      .locator('path[stroke="var(--blue)"]')
+      .first(),
+  ).toHaveCSS('stroke', 'rgb(0, 0, 0)');
+  const sheet = await page.locator('.print-card').evaluate((e) => {
+    const { left, top, height } = e.getBoundingClientRect();
+    let clipped = false;
+    for (let p = e.parentElement; p; p = p.parentElement) clipped ||= getComputedStyle(p).overflowY !== 'visible';
+    return { left, top, tall: height > 300, clipped };
+  });
+  expect(sheet).toEqual({ left: 0, top: 0, tall: true, clipped: false });
   await page.emulateMedia({ media: 'screen' });
   await page.getByRole('button', { name: 'It cut right: remember it' }).click();
   await expect(page.getByText(/cut 2 mm on: Pump shaft/)).toBeVisible();

@@ -1,5 +1,6 @@
 import { lastStudMm, spacersOf } from '../core/gearing/steps.ts';
 import { lengthText } from '../core/quantity/format.ts';
+import { unitName } from './machine.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Fitting, PlacedGear } from '../core/gearing/mount.ts';
 
@@ -92,7 +93,7 @@ export function fittingActs(mount: Fitting, spacer: string, u: UnitSystem): Fitt
         text: `Mesh from the leadscrew back: slide ${last === 2 ? 'the stud' : `the ${COUNT[last - 1] ?? last - 1} studs in turn`} until ${meshWords(mount, last)}.`,
         what: 'Stud in the slot, from the leadscrew',
         figure: far === null ? null : lengthText(far, u, { bare: true, stepMm: 0.5, stepIn: 0.02 }),
-        unit: u === 'in' ? 'inch' : 'mm',
+        unit: unitName(u),
         shafts: [last - 1, last],
         done: 'The stud is tight',
       },

@@ -23,6 +23,12 @@ export const dialText = (d: { readonly turns: number; readonly shown: string }, 
   `${d.turns !== 0 ? `${turnsText(d.turns)}${join}` : ''}${d.shown}`;
 export const turnsText = (turns: number): string => `${turns} full turn${turns === 1 ? '' : 's'}`;
 
+/** A unit as it stands beside the big number. */
+export const unitName = (u: UnitSystem): string => (u === 'in' ? 'inch' : 'mm');
+/** The unit of a dial, and whether what it shows is on diameter. */
+export const dialUnitText = (s: Pick<Setting, 'unit' | 'reads'>): string =>
+  `${unitName(s.unit)}${s.reads === 'diameter' ? ' on diameter' : ''}`;
+
 /** "Top slide, in to": what the big number belongs to. */
 export function slideText(s: Setting): string {
   if (s.slide === 'control') return `At the control, X${s.reads === 'radius' ? ' on radius' : ''}`;

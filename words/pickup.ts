@@ -2,7 +2,7 @@ import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Move, SlideTravel } from '../core/job/pickupMove.ts';
 import { placeText } from './gears.ts';
-import { travelText } from './machine.ts';
+import { travelText, unitName } from './machine.ts';
 
 /** The move as one number: what it belongs to, the number with its turns and unit, and what goes with it. */
 export interface MoveHead {
@@ -12,8 +12,6 @@ export interface MoveHead {
   readonly unit: string;
   readonly which: string;
 }
-
-const unitName = (u: UnitSystem): string => (u === 'in' ? 'inch' : 'mm');
 
 export function moveHead(move: Move, u: UnitSystem): MoveHead {
   const dial = (t: SlideTravel | null, mm: number): Pick<MoveHead, 'figure' | 'turns' | 'unit'> =>

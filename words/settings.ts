@@ -1,5 +1,6 @@
 import type { MachineSetting, SettingCode } from '../core/job/settings.ts';
 import { lengthText } from '../core/quantity/format.ts';
+import { unitName } from './machine.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 
 interface Words {
@@ -61,5 +62,5 @@ export function settingFigure(
   if (s.value === null) return null;
   if ('deg' in s.value) return { figure: `${degText(s.value.deg)}\u00b0`, unit: '' };
   if ('rpm' in s.value) return { figure: String(Math.round(s.value.rpm)), unit: 'rev/min' };
-  return { figure: lengthText(s.value.mm, u, { bare: true }), unit: u === 'in' ? 'inch' : 'mm' };
+  return { figure: lengthText(s.value.mm, u, { bare: true }), unit: unitName(u) };
 }

@@ -17,8 +17,6 @@ export interface GrooveProps {
   readonly doneMm: number;
   readonly axialMm: number;
   readonly request: PlanRequest;
-  readonly internal: boolean;
-  readonly leftHand: boolean;
   readonly unit: UnitSystem;
   readonly toGo: string | null;
   readonly dots: { readonly done: number; readonly toCome: number; readonly springs: number; readonly sprung: number };
@@ -50,19 +48,20 @@ function layout(p: GrooveProps, tool: ToolOutline, { w, h }: Size) {
   const room = h - TOP - DOTS;
   const share = strip ? 0.66 : 0.6;
   const scale = Math.min((w / 2 - 50) / (half + shift + 1e-6), (room * (share - (strip ? 0.02 : 0.12))) / full);
-  const up = p.internal ? 1 : -1;
-  const surface = p.internal ? TOP + room * (1 - share) : TOP + room * share;
+  const up = p.request.member === 'internal' ? 1 : -1;
+  const surface = p.request.member === 'internal' ? TOP + room * (1 - share) : TOP + room * share;
   const x = (mm: number): number => w / 2 - 18 - mm * scale;
   const y = (depth: number): number => surface + up * depth * scale;
   return { full, scale, up, surface, x, y, room, strip };
 }
 
 function Drawing(p: GrooveProps & Size) {
-  const { w, h, internal } = p;
+  const { w, h } = p;
+  const internal = p.request.member === 'internal';
   const tool = toolOf(p.request);
   const { full, scale, up, surface, x, y, room, strip } = layout(p, tool, p);
   const shape = ({ depthMm, axialMm }: Stand): string =>
-    pathOf(outlinePoints(tool, p.leftHand, depthMm).map((q) => ({ x: x(axialMm) + q.x * scale, y: y(q.y) })));
+    pathOf(outlinePoints(tool, p.request.leftHand, depthMm).map((q) => ({ x: x(axialMm) + q.x * scale, y: y(q.y) })));
   const [next] = p.passes;
   const last = p.passes.at(-1);
   const done = { depthMm: p.doneMm, axialMm: p.axialMm };
@@ -74,7 +73,7 @@ function Drawing(p: GrooveProps & Size) {
   const tip = { x: x(from.axialMm - slope * (from.depthMm + back)), y: y(-back) };
   const toolLong = room * 0.3;
   const toolShape = pathOf(
-    outlinePoints(tool, p.leftHand, toolLong / scale).map((q) => ({
+    outlinePoints(tool, p.request.leftHand, toolLong / scale).map((q) => ({
       x: tip.x + q.x * scale,
       y: tip.y - up * (toolLong - q.y * scale),
     })),

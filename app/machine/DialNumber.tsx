@@ -1,5 +1,5 @@
 import type { Setting } from '../../core/job/slides.ts';
-import { dialText } from '../../words/machine.ts';
+import { dialText, dialUnitText } from '../../words/machine.ts';
 import { Collar } from './Collar.tsx';
 import type { SlideDial } from '../../core/lathe/dials.ts';
 
@@ -95,7 +95,7 @@ export function DialNumber({
     <>
       <BigNumber
         what={what}
-        unit={`${setting.unit === 'in' ? 'inch' : 'mm'}${setting.reads === 'diameter' ? ' on diameter' : ''}`}
+        unit={dialUnitText(setting)}
         figure={setting.shown}
         turns={setting.turns}
         label={`Next reading ${dialText(setting, ' + ')}; show the working`}

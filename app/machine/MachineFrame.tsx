@@ -44,7 +44,7 @@ interface Props {
 
 /** At the machine: the whole screen. Header, picture, one number, one step, and the act pinned below. */
 export function MachineFrame(p: Props) {
-  const { job, states } = useJobView();
+  const { job } = useJobView();
   const shop = useShop();
   const navigate = useNavigate();
   const { spoken } = usePrefs();
@@ -114,7 +114,7 @@ export function MachineFrame(p: Props) {
           </span>
         </header>
         <SaveBar />
-        <StationsMenu open={menu} onClose={() => setMenu(false)} states={states} />
+        <StationsMenu open={menu} onClose={() => setMenu(false)} />
         <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
       </div>
       <main id="view" className="min-h-0">

@@ -1,6 +1,5 @@
 import { Link, useLocation } from 'react-router';
-import { stationsOf, type StationState } from '../../core/job/chain.ts';
-import type { StationId } from '../../core/job/stations.ts';
+import { stationsOf } from '../../core/job/chain.ts';
 import { conclusion } from '../../words/conclusions.ts';
 import { becauseText, STATION_NAMES } from '../../words/stations.ts';
 import { useJobView } from '../shell/jobContext.tsx';
@@ -9,16 +8,8 @@ import { useShop, useSystem } from '../store/store.ts';
 import { Drawer } from '../ui/Drawer.tsx';
 
 /** The band of stations, laid out as a list: at the machine it is there when it is asked for. */
-export function StationsMenu({
-  open,
-  onClose,
-  states,
-}: {
-  readonly open: boolean;
-  readonly onClose: () => void;
-  readonly states: Readonly<Record<StationId, StationState>>;
-}) {
-  const { job } = useJobView();
+export function StationsMenu({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const { job, states } = useJobView();
   const shop = useShop();
   const system = useSystem();
   const { pathname } = useLocation();

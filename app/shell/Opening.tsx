@@ -171,7 +171,7 @@ function Said({ title, children }: { readonly title: string; readonly children: 
 
 /** The shop found under another name, as a backup that the right address takes in. */
 async function exportHere(): Promise<void> {
-  const opened = await openRecord(async () => Promise.resolve({ shop: emptyShop(), jobs: [], rows: [] }));
+  const opened = await openRecord(() => Promise.resolve({ shop: emptyShop(), jobs: [], rows: [] }));
   if (opened.kind !== 'ready') return exportRaw();
   const { jobs, others } = await loadAll();
   exportShop(opened.shop, jobs, others);

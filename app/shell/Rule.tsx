@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { useMemo } from 'react';
-import { Ban, Check, Circle, CircleDot, RotateCw } from 'lucide-react';
+import { CircleDot } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Ranking } from '../../core/identify/rank.ts';
 import { stationsOf, type StationState } from '../../core/job/chain.ts';
@@ -11,13 +11,7 @@ import { shortConclusion } from '../../words/short.ts';
 import { STATE_WORDS, STATION_NAMES } from '../../words/stations.ts';
 import { useShop, useSystem } from '../store/store.ts';
 import { useJobView } from './jobContext.tsx';
-
-const ICON: Record<StationState['kind'], typeof Check> = {
-  open: Circle,
-  settled: Check,
-  stale: RotateCw,
-  blocked: Ban,
-};
+import { STATE_ICONS } from './StationFrame.tsx';
 
 /** The stations in the order of the work as one band, dyed as far as the job is settled: each with its state and its conclusion. */
 export function Rule({ station }: { readonly station: StationId }) {
@@ -69,7 +63,7 @@ interface CellProps {
   readonly line: string | null;
 }
 function Cell({ job, station, state, current, actHere, near, line }: CellProps) {
-  const Icon = current && state.kind === 'open' ? CircleDot : ICON[state.kind];
+  const Icon = current && state.kind === 'open' ? CircleDot : STATE_ICONS[state.kind];
   const said = state.kind === 'stale' || state.kind === 'blocked' ? STATE_WORDS[state.kind] : (line ?? '\u2013');
   return (
     <li className={clsx('min-w-0', !near && 'max-xs:hidden', current && 'max-xs:w-full')}>

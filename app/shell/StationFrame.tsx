@@ -70,12 +70,13 @@ export function StationFrame({ station, lead, children, canSettle = true, acts }
   );
 }
 
-const ICON = { open: Circle, settled: Check, stale: RotateCw, blocked: Ban } as const;
+/** The mark of each state, on the band and beside the heading alike. */
+export const STATE_ICONS = { open: Circle, settled: Check, stale: RotateCw, blocked: Ban } as const;
 const TONE = { open: 'text-ink2', settled: 'text-go', stale: 'text-look', blocked: 'text-ink2' } as const;
 
 /** A state is a mark and a word; it can never be pressed. */
 export function StateMark({ state }: { readonly state: StationState }) {
-  const Icon = ICON[state.kind];
+  const Icon = STATE_ICONS[state.kind];
   return (
     <span className={`flex shrink-0 items-center gap-1 font-semibold ${TONE[state.kind]}`}>
       <Icon aria-hidden size={18} strokeWidth={2.6} /> {STATE_WORDS[state.kind]}

@@ -130,6 +130,19 @@ describe('Cut goes on from the metal', () => {
     await user.click(screen.getByRole('button', { name: /It is right: go on/ }));
     expect(card()).toMatch(/Pass 7 of/);
   });
+  test('a halt that comes while the nut is tried is not hidden behind it', async () => {
+    await at('cut', 'demo-sluice');
+    await user.click(screen.getByRole('button', { name: 'Try the nut' }));
+    expect(screen.getByRole('button', { name: 'goes on, tight' })).toBeTruthy();
+    act(() => void store.act({ do: 'setFit', class: null, pitchClearanceMm: 0.3 }));
+    expect(screen.getByRole('alert').textContent).toMatch(/^The pitch diameter to reach changed: /);
+  });
+  test('a spring pass is at hand under More too, where the bar has no room for it', async () => {
+    await at('cut', 'demo-sluice');
+    await besides('Happened');
+    await user.click(screen.getByRole('button', { name: /^Spring pass cut/ }));
+    expect(job().events.at(-1)?.kind).toBe('sprung');
+  });
   test('a slip in the jaws leaves picking up as the only act', async () => {
     await at('cut', 'demo-sluice');
     await besides('Happened');

@@ -31,8 +31,6 @@ const isOlder = async (): Promise<boolean> => {
   const there = await versionThere();
   return there > 0 && there < DB_VERSION;
 };
-const needsRepair = (doc: unknown): boolean => doc != null && checkShop(doc).state === 'damaged';
-const NO_REPAIR = { repairShop: (): null => null };
 
 /** What a first visit finds in place. */
 export interface Demo {
@@ -57,18 +55,18 @@ export async function openRecord(demo: () => Promise<Demo>): Promise<Opened> {
     db.close({ disableAutoOpen: true });
     return { kind: 'newer', what: 'database', version: String(there) };
   }
-  // fetched only where it is wanted, and before the transaction: that waits for nothing else
+  const lies = await readShop();
+  if (lies) return lies;
   const isEmpty = async (): Promise<boolean> =>
     (await Promise.all(db.tables.map((t) => t.count()))).every((n) => n === 0);
-  const lies = await db.shop.get('shop');
-  const given = !lies && (await isEmpty()) ? await demo() : null;
-  const { repairShop } = given || !needsRepair(lies?.doc) ? NO_REPAIR : await fetchKnowing();
+  // what may be wanted is fetched before the transaction: that waits for nothing else
+  const given = (await isEmpty()) ? await demo() : null;
+  const mend = given ? null : (await fetchKnowing()).repairShop;
   return db.transaction('rw', db.tables, async (): Promise<Opened> => {
+    // another window may have been first
+    const made = await readShop();
+    if (made) return made;
     const stored = await db.shop.get('shop');
-    const checked = stored && stored.doc !== null ? checkShop(stored.doc) : null;
-    if (checked?.state === 'newer') return { kind: 'newer', what: 'shop', version: checked.version };
-    if (stored && checked?.state === 'good')
-      return { kind: 'ready', shop: checked.doc, rev: stored.rev, madeAnew: null };
     if (given && (await isEmpty())) {
       const { shop, jobs, rows } = given;
       await db.shop.put({ id: 'shop', rev: 1, doc: shop });
@@ -76,13 +74,22 @@ export async function openRecord(demo: () => Promise<Demo>): Promise<Opened> {
       await db.rows.bulkPut(rows);
       return { kind: 'ready', shop, rev: 1, madeAnew: null };
     }
-    const repaired = stored ? repairShop(stored.doc) : null;
+    const repaired = stored && mend ? mend(stored.doc) : null;
     if (stored) await db.aside.add({ what: 'shop', at: new Date().toISOString(), doc: stored.doc });
     const shop = repaired?.doc ?? emptyShop();
     const rev = (stored?.rev ?? 0) + 1;
     await db.shop.put({ id: 'shop', rev, doc: shop });
     return { kind: 'ready', shop, rev, madeAnew: repaired?.lost ?? [''] };
   });
+}
+
+/** The shop as it lies there, when it holds or is of a newer Gelvin; null: there is none, or it does not hold. */
+async function readShop(): Promise<Opened | null> {
+  const stored = await db.shop.get('shop');
+  if (!stored || stored.doc === null) return null;
+  const checked = checkShop(stored.doc);
+  if (checked.state === 'newer') return { kind: 'newer', what: 'shop', version: checked.version };
+  return checked.state === 'good' ? { kind: 'ready', shop: checked.doc, rev: stored.rev, madeAnew: null } : null;
 }
 
 /** Opened without saying which version is wanted: whatever is there is only read. */

@@ -4,6 +4,7 @@ import { demoJobs, demoShop } from '../../demo/index.ts';
 import { cosDeg } from '../quantity/units.ts';
 import { settingFigure, settingWords } from '../../words/settings.ts';
 import { cardOf } from './card.ts';
+import { threadOfJob } from './derive.ts';
 import { deeperSetting } from './deeperSetting.ts';
 import type { Job } from './schema.ts';
 import { settingsOf } from './settings.ts';
@@ -51,8 +52,9 @@ describe('settings at the machine', () => {
   const shop = demoShop();
   const of = (job: Job) => {
     const view = setupOf(job, shop);
-    if (!view) throw new Error('no thread');
-    return settingsOf(job, view, 29);
+    const thread = threadOfJob(job);
+    if (!view || !thread) throw new Error('no thread');
+    return settingsOf(job, view, thread);
   };
   test('a slide is swung only where it feeds; its figure is what its own scale reads', () => {
     const sluice = demo('demo-sluice');

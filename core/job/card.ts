@@ -74,6 +74,12 @@ export interface CardView {
   readonly card: Card;
 }
 
+/** Every pass is cut, and the thread has to be tried or measured. */
+export const proofDue = ({ do: act, what }: Card): boolean => act === 'try' || (act === 'measure' && what === 'thread');
+/** Metal may be cut beside the plan: a part is begun, and neither is the card stopped nor the groove lost. */
+export const cutsNow = ({ card, metal }: CardView): boolean =>
+  metal.cuts > 0 && metal.finished === null && (card.do === 'set' || proofDue(card));
+
 /** A station upstream that has to be looked at again. */
 export interface StaleStation {
   readonly station: StationId;

@@ -3,7 +3,7 @@ import { latheOf } from './derive.ts';
 import type { CardView } from './card.ts';
 import { setTo } from './nextPass.ts';
 import type { Job, Shop } from './schema.ts';
-import type { Setting } from './slides.ts';
+import { dialOf, type Setting } from './slides.ts';
 
 /** The same dial before and after a step deeper, and the step on it as it can be set. */
 export interface DeeperSetting {
@@ -28,11 +28,11 @@ export function deeperSetting(job: Job, shop: Shop, view: CardView, byMm: number
   const [from] = setTo({ depthMm: here, axialMm: metal.axialMm }, at).settings;
   const [to] = setTo({ depthMm: here + byMm, axialMm: metal.axialMm }, at).settings;
   if (!from || !to) return null;
-  if (to.slide === 'control') {
+  const dial = dialOf(to, lathe);
+  if (!dial) {
     const places = to.unit === 'mm' ? 3 : 4;
     return { from, to, shown: Math.abs(to.value - from.value).toFixed(places), divisions: null };
   }
-  const dial = to.slide === 'top' ? lathe.topSlide : lathe.crossSlide;
   const by = dialReading(Math.abs(to.toMm - from.toMm), dial);
   return {
     from,

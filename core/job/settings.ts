@@ -1,6 +1,7 @@
 import type { SetupView } from './setupView.ts';
 import { feedsAtAngle } from './feed.ts';
 import type { Job } from './schema.ts';
+import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 
 /** What is set at the machine before the first chip, in the order in which it is done. */
 export type SettingCode = 'true' | 'ground' | 'height' | 'slide' | 'square' | 'relief' | 'speed' | 'clear' | 'zero';
@@ -13,7 +14,8 @@ export interface MachineSetting {
 }
 
 /** The settings of this job: an angled slide only where the cut is fed along it. */
-export function settingsOf(job: Job, view: SetupView, includedDeg: number): MachineSetting[] {
+export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec): MachineSetting[] {
+  const { leadingFlankDeg, trailingFlankDeg } = threadFormOf(thread);
   const { setup } = job;
   const of = (code: SettingCode, value: MachineSetting['value'] = null): MachineSetting => ({
     code,
@@ -22,7 +24,7 @@ export function settingsOf(job: Job, view: SetupView, includedDeg: number): Mach
   });
   return [
     of('true'),
-    of('ground', { deg: includedDeg }),
+    of('ground', { deg: leadingFlankDeg + trailingFlankDeg }),
     of('height'),
     ...(feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),
     of('square'),

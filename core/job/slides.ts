@@ -1,5 +1,5 @@
 import type { PlannedPass } from '../cutting/plan.ts';
-import { dialReading } from '../lathe/dials.ts';
+import { dialReading, type SlideDial } from '../lathe/dials.ts';
 import type { Lathe } from '../lathe/schema.ts';
 import { cosDeg, sinDeg, toInches } from '../quantity/units.ts';
 import type { Feed } from './feed.ts';
@@ -21,6 +21,10 @@ export interface Setting {
   /** The one that is turned for this pass; the other is brought back to where it stood. */
   readonly feeds: boolean;
 }
+
+/** The dial on which a setting is read; null at a control, which has none. */
+export const dialOf = (s: Pick<Setting, 'slide'>, lathe: Lathe): SlideDial | null =>
+  s.slide === 'control' ? null : s.slide === 'top' ? lathe.topSlide : lathe.crossSlide;
 
 export interface Stand {
   readonly crossMm: number;

@@ -2,6 +2,7 @@ import { Link, useNavigate } from 'react-router';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { cardText, slideText, stoppedText } from '../../../words/machine.ts';
 import { latheOf } from '../../../core/job/derive.ts';
+import { dialOf } from '../../../core/job/slides.ts';
 import { DialNumber } from '../../machine/DialNumber.tsx';
 import { MainAct, SideAct } from '../../machine/Bar.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
@@ -27,8 +28,7 @@ export function ActCard({ beside }: { readonly beside: Beside }) {
   const text = cardText(machine, job.intake.make, u);
   const [setting] = card.settings;
   const lathe = latheOf(job, shop);
-  const dial =
-    setting && setting.slide !== 'control' && lathe ? lathe[setting.slide === 'top' ? 'topSlide' : 'crossSlide'] : null;
+  const dial = setting && lathe ? dialOf(setting, lathe) : null;
   return (
     <MachineFrame
       station="cut"

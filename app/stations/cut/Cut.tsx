@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { proofDue, type Act } from '../../../core/job/card.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
@@ -15,10 +16,16 @@ export function Cut() {
   const { job, machine } = useJobView();
   const shop = useShop();
   const [drawer, open] = useState<CutDrawer | null>(null);
-  const [asked, tryIt] = useState<Trying | null>(null);
+  const [trying, setTrying] = useState<{ readonly how: Trying; readonly on: Act } | null>(null);
   const { card } = machine;
-  const beside: Beside = { drawer, trying: asked, open: (d) => open(d === drawer ? null : d), tryIt };
-  const due = card.do === 'try' || (card.do === 'measure' && card.what === 'thread');
+  const beside: Beside = {
+    drawer,
+    open: (d) => open(d === drawer ? null : d),
+    tryIt: (how) => setTrying(how && { how, on: card.do }),
+  };
+  const due = proofDue(card);
+  // a card that becomes another one, above all a halt, is not left behind what was being tried
+  const asked = trying?.on === card.do ? trying.how : null;
   const how = asked ?? (due ? (card.do === 'measure' ? 'wires' : 'mate') : null);
   const named = threadOfJob(job) !== null;
   const shown =

@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
 import { Ellipsis, StepBack } from 'lucide-react';
 import { TRY_WITH } from '../../../words/try.ts';
+import { cutsNow } from '../../../core/job/card.ts';
 import { wirePlan } from '../../../core/job/derive.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Bar, SideAct } from '../../machine/Bar.tsx';
-import type { Beside } from './beside.ts';
-import type { Trying } from './beside.ts';
+import type { Beside, Trying } from './beside.ts';
 import { useTakeBack } from './useCutFrame.ts';
 
 /** Every card's acts: back, try, over wires, spring, deeper, side cut, more; the one that goes on is the card's own. */
@@ -27,8 +27,6 @@ export function CutBar({
   const back = useTakeBack(true);
   const { card, metal } = machine;
   const cutting = metal.cuts > 0 && metal.finished === null;
-  // while the card is stopped or the groove is lost nothing is cut
-  const able = cutting && (card.do === 'set' || card.do === 'try' || (card.do === 'measure' && card.what === 'thread'));
   const wires = cutting && wirePlan(job, shop) !== null;
   const { drawer, open, tryIt } = beside;
   return (
@@ -40,7 +38,7 @@ export function CutBar({
       )}
       {cutting && at !== 'mate' && <SideAct onClick={() => tryIt('mate')}>{TRY_WITH[job.intake.make]}</SideAct>}
       {wires && at !== 'wires' && <SideAct onClick={() => tryIt('wires')}>Over wires</SideAct>}
-      {able && at === null && (
+      {cutsNow(machine) && at === null && (
         <>
           <SideAct
             label="Spring: once more at the same setting"

@@ -19,8 +19,6 @@ export function CutPicture() {
       doneMm={Math.max(metal.depthMm, metal.grooveMm ?? 0)}
       axialMm={metal.axialMm}
       request={request}
-      internal={job.intake.make === 'internal'}
-      leftHand={request.leftHand}
       unit={u}
       toGo={card.leftMm !== null && card.leftMm > 0 && !card.pass?.spring ? lengthText(card.leftMm, u, FINE) : null}
       dots={{

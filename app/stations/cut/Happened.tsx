@@ -1,3 +1,4 @@
+import { cutsNow } from '../../../core/job/card.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
@@ -15,6 +16,11 @@ export function Happened({ close }: { readonly close: () => void }) {
   return (
     <div>
       <div className="grid gap-2">
+        {cutsNow(machine) && (
+          <Button big onClick={done({ do: 'springDone', after })}>
+            Spring pass cut, at the same setting
+          </Button>
+        )}
         <Button big onClick={done({ do: 'changeTool', after })}>
           Tool changed
         </Button>

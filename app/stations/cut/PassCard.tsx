@@ -1,4 +1,5 @@
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { dialOf } from '../../../core/job/slides.ts';
 import { passSteps } from '../../../core/job/passSteps.ts';
 import { airText, cardText, motionsOf, outText, restText, slideText } from '../../../words/machine.ts';
 import { DialNumber } from '../../machine/DialNumber.tsx';
@@ -52,8 +53,7 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
     spring ? 'Spring pass' : `Pass ${card.pass?.n} of ${card.pass?.of}`,
     passSteps(machine, job.cut.rule),
   );
-  const dial =
-    setting && setting.slide !== 'control' ? (setting.slide === 'top' ? lathe?.topSlide : lathe?.crossSlide) : null;
+  const dial = setting && lathe ? dialOf(setting, lathe) : null;
   const air = airText(card);
   const out = outText(card, make, u);
   const last = led && at === motions.length - 1;
@@ -67,7 +67,7 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
       picture={<CutPicture />}
       head={
         <>
-          {setting && <DialNumber what={slideText(setting)} setting={setting} dial={dial ?? null} onWorking={show} />}
+          {setting && <DialNumber what={slideText(setting)} setting={setting} dial={dial} onWorking={show} />}
           <Facts />
         </>
       }

@@ -3,7 +3,7 @@ import type { DeeperAnswer } from '../../../core/job/deeper.ts';
 import { deeperSetting } from '../../../core/job/deeperSetting.ts';
 import { plain } from '../../../core/quantity/working.ts';
 import { deeperText } from '../../../words/deeper.ts';
-import { byText, cardText, dialText } from '../../../words/machine.ts';
+import { byText, cardText, dialText, dialUnitText } from '../../../words/machine.ts';
 import { BigNumber } from '../../machine/DialNumber.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
@@ -28,7 +28,7 @@ export function TryAnswer({ answer }: { readonly answer: DeeperAnswer | null }) 
         <>
           <BigNumber
             what={byText(set.to)}
-            unit={`${set.to.unit === 'in' ? 'inch' : 'mm'}${set.to.reads === 'diameter' ? ' on diameter' : ''}`}
+            unit={dialUnitText(set.to)}
             figure={set.shown}
             label={`${byText(set.to)} ${set.shown}`}
           />

@@ -3,10 +3,9 @@ import { stepText } from '../../../words/deeper.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act } from '../../store/store.ts';
-import type { Beside } from './beside.ts';
+import type { Beside, Trying } from './beside.ts';
 import { CutBar } from './CutBar.tsx';
 import { useStepsOn } from './StepsOn.tsx';
-import type { Trying } from './beside.ts';
 
 /** The acts of a trial: cut it deeper, or the part is done; where a pass waits, back to it. */
 export function TryBar({
@@ -25,28 +24,13 @@ export function TryBar({
   const on = useStepsOn() ?? 'radius';
   const { after } = machine.card;
   const leave = (): void => beside.tryIt(null);
-  const finish = (
-    <SideAct
-      onClick={() => {
-        if (act({ do: 'finishPart', after }) === null) leave();
-      }}
-    >
-      This part is done
-    </SideAct>
-  );
+  const finish = (): void => {
+    if (act({ do: 'finishPart', after }) === null) leave();
+  };
+  const done = <SideAct onClick={finish}>This part is done</SideAct>;
   if (answer?.code === 'fits')
     return (
-      <Bar
-        main={
-          <MainAct
-            onClick={() => {
-              if (act({ do: 'finishPart', after }) === null) leave();
-            }}
-          >
-            This part is done
-          </MainAct>
-        }
-      >
+      <Bar main={<MainAct onClick={finish}>This part is done</MainAct>}>
         {!due && <SideAct onClick={leave}>Leave</SideAct>}
       </Bar>
     );
@@ -64,13 +48,13 @@ export function TryBar({
   if (due)
     return (
       <CutBar beside={beside} main={main} at={at}>
-        {finish}
+        {done}
       </CutBar>
     );
   return (
     <Bar main={main}>
       <SideAct onClick={leave}>Leave</SideAct>
-      {finish}
+      {done}
     </Bar>
   );
 }

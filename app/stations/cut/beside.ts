@@ -6,7 +6,6 @@ export type Trying = 'mate' | 'wires';
 /** What is open besides the card itself. */
 export interface Beside {
   readonly drawer: CutDrawer | null;
-  readonly trying: Trying | null;
   readonly open: (drawer: CutDrawer | null) => void;
   readonly tryIt: (how: Trying | null) => void;
 }

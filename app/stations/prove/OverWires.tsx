@@ -1,5 +1,6 @@
 import { fitOfJob, type WirePlan } from '../../../core/job/derive.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { unitName } from '../../../words/machine.ts';
 import { leftText } from '../../../words/conclusions.ts';
 import { BigNumber } from '../../machine/DialNumber.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
@@ -25,7 +26,7 @@ export function OverWires({ wires, onWorking }: { readonly wires: WirePlan; read
       )}
       <BigNumber
         what={`Over ${lengthText(wires.wireMm, system, FINE)}`}
-        unit={system === 'in' ? 'inch' : 'mm'}
+        unit={unitName(system)}
         figure={lengthText(wires.targetMm, system, bare)}
         label={`M ${m}; show the working`}
         onWorking={onWorking}

@@ -1,6 +1,5 @@
 import { Link } from 'react-router';
 import { settingsOf } from '../../../core/job/settings.ts';
-import { threadFormOf } from '../../../core/standards/thread.ts';
 import { SettingRows } from './SettingRows.tsx';
 import { setupOf } from '../../../core/job/setupView.ts';
 import { cautionText } from '../../../words/cautions.ts';
@@ -38,8 +37,7 @@ export function Setup() {
   const angled = feedsAtAngle(job.setup.infeed);
   const angle = job.setup.slideAngleDeg;
   const internal = job.intake.make === 'internal';
-  const form = threadFormOf(thread);
-  const settings = settingsOf(job, view, form.leadingFlankDeg + form.trailingFlankDeg);
+  const settings = settingsOf(job, view, thread);
   return (
     <StationFrame
       station="setup"

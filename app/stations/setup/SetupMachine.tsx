@@ -4,7 +4,6 @@ import { setupOf } from '../../../core/job/setupView.ts';
 import { settingsOf } from '../../../core/job/settings.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
 import { feedsAtAngle } from '../../../core/job/feed.ts';
-import { threadFormOf } from '../../../core/standards/thread.ts';
 import { settingFigure, settingWords } from '../../../words/settings.ts';
 import { CONFLICT } from '../../../words/machine.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
@@ -29,8 +28,7 @@ export function SetupMachine() {
   const thread = threadOfJob(job);
   const view = setupOf(job, shop);
   if (!thread || !view) return <Gate station="setup" />;
-  const form = threadFormOf(thread);
-  const settings = settingsOf(job, view, form.leadingFlankDeg + form.trailingFlankDeg);
+  const settings = settingsOf(job, view, thread);
   const now = settings.find((s) => s.code === asked) ?? settings.find((s) => !s.done) ?? null;
   const words = now ? settingWords(now.code) : null;
   const figure = now ? settingFigure(now, u) : null;

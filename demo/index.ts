@@ -9,12 +9,13 @@ import type { Job, Reading, Shop } from '../core/job/schema.ts';
 import type { StationId } from '../core/job/stations.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
 import { demoLathes } from './lathes.ts';
+import { DEMO_SHOP } from './name.ts';
 
 /** The demo shop: a repair shop by a river lock and a boatyard. Every name and number in it is invented. */
 export function demoShop(): Shop {
   return {
     ...emptyShop(),
-    name: 'Marlwater Repair',
+    name: DEMO_SHOP,
     lathes: demoLathes(),
     wiresMm: [0.29, 0.335, 0.455, 0.62, 0.725, 0.895, 1.1, 1.35, 1.65, 2.0574, 2.05, 2.55, 3.2, 4].sort(
       (a, b) => a - b,
@@ -346,5 +347,60 @@ export function demoJobs(): Job[] {
     { do: 'tryMate', mate: 'its own nut', result: 'starts', turns: 2 },
   ]);
 
-  return [sluice, gland, windlass, pump, press, brass, latch, plug, vice, auger];
+  const fitting = begin('demo-fitting', 'Boiler-feed elbow, tapered', 'Osier Lock, pump house', '05');
+  fitting.intake = {
+    ...fitting.intake,
+    cameIn: 'screw',
+    wanted: 'copy',
+    material: 'bronze',
+    origin: 'british',
+    use: 'pipe',
+    hazards: ['pressure'],
+    note: 'Leaks at the old joint; the boiler house keeps its own rules.',
+  };
+  tell(fitting, [
+    ['majorDiameter', '33.35', { wear: 'unworn', place: 'large end', with: 'caliper' }],
+    ['crestCount', '11', { span: '1 in' }],
+    ['flankAngle', '55', { with: 'template' }],
+    ['taper', '1 in 16'],
+  ]);
+  fitting.wearMap.lengthMm = 22;
+  fitting.part = { ...fitting.part, headDiameterMm: 46, headLengthMm: 18 };
+  settled(fitting, shop, ['intake', 'read']);
+
+  // the two winches of the boatyard, made on either side of a border: alike to the eye
+  const winch = (id: string, title: string, day: string, origin: 'metric' | 'american', told: readonly Told[]): Job => {
+    const job = begin(id, title, 'Withy Boatyard, hire fleet', day);
+    job.intake = {
+      ...job.intake,
+      cameIn: 'screw',
+      wanted: 'copy',
+      material: 'tough steel',
+      origin,
+      use: 'power-screw',
+    };
+    tell(job, told);
+    job.wearMap.lengthMm = 180;
+    job.part = { ...job.part, headDiameterMm: 44, headLengthMm: 12, grooveMm: 6, stubDiameterMm: 20, stubLengthMm: 25 };
+    return job;
+  };
+  const winchMetric = winch('demo-winch-metric', 'Winch spindle, the metric one', '06', 'metric', [
+    ['majorDiameter', '27.9', { at: 12, wear: 'unworn', place: 'under the collar', with: 'caliper' }],
+    ['majorDiameter', '27.62', { at: 90, wear: 'worn', with: 'caliper' }],
+    ['crestCount', '20', { span: '100 mm' }],
+    ['flankAngle', '30', { with: 'template' }],
+  ]);
+  name(winchMetric, 'Tr28x5');
+  winchMetric.gears = { lathe: 'lathe-dreyl', train: { drivers: [40], driven: [48], gearbox: '1' } };
+  settled(winchMetric, shop, ['intake', 'read', 'name', 'fit', 'gears']);
+  const winchInch = winch('demo-winch-inch', 'Winch spindle, the inch one', '07', 'american', [
+    ['majorDiameter', '1.121 in', { at: 12, wear: 'unworn', place: 'under the collar', with: 'caliper' }],
+    ['majorDiameter', '1.109 in', { at: 90, wear: 'worn', with: 'caliper' }],
+    ['crestCount', '20', { span: '4 in' }],
+    ['flankAngle', '29', { with: 'template' }],
+  ]);
+  name(winchInch, '1 1/8-5 Acme');
+  settled(winchInch, shop, ['intake', 'read', 'name']);
+
+  return [sluice, gland, windlass, pump, press, brass, latch, plug, vice, auger, fitting, winchMetric, winchInch];
 }

@@ -54,8 +54,11 @@ export async function station(page: Page, name: string): Promise<void> {
   const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) });
   const list = page.getByRole('button', { name: 'Stations' });
   await expect(link.or(list).first()).toBeVisible();
-  if (!(await link.isVisible())) await list.click();
-  await link.click();
+  // the list may go between the look and the click, when the station left is still the one drawn
+  await expect(async () => {
+    if (!(await link.isVisible())) await list.click({ timeout: 2000 });
+    await link.click({ timeout: 2000 });
+  }).toPass();
 }
 /** Opens what is at hand besides the card, at one of its tabs. */
 export async function besides(page: Page, tab: string): Promise<void> {

@@ -123,7 +123,16 @@ test('nothing makes the page scroll sideways, however narrow and however the tex
     [320, 568],
   ] as const;
   const over = (): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
-  for (const path of [...STATIONS, ...MACHINE, '/jobs', '/lathes', '/gauges', '/tables', '/settings']) {
+  for (const path of [
+    ...STATIONS,
+    ...MACHINE,
+    '/jobs',
+    '/lathes',
+    '/lathes/lathe-bess',
+    '/gauges',
+    '/tables',
+    '/settings',
+  ]) {
     await inSizes(page, path, sizes, async ([width]) => {
       expect(await over(), `${path} at ${width}`).toBeLessThanOrEqual(0);
     });

@@ -144,10 +144,11 @@ test.describe('a gauge on a cable works no button', () => {
   test('on Read it lands in the armed field', async ({ page }) => {
     await page.goto('/jobs/demo-latch/read');
     await expect(page.getByRole('heading', { name: 'Read', exact: true })).toBeVisible();
-    await page.getByRole('button', { name: 'Root diameter', exact: true }).click();
+    await page.getByRole('button', { name: /^Root diameter: / }).click();
     await page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await burst(page, '6.647');
-    await expect(page.getByRole('row', { name: /6\.647/ })).toBeVisible();
+    await page.getByRole('tab', { name: /^Readings/ }).click();
+    await expect(page.getByLabel('Root diameter, as read')).toHaveValue('6.647');
   });
   test('on Name and Gears nothing is accepted, and it asks', async ({ page }) => {
     for (const [path, row] of [

@@ -81,12 +81,12 @@ test('a nut for a worn screw: the ways with it have their figures, the true root
   await expect(ways).toContainText('The screw loses 0.481 mm of pitch diameter: cut 0.240 mm deeper');
   // the largest root read, 22.95, and 0.15 of clearance a side: more than the table's own bore with its relief
   const bore = page.getByRole('button', { name: /^Bore to/ });
-  await expect(bore).toContainText('23.25 mm');
+  await expect(bore).toHaveAccessibleName(/23\.250 mm/);
   await expect(page.getByText(/^The screw that it has to pass decides/)).toBeVisible();
   await ways.getByRole('button', { name: 'Make it so' }).first().click();
-  await expect(page.getByRole('button', { name: /^Pitch diameter to reach/ })).toContainText('25.269 mm');
+  await expect(page.getByRole('button', { name: /^Pitch diameter to reach 25\.269 mm/ })).toBeVisible();
   // on the travel alone its root is smaller, and the table decides
-  await expect(bore).toContainText('23.17 mm');
+  await expect(bore).toHaveAccessibleName(/23\.170 mm/);
   await axeClean(page);
   await page.getByRole('button', { name: 'Right: on to Gears' }).click();
   await page.goto('/jobs/demo-vice/cut');
@@ -159,4 +159,48 @@ test('a saw-tooth screw: which flank leads follows which of them faces the free 
     await page.getByRole('button', { name: 'Accept as special' }).click();
     await expect(page.getByRole('link', { name: /^Set up/ })).toContainText(says);
   }
+});
+
+test('an aim is dragged within its class and typed; outside it is refused where it was typed; Cut hears it', async ({
+  page,
+}) => {
+  await page.goto('/jobs/demo-pump/fit');
+  const aim = page.getByRole('slider', { name: 'Aim for the pitch diameter' });
+  await expect(aim).toHaveAttribute('aria-valuetext', '28.578');
+  const box = await aim.boundingBox();
+  if (!box) throw new Error('no handle');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 20, y, { steps: 4 });
+  await page.mouse.up();
+  const typed = page.getByLabel(/^Pitch diameter to reach, by hand/);
+  await expect(typed).toBeVisible();
+  expect(Number((await typed.inputValue()).replace(' mm', ''))).toBeGreaterThan(28.578);
+  // ISO 965-1, 6g: 28.493 to 28.663
+  await page.mouse.move(x + 20, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 600, y, { steps: 4 });
+  await page.mouse.up();
+  await expect(typed).toHaveValue('28.663 mm');
+  await typed.fill('28.7');
+  await typed.press('Enter');
+  await expect(page.getByText(/Class 6g does not allow it/)).toContainText('28.493 mm to 28.663 mm');
+  await typed.fill('28.55');
+  await typed.press('Enter');
+  await expect(aim).toHaveAttribute('aria-valuetext', '28.550');
+  await aim.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(aim).toHaveAttribute('aria-valuetext', '28.555');
+  // 0.023 less on the pitch diameter is as much less over the wires
+  const prove = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Prove/ });
+  await expect(prove).toContainText('M 30.123');
+  await page.getByRole('button', { name: /^Pitch diameter to reach/ }).click();
+  await expect(page.getByRole('complementary', { name: 'Working' })).toContainText('aim, by hand');
+  await page.keyboard.press('Escape');
+  // emptied, it is the middle of its class again
+  await page.getByLabel(/^Pitch diameter to reach, by hand/).fill('');
+  await page.keyboard.press('Enter');
+  await expect(aim).toHaveAttribute('aria-valuetext', '28.578');
+  await axeClean(page);
 });

@@ -93,6 +93,20 @@ async function acts(browser) {
     await field.fill(`31.${60 + i}`);
     await page.keyboard.press('Enter');
   });
+  await page.keyboard.press('Alt+1');
+  await each(page, cdp, 'a key in Read', 9, (i) => page.keyboard.press(String(i % 10)));
+  await page.goto(`${at}/tables`);
+  const find = page.getByRole('combobox', { name: 'Find a thread' });
+  await find.waitFor();
+  await find.focus();
+  await each(page, cdp, 'a key in Tables', 9, (i) => page.keyboard.press('1 1/4-7un'[i] ?? '1'));
+  await page.goto(`${at}/jobs`);
+  await each(page, cdp, 'opening a job (Jobs and back)', 6, async (i) => {
+    if (i % 2 === 0) {
+      await page.getByRole('link', { name: /Sluice-gate spindle/ }).click();
+      await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' });
+    } else await page.goBack();
+  });
   await page.goto(`${at}/jobs/demo-sluice/fit`);
   await page.getByRole('heading', { level: 1 }).waitFor();
   await page.waitForTimeout(3000); // the other stations are fetched meanwhile

@@ -2,9 +2,10 @@ import { expect, test } from '@playwright/test';
 
 const SHOTS = [
   ['jobs', '/jobs'],
-  ['read', '/jobs/demo-sluice/read'],
-  ['name', '/jobs/demo-sluice/name'],
-  ['fit', '/jobs/demo-vice/fit'],
+  ['intake', '/jobs/demo-vice/intake'],
+  ['read', '/jobs/demo-winch-metric/read'],
+  ['name', '/jobs/demo-latch/name'],
+  ['fit', '/jobs/demo-pump/fit'],
   ['gears', '/jobs/demo-pump/gears'],
   ['setup', '/jobs/demo-sluice/setup'],
   ['settings-at-machine', '/jobs/demo-sluice/setup/machine'],
@@ -26,6 +27,16 @@ for (const [name, path] of SHOTS) {
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
   });
 }
+
+test('what is on the bench', async ({ page }) => {
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Start with an empty shop' }).click();
+  await page.getByRole('button', { name: /^Yes/ }).click();
+  await page.getByText('The shop is empty.').waitFor();
+  await page.goto('/jobs');
+  await page.getByRole('heading', { name: 'What is on the bench?' }).waitFor();
+  await page.screenshot({ path: 'docs/screenshots/bench.png' });
+});
 
 test('cut, wide', async ({ page }) => {
   await page.goto('/jobs/demo-sluice/cut');

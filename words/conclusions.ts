@@ -4,10 +4,11 @@ import type { UnitSystem } from '../core/quantity/units.ts';
 import { cutPlan, planRequest } from '../core/job/cutPlan.ts';
 import { nextPass } from '../core/job/nextPass.ts';
 import { recutting } from '../core/job/recut.ts';
-import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from '../core/job/derive.ts';
+import { engagedOf, fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from '../core/job/derive.ts';
 import { feedOf } from '../core/job/feed.ts';
 import { metalOf, standingOfPart } from '../core/job/metal.ts';
 import { isGeared } from '../core/lathe/schema.ts';
+import { mismatchOf } from '../core/gearing/effect.ts';
 import { trainText } from '../core/gearing/trainText.ts';
 import type { Job, Shop, StationId } from '../core/job/schema.ts';
 
@@ -56,7 +57,13 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
       const lathe = latheOf(job, shop);
       if (!g || !lathe) return null;
       if (!isGeared(lathe)) return `${lathe.name}: type in ${pitchText(g.target, system)}`;
-      return job.gears.train && g.errorPpm !== null ? `${trainText(job.gears.train)}, ${ppmText(g.errorPpm)}` : null;
+      if (!job.gears.train || g.errorPpm === null) return null;
+      const plain = `${trainText(job.gears.train)}, ${ppmText(g.errorPpm)}`;
+      if (g.errorPpm === 0) return plain;
+      // parts in a million say little: what they come to over the engagement
+      const engaged = engagedOf(job);
+      const off = lengthText(Math.abs(mismatchOf(g.errorPpm, engaged)), system, { stepMm: 0.0001, stepIn: 0.00001 });
+      return `${plain}: ${off} over ${lengthText(engaged, system)}`;
     }
     case 'setup': {
       if (!thread) return null;

@@ -133,3 +133,11 @@ export const ZONE_NAMES: Readonly<
   pitch: { external: 'pitch diameter', internal: 'pitch diameter' },
   minor: { external: 'root', internal: 'bore' },
 };
+
+/** What an aim is called by what is done to reach it. */
+export function aimName(diameter: 'major' | 'pitch' | 'minor', make: 'external' | 'internal'): string {
+  if (diameter === 'pitch') return 'Pitch diameter to reach';
+  const start = diameter === (make === 'external' ? 'major' : 'minor');
+  if (make === 'external') return start ? 'Turn the blank to' : 'Root it leaves';
+  return start ? 'Bore to' : 'Root of the nut';
+}

@@ -1,3 +1,4 @@
+import type { LatheKind } from '../core/lathe/schema.ts';
 import type { UnconfirmedFact } from '../core/lathe/schema.ts';
 
 /** Facts of a lathe, as they are asked for. */
@@ -18,4 +19,11 @@ export const latheUnknownText = (lathe: string, facts: readonly UnconfirmedFact[
 const factsText = (facts: readonly UnconfirmedFact[]): string => {
   const names = facts.map((f) => LATHE_FACTS[f]);
   return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+};
+
+export const LATHE_KIND_NAMES: Readonly<Record<LatheKind, string>> = {
+  'change-gears': 'Change gears',
+  gearbox: 'Gearbox',
+  electronic: 'Electronic leadscrew',
+  control: 'A control',
 };

@@ -2,6 +2,7 @@ import { placeText } from './gears.ts';
 import { latheUnknownText } from './lathe.ts';
 import { motionWords, routine, withdrawal } from './routine.ts';
 import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
+import { marked } from '../core/quantity/writing.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Problem } from '../core/quantity/outcome.ts';
 import type { Card, CardView, Stopped } from '../core/job/card.ts';
@@ -263,7 +264,7 @@ export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem): strin
     }
     case 'turn':
       return [
-        `Half-nuts shut, spindle and carriage still: turn the work in the jaws (or the chuck against the spindle) ${roundText(move.deg, 0.5)} degrees ${
+        `Half-nuts shut, spindle and carriage still: turn the work in the jaws (or the chuck against the spindle) ${marked(roundText(move.deg, 0.5))} degrees ${
           move.direction === 'back' ? 'back, top coming away from you' : 'forward, top coming towards you'
         }.`,
         'Indicate it again before the jaws are tightened; chuck key out.',

@@ -229,6 +229,18 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
     'a class; where the standard has none, a plug or ring made to the mate',
   ],
   'class-for-other': (f) => [`Class ${f.class} is not for ${f.make === 'external' ? 'a screw' : 'a nut'}.`],
+  'aim-outside-class': (f, L) => [
+    `Class ${f.class} does not allow it.`,
+    f.minMm !== null && f.maxMm !== null
+      ? `${L(f.minMm)} to ${L(f.maxMm)}`
+      : f.minMm !== null
+        ? `${L(f.minMm)} or more`
+        : `${L(f.maxMm ?? 0)} or less`,
+  ],
+  'aim-no-thread': (f, L) => [
+    'That is more than half a pitch from the basic size: it would be another thread.',
+    `near ${L(f.basicMm)}`,
+  ],
   'mate-not-read': (f) => [
     `It is made to its ${MEMBER[f.mate]}, and nothing says how big that is on the pitch diameter.`,
     `read in Read, on its ${MEMBER[f.mate]}: the pitch diameter${f.mate === 'external' ? ', or over wires' : ''}`,

@@ -1,4 +1,9 @@
 import type { Quantity } from '../core/evidence/evidence.ts';
+import { degreesText, lengthText } from '../core/quantity/format.ts';
+import { pitchText } from '../core/quantity/pitch.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+import { leadOf, pitchOf, type ThreadSpec } from '../core/standards/thread.ts';
+import { taperText } from './reasons.ts';
 
 /** What each reading is called on a screw and on a nut, and how it is typed. */
 export const QUANTITY_NAMES: Readonly<
@@ -30,10 +35,10 @@ export const QUANTITY_NAMES: Readonly<
     hint: 'from square to the axis',
   },
   overWires: { external: 'Over three wires', internal: 'Over three wires', hint: '32.45; give the wire beside it' },
-  crestFlat: { external: 'Flat on the crest', internal: 'Flat on the crest', hint: '0 when round' },
-  rootFlat: { external: 'Flat at the root', internal: 'Flat at the root', hint: '0 when round' },
-  crestRadius: { external: 'Radius of the crest', internal: 'Radius of the crest', hint: '0 when flat' },
-  rootRadius: { external: 'Radius of the root', internal: 'Radius of the root', hint: '0 when flat' },
+  crestFlat: { external: 'Crest flat', internal: 'Crest flat', hint: '0 when round' },
+  rootFlat: { external: 'Root flat', internal: 'Root flat', hint: '0 when round' },
+  crestRadius: { external: 'Crest radius', internal: 'Crest radius', hint: '0 when flat' },
+  rootRadius: { external: 'Root radius', internal: 'Root radius', hint: '0 when flat' },
   depth: { external: 'Depth of thread', internal: 'Depth of thread', hint: '2.3 mm' },
   lead: { external: 'Lead', internal: 'Lead', hint: 'advance in one turn' },
   taper: { external: 'Taper', internal: 'Taper', hint: '1 in 16, or 0' },
@@ -44,3 +49,40 @@ export const QUANTITY_NAMES: Readonly<
   },
   starts: { external: 'Starts', internal: 'Starts', hint: '1' },
 };
+
+/** The same on a small patch of the drawing, where it does not fit whole: part of the whole name. */
+const ON_PATCH: Partial<Record<Quantity, Readonly<Record<'external' | 'internal', string>>>> = {
+  majorDiameter: { external: 'Outside dia', internal: 'Dia at the root' },
+  minorDiameter: { external: 'Root dia', internal: 'Bore' },
+  pitchDiameter: { external: 'Pitch dia', internal: 'Pitch dia' },
+  leadingFlank: { external: 'facing the free end', internal: 'where the screw enters' },
+  trailingFlank: { external: 'facing the head', internal: 'facing away from it' },
+};
+export const patchName = (q: Quantity, side: 'external' | 'internal'): string =>
+  ON_PATCH[q]?.[side] ?? QUANTITY_NAMES[q][side];
+
+/** How the hand is said. */
+export const handText = (leftHand: boolean): string => (leftHand ? 'left' : 'right');
+
+/** What a reading would be on a new thread of this name, as it would be read. */
+export function expectedText(q: Quantity, value: number, thread: ThreadSpec, system: UnitSystem): string {
+  switch (q) {
+    case 'crestCount':
+    case 'pitchLeaf':
+      return pitchText(pitchOf(thread), system);
+    case 'lead':
+      return pitchText(leadOf(thread), system);
+    case 'flankAngle':
+    case 'leadingFlank':
+    case 'trailingFlank':
+      return degreesText(value);
+    case 'taper':
+      return taperText(value);
+    case 'starts':
+      return String(value);
+    case 'hand':
+      return handText(value < 0);
+    default:
+      return lengthText(value, system, { stepIn: 0.001 });
+  }
+}

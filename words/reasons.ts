@@ -40,6 +40,8 @@ export function reasonText(r: Reason, u: UnitSystem): string {
     }
     case 'edge':
       return `${r.edge} ${r.shape} ${len(r.readMm)}, the form has ${r.expectedMm === 0 ? `a ${OTHER[r.shape]} ${r.edge}` : len(r.expectedMm)}`;
+    case 'no-rest':
+      return `the ${len(r.wireMm)} wire rests on no flank of this form`;
     case 'count':
       return `${round(r.crests)} crests in ${len(r.spanMm)}; this pitch gives ${round(r.expected)}`;
     case 'leaf':
@@ -63,3 +65,44 @@ const WAYS_SEEN = {
   'two-places': 'calipers at two places',
 };
 export const seenByText = (s: SeenBy): string => (s.by === 'instrument' ? s.name : WAYS_SEEN[s.by]);
+
+/** How strongly a reading speaks, as odds. */
+export const timesText = (times: number): string =>
+  times >= 1000 ? 'over 1000 to 1' : `${times >= 10 ? Math.round(times) : times.toFixed(1)} to 1`;
+
+const RESIDUAL_NAMES = {
+  crest: 'outside',
+  size: {
+    rootOfNut: 'root of the nut',
+    pitchDiameter: 'pitch dia',
+    minorDiameter: 'root',
+    overWires: 'over wires',
+    depth: 'depth',
+  },
+  count: 'crests',
+  angle: 'angle',
+  lead: 'lead',
+} as const;
+/** Which reading a residual is of. */
+export function residualName(r: Reason): string {
+  switch (r.kind) {
+    case 'size':
+      return RESIDUAL_NAMES.size[r.of];
+    case 'edge':
+      return `${r.edge} ${r.shape}`;
+    case 'crest':
+    case 'count':
+    case 'angle':
+    case 'lead':
+      return RESIDUAL_NAMES[r.kind];
+    default:
+      return r.kind;
+  }
+}
+/** How far off, with its sign, in the unit of the reading. */
+export function offText(off: number, unit: 'mm' | 'deg' | 'count', u: UnitSystem): string {
+  const sign = off > 0 ? '+' : off < 0 ? '\u2212' : '';
+  const size = Math.abs(off);
+  if (unit === 'mm') return `${sign}${lengthText(size, u, { ...FINE, bare: true })}`;
+  return unit === 'deg' ? `${sign}${degreesText(size)}` : `${sign}${round(size)}`;
+}

@@ -1,15 +1,16 @@
 import clsx from 'clsx';
-import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useSize, type Size } from '../ui/useSize.ts';
 import { paintDye } from './dye.ts';
 
-export interface Size {
-  readonly w: number;
-  readonly h: number;
-}
+export type { Size } from '../ui/useSize.ts';
+
 interface Props {
   /** What it shows, for those who do not see it. */
   readonly label: string;
   readonly className?: string;
+  /** A group where parts of the drawing are handles. */
+  readonly role?: 'img' | 'group';
   /** The drawing, laid out for the size that there is; units are px. */
   readonly draw: (size: Size) => ReactNode;
   /** What lies on the plate and may be touched. */
@@ -41,43 +42,35 @@ export function DyeCoat() {
   );
 }
 
+/** Metal cut through, and metal that moves. */
+export const PlateDefs = () => (
+  <defs>
+    <pattern id="hatch" width="9" height="9" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
+      <path d="M0 0V9" stroke="var(--scribe2)" strokeWidth="1" opacity="0.35" />
+    </pattern>
+    <linearGradient id="steel" x1="0" x2="1">
+      <stop offset="0" stopColor="var(--steel2)" />
+      <stop offset="0.45" stopColor="#ffffff" />
+      <stop offset="1" stopColor="var(--steel2)" />
+    </linearGradient>
+  </defs>
+);
+
 /** A drawing scribed on a plate of metal painted with marking-out dye. */
-export function Plate({ label, className, draw, children }: Props) {
+export function Plate({ label, className, role = 'img', draw, children }: Props) {
   const box = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState(FIRST);
-  useLayoutEffect(() => {
-    const el = box.current;
-    if (!el) return undefined;
-    const measure = (): void => {
-      const { clientWidth: w, clientHeight: h } = el;
-      if (w > 0 && h > 0) setSize((was) => (was.w === w && was.h === h ? was : { w, h }));
-    };
-    measure();
-    if (typeof ResizeObserver === 'undefined') return undefined;
-    const watch = new ResizeObserver(measure);
-    watch.observe(el);
-    return () => watch.disconnect();
-  }, []);
+  const size = useSize(box, FIRST);
   return (
     <div ref={box} className={clsx('plate on-plate relative min-h-0 min-w-0 overflow-hidden', className)}>
       <DyeCoat />
       <svg
-        role="img"
+        role={role}
         aria-label={label}
         viewBox={`0 0 ${size.w} ${size.h}`}
         className="absolute inset-0 size-full"
         fontFamily="var(--font-sans)"
       >
-        <defs>
-          <pattern id="hatch" width="9" height="9" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
-            <path d="M0 0V9" stroke="var(--scribe2)" strokeWidth="1" opacity="0.35" />
-          </pattern>
-          <linearGradient id="steel" x1="0" x2="1">
-            <stop offset="0" stopColor="var(--steel2)" />
-            <stop offset="0.45" stopColor="#ffffff" />
-            <stop offset="1" stopColor="var(--steel2)" />
-          </linearGradient>
-        </defs>
+        <PlateDefs />
         {draw(size)}
       </svg>
       {children}

@@ -1,13 +1,14 @@
 import clsx from 'clsx';
 import { useMemo } from 'react';
 import { DyeCoat } from './Plate.tsx';
-import { outline } from '../../core/form/outline.ts';
+import { sectionOf } from './section.ts';
 import type { Quantity } from '../../core/evidence/evidence.ts';
-import { QUANTITY_NAMES } from '../../words/readings.ts';
+import { expectedReadings } from '../../core/job/expected.ts';
+import { patchName } from '../../words/readings.ts';
 import { degreesText, FINE, lengthText } from '../../core/quantity/format.ts';
 import { pitchText } from '../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
-import { pitchMmOf, pitchOf, threadFormOf, threadSizes, type ThreadSpec } from '../../core/standards/thread.ts';
+import { pitchOf, threadFormOf, type ThreadSpec } from '../../core/standards/thread.ts';
 
 export interface DrawnReading {
   readonly quantity: Quantity;
@@ -21,9 +22,6 @@ interface Props {
   readonly side: 'external' | 'internal';
   readonly readings: readonly DrawnReading[];
   readonly system: UnitSystem;
-  /** Touching a place arms its reading; without it the drawing only shows. */
-  readonly onTouch?: (q: Quantity) => void;
-  readonly armed?: Quantity | null;
   /** Said where nothing was read, in place of what the form would have there: for a drawing to copy from. */
   readonly unread?: string;
   readonly caption?: string;
@@ -45,19 +43,8 @@ const SHAPE_W = W - LEFT - RIGHT;
  * The thread in axial section, true to the proportion of its form; the body is broken off towards the axis. The places
  * where readings are taken are the dimensions themselves.
  */
-export function ThreadDrawing({
-  thread,
-  tentative,
-  side,
-  readings,
-  system,
-  onTouch,
-  armed = null,
-  unread,
-  caption,
-  figures,
-}: Props) {
-  const shape = useMemo(() => (thread ? shapeOf(thread, side) : null), [thread, side]);
+export function ThreadDrawing({ thread, tentative, side, readings, system, unread, caption, figures }: Props) {
+  const shape = useMemo(() => (thread ? sectionOf(thread, side, PITCHES) : null), [thread, side]);
   const read = (q: Quantity): string | null => {
     const all = readings.filter((r) => r.quantity === q);
     const first = all[0];
@@ -70,7 +57,7 @@ export function ThreadDrawing({
   const rootY = crestY + depthPx;
   const external = side === 'external';
   const metal = shape
-    ? `${shape.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${(LEFT + x * scale).toFixed(2)} ${(crestY + y * scale).toFixed(2)}`).join(' ')} `
+    ? `${shape.points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${(LEFT + x * scale).toFixed(2)} ${(crestY + y * scale).toFixed(2)}`).join(' ')} `
     : unknownLine(crestY, rootY);
   const closed = external
     ? `${metal} L${LEFT + SHAPE_W} ${H - 30} L${LEFT} ${H - 30} Z`
@@ -135,27 +122,21 @@ export function ThreadDrawing({
           )}
         </svg>
         {places.map((p) => (
-          <Place
-            key={p.q}
-            {...p}
-            side={side}
-            taken={read(p.q)}
-            armed={armed === p.q}
-            tentative={tentative}
-            unread={unread ?? '?'}
-            {...(onTouch ? { onTouch } : {})}
-          />
+          <Place key={p.q} {...p} side={side} taken={read(p.q)} tentative={tentative} unread={unread ?? '?'} />
         ))}
       </div>
       <figcaption className="relative px-4 pb-2 text-sm text-scribe2">
         {caption ??
           (thread
             ? `${thread.designation}${tentative ? ' (likeliest so far)' : ''}: form true to proportion, body broken off.`
-            : 'Touch a dimension to give its reading.')}
+            : 'Not known yet.')}
       </figcaption>
     </figure>
   );
 }
+
+/** On a form the count of crests is its pitch. */
+const NAMES: Partial<Record<Quantity, string>> = { crestCount: 'Pitch', flankAngle: 'Angle', depth: 'Depth' };
 
 interface PlaceProps {
   readonly q: Quantity;
@@ -165,66 +146,28 @@ interface PlaceProps {
   readonly side: 'external' | 'internal';
   readonly known: string | undefined;
   readonly taken: string | null;
-  readonly armed: boolean;
   readonly tentative: boolean;
   readonly unread: string;
-  readonly onTouch?: (q: Quantity) => void;
 }
 
-function Place({ q, x, y, w, side, known, taken, armed, tentative, unread, onTouch }: PlaceProps) {
+function Place({ q, x, y, w, side, known, taken, tentative, unread }: PlaceProps) {
   const style = { left: `${(x / W) * 100}%`, top: `${(y / H) * 100}%`, width: `${(w / W) * 100}%` };
-  const name = SHORT[q]?.[side] ?? QUANTITY_NAMES[q][side];
-  const body = (
-    <>
+  const name = NAMES[q] ?? patchName(q, side);
+  const given = taken !== null || (known !== undefined && !tentative);
+  return (
+    <div
+      className={clsx(
+        'absolute block rounded-[3px] border px-2 py-0.5 text-left leading-tight',
+        given ? 'border-edge bg-panel text-ink' : 'border-dashed border-scribe2 bg-deep text-scribe',
+      )}
+      style={style}
+    >
       <span className="block truncate text-[13px] opacity-90">{name}</span>
       <span className={`num block truncate font-semibold ${unread === '?' ? 'text-base' : 'text-sm leading-6'}`}>
         {taken ?? (known ? `${tentative ? '\u2248 ' : ''}${known}` : unread)}
       </span>
-    </>
+    </div>
   );
-  const given = taken !== null || (known !== undefined && !tentative);
-  const cls = clsx(
-    'absolute block rounded-[3px] border px-2 py-0.5 text-left leading-tight',
-    given ? 'border-edge bg-panel text-ink' : 'border-dashed border-scribe2 bg-deep text-scribe',
-    armed && 'outline-3 outline-straw',
-  );
-  if (!onTouch) {
-    return (
-      <div className={cls} style={style}>
-        {body}
-      </div>
-    );
-  }
-  return (
-    <button
-      type="button"
-      className={`${cls} min-h-12`}
-      style={style}
-      aria-pressed={armed}
-      aria-label={`${QUANTITY_NAMES[q][side]}: ${taken ?? 'not read'}. Give a reading`}
-      onClick={() => onTouch(q)}
-    >
-      {body}
-    </button>
-  );
-}
-
-const SHORT: Partial<Record<Quantity, { external: string; internal: string }>> = {
-  majorDiameter: { external: 'Outside dia.', internal: 'Root dia.' },
-  minorDiameter: { external: 'Root dia.', internal: 'Bore' },
-  crestCount: { external: 'Pitch', internal: 'Pitch' },
-  flankAngle: { external: 'Angle', internal: 'Angle' },
-  depth: { external: 'Depth', internal: 'Depth' },
-};
-
-function shapeOf(thread: ThreadSpec, side: 'external' | 'internal') {
-  const form = threadFormOf(thread);
-  const p = pitchMmOf(thread);
-  const straight = { ...form, taper: 0 };
-  const pts = outline(straight, side, p, 0, PITCHES);
-  const top = Math.max(...pts.map((q) => q.y));
-  const bottom = Math.min(...pts.map((q) => q.y));
-  return { points: pts.map((q) => [q.x, top - q.y] as const), width: PITCHES * p, depth: top - bottom };
 }
 
 function numbersOf(
@@ -233,17 +176,17 @@ function numbersOf(
   system: UnitSystem,
 ): Partial<Record<Quantity, string>> {
   const form = threadFormOf(thread);
-  const s = threadSizes(thread);
-  const len = (mm: number): string => lengthText(mm, system, FINE);
+  const e = expectedReadings(thread, side);
+  const len = (mm: number | undefined): string => (mm === undefined ? '' : lengthText(mm, system, FINE));
   return {
-    majorDiameter: len(side === 'external' ? s.majorMm : s.majorInternalMm),
-    minorDiameter: len(side === 'external' ? s.minorExternalMm : s.minorInternalMm),
+    majorDiameter: len(e.majorDiameter),
+    minorDiameter: len(e.minorDiameter),
     crestCount: pitchText(pitchOf(thread), system),
     flankAngle:
       form.leadingFlankDeg === form.trailingFlankDeg
         ? degreesText(2 * form.leadingFlankDeg)
         : `${form.leadingFlankDeg}\u00b0 / ${form.trailingFlankDeg}\u00b0`,
-    depth: len(side === 'external' ? (s.majorMm - s.minorExternalMm) / 2 : (s.majorInternalMm - s.minorInternalMm) / 2),
+    depth: len(e.depth),
   };
 }
 

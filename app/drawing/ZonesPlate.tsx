@@ -1,35 +1,51 @@
 import type { Limits } from '../../core/standards/limits/index.ts';
 import type { Zone } from '../../core/job/zones.ts';
-import { FINE, lengthText } from '../../core/quantity/format.ts';
-import type { UnitSystem } from '../../core/quantity/units.ts';
+import { scaleLinear } from 'd3-scale';
+import { useState } from 'react';
+import { FINE, HAND_STEP_IN, HAND_STEP_MM, lengthText } from '../../core/quantity/format.ts';
+import { MM_PER_INCH, type UnitSystem } from '../../core/quantity/units.ts';
 import { ZONE_NAMES } from '../../words/fit.ts';
 import { Punched } from './marks.tsx';
 import { Plate, type Size } from './Plate.tsx';
+
+type Diameter = Zone['diameter'];
 
 interface Props {
   readonly zones: readonly Zone[];
   readonly make: 'external' | 'internal';
   readonly system: UnitSystem;
+  /** Those whose aim is dragged; the third follows from them. */
+  readonly aimed: readonly Diameter[];
+  readonly onAim: (d: Diameter, mm: number) => void;
+  /** Room kept at the right for what is typed there, px; 0: it stands elsewhere. */
+  readonly right: number;
 }
 
+/** Where each row of the plate lies, px. */
+export const zoneRowY = (h: number, rows: number, i: number): number => TOP + ((h - TOP - FOOT) / rows) * (i + 0.55);
+
 /** Where each diameter may lie: nut white above its line, screw hatched below, the aim in straw, what was measured punched. */
-export function ZonesPlate({ zones, make, system }: Props) {
-  const bare = (mm: number): string => lengthText(mm, system, { ...FINE, bare: true });
-  const label = `Where each diameter may lie. ${zones
+export function ZonesPlate(p: Props) {
+  const bare = (mm: number): string => lengthText(mm, p.system, { ...FINE, bare: true });
+  const label = `Where each diameter may lie. ${p.zones
     .map(
       (z) =>
-        `${ZONE_NAMES[z.diameter][make]}: aim ${bare(z.aimMm)}${z.readMm === null ? '' : `, measured ${bare(z.readMm)}`}`,
+        `${ZONE_NAMES[z.diameter][p.make]}: aim ${bare(z.aimMm)}${z.readMm === null ? '' : `, measured ${bare(z.readMm)}`}`,
     )
     .join('; ')}`;
   return (
     <Plate
       label={label}
-      className="h-[27.5rem] w-full"
-      draw={(size) => <Drawing zones={zones} make={make} bare={bare} {...size} />}
+      role="group"
+      className="absolute! inset-0 border-0!"
+      draw={(size) => <Drawing {...p} bare={bare} {...size} />}
     />
   );
 }
 
+const NARROW = 640;
+/** Room for the figures beside the outermost bars, as a share of what is shown. */
+const PAD = 0.12;
 const TOP = 54;
 const FOOT = 44;
 
@@ -37,10 +53,16 @@ const FOOT = 44;
 function Drawing({
   zones,
   make,
+  system,
+  aimed,
+  onAim,
+  right,
   bare,
   w,
   h,
-}: Omit<Props, 'system'> & Size & { readonly bare: (mm: number) => string }) {
+}: Props & Size & { readonly bare: (mm: number) => string }) {
+  // while it is dragged the aim is only here
+  const [held, setHeld] = useState<{ readonly d: Diameter; readonly mm: number } | null>(null);
   const ends = (l: Limits | null): number[] => [l?.min, l?.max].filter((x): x is number => typeof x === 'number');
   const off = zones.flatMap((z) =>
     [...ends(z.screw), ...ends(z.nut), z.aimMm, ...(z.readMm === null ? [] : [z.readMm])].map((x) => x - z.basicMm),
@@ -48,24 +70,66 @@ function Drawing({
   const low = Math.min(0, ...off);
   const high = Math.max(0, ...off);
   const spread = Math.max(high - low, 0.02);
-  const left = 150;
-  const right = 90;
-  const x = (z: Zone, mm: number): number =>
-    left + ((mm - z.basicMm - low + spread * 0.04) / (spread * 1.08)) * (w - left - right);
-  const row = (h - TOP - FOOT) / zones.length;
+  const left = w < NARROW ? 24 : 150;
+  const edge = right + 60;
+  // off the basic size
+  const along = scaleLinear([low - spread * PAD, low + spread * (1 + PAD)], [left, w - edge]);
+  const x = (z: Zone, mm: number): number => along(mm - z.basicMm);
+  const step = system === 'mm' ? HAND_STEP_MM / 2 : (HAND_STEP_IN * MM_PER_INCH) / 2;
+  const handle = (z: Zone) => {
+    const limits = make === 'external' ? z.screw : z.nut;
+    const [min, max] = [limits?.min ?? z.basicMm - spread, limits?.max ?? z.basicMm + spread];
+    const within = (mm: number): number => Math.min(max, Math.max(min, mm));
+    const at = (e: React.PointerEvent<SVGGElement>): number => {
+      const box = e.currentTarget.ownerSVGElement?.getBoundingClientRect();
+      const mm = box ? along.invert(((e.clientX - box.left) / box.width) * w) + z.basicMm : z.aimMm;
+      return within(Math.round(mm / step) * step);
+    };
+    return {
+      role: 'slider',
+      tabIndex: 0,
+      'aria-label': `Aim for the ${ZONE_NAMES[z.diameter][make]}`,
+      'aria-valuemin': min,
+      'aria-valuemax': max,
+      'aria-valuenow': z.aimMm,
+      'aria-valuetext': bare(z.aimMm),
+      style: { touchAction: 'none', cursor: 'ew-resize' } as const,
+      onPointerDown: (e: React.PointerEvent<SVGGElement>) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        setHeld({ d: z.diameter, mm: z.aimMm });
+      },
+      onPointerMove: (e: React.PointerEvent<SVGGElement>) => {
+        if (held?.d === z.diameter) setHeld({ d: z.diameter, mm: at(e) });
+      },
+      onPointerUp: () => {
+        if (held && held.mm !== z.aimMm) onAim(z.diameter, Number(held.mm.toFixed(5)));
+        setHeld(null);
+      },
+      onPointerCancel: () => setHeld(null),
+      onKeyDown: (e: React.KeyboardEvent) => {
+        const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 10, PageDown: -10 }[e.key];
+        if (by === undefined) return;
+        e.preventDefault();
+        e.stopPropagation();
+        onAim(z.diameter, Number(within(z.aimMm + by * step).toFixed(5)));
+      },
+    };
+  };
   return (
     <>
       <text x="22" y="34" fontSize="20" fontWeight="700" fill="var(--scribe)">
-        Where each diameter may lie
+        {w >= NARROW ? 'Where each diameter may lie' : ''}
       </text>
       {zones.map((z, i) => {
-        const y = TOP + row * (i + 0.55);
+        const y = zoneRowY(h, zones.length, i);
+        const aimMm = held?.d === z.diameter ? held.mm : z.aimMm;
+        const grip = aimed.includes(z.diameter) ? handle(z) : null;
         const bar = (l: Limits | null, nut: boolean) =>
           l && (
             <rect
               x={l.min === null ? left : x(z, l.min)}
               y={nut ? y - 24 : y}
-              width={Math.max(3, (l.max === null ? w - right : x(z, l.max)) - (l.min === null ? left : x(z, l.min)))}
+              width={Math.max(3, (l.max === null ? w - edge : x(z, l.max)) - (l.min === null ? left : x(z, l.min)))}
               height="24"
               fill={nut ? '#ffffff' : 'url(#hatch)'}
               stroke={nut ? 'none' : 'var(--scribe)'}
@@ -77,25 +141,73 @@ function Drawing({
           );
         return (
           <g key={z.diameter} fontFamily="var(--font-mono)" fill="var(--scribe)">
-            <text x="22" y={y + 5} fontSize="16" fontFamily="var(--font-sans)" fontWeight="600">
+            <text x="22" y={w < NARROW ? y - 62 : y + 5} fontSize="16" fontFamily="var(--font-sans)" fontWeight="600">
               {ZONE_NAMES[z.diameter][make]}
             </text>
-            <path d={`M${left} ${y}H${w - right}`} stroke="var(--scribe2)" />
+            <path d={`M${left} ${y}H${w - edge}`} stroke="var(--scribe2)" />
             {bar(z.screw, false)}
             {bar(z.nut, true)}
             <path
-              d={`M${x(z, z.basicMm)} ${y - 32}V${y + 34}`}
+              d={`M${x(z, z.basicMm)} ${y - 32}V${y + 42}`}
               stroke="var(--scribe2)"
               strokeWidth="1.5"
               strokeDasharray="10 3 2 3"
             />
-            <text x={x(z, z.basicMm)} y={y + 46} fontSize="14" textAnchor="middle" fill="var(--scribe2)">
+            <text x={x(z, z.basicMm)} y={y + 54} fontSize="14" textAnchor="middle" fill="var(--scribe2)">
               {bare(z.basicMm)}
             </text>
-            <rect x={x(z, z.aimMm) - 4} y={y - 29} width="8" height="58" fill="var(--straw)" stroke="#17130a" />
-            <text x={x(z, z.aimMm)} y={y - 36} fontSize="20" fontWeight="700" textAnchor="middle" fill="var(--straw)">
-              {bare(z.aimMm)}
-            </text>
+            {w >= NARROW &&
+              [z.screw, z.nut].map(
+                (l, k) =>
+                  l && (
+                    <g key={k} fontSize="14" fill="var(--scribe2)">
+                      {l.min !== null && l.min !== z.basicMm && (
+                        <text x={x(z, l.min) - 5} y={k ? y - 8 : y + 18} textAnchor="end">
+                          {bare(l.min)}
+                        </text>
+                      )}
+                      {l.max !== null && (
+                        <text x={x(z, l.max) + 5} y={k ? y - 8 : y + 18}>
+                          {bare(l.max)}
+                        </text>
+                      )}
+                    </g>
+                  ),
+              )}
+            <g {...grip}>
+              {grip && <rect x={x(z, aimMm) - 26} y={y - 36} width="52" height="72" fill="transparent" />}
+              <rect
+                x={x(z, aimMm) - (grip ? 6 : 3)}
+                y={y - 30}
+                width={grip ? 12 : 6}
+                height="60"
+                rx="2"
+                fill="var(--straw)"
+                stroke="#17130a"
+              />
+              {grip && (
+                <path
+                  d={`M${x(z, aimMm) - 12} ${y}l-7 -6v12zM${x(z, aimMm) + 12} ${y}l7 -6v12z`}
+                  fill="var(--straw)"
+                  stroke="#17130a"
+                />
+              )}
+            </g>
+            {held?.d === z.diameter && (
+              <text
+                x={x(z, aimMm)}
+                y={y - 42}
+                fontSize="20"
+                fontWeight="700"
+                textAnchor="middle"
+                fill="var(--straw)"
+                stroke="var(--plate)"
+                strokeWidth="5"
+                paintOrder="stroke"
+              >
+                {bare(aimMm)}
+              </text>
+            )}
             {z.readMm !== null && (
               <>
                 <Punched x={x(z, z.readMm)} y={y} r={8} />
@@ -107,7 +219,7 @@ function Drawing({
           </g>
         );
       })}
-      <Legend y={h - 18} />
+      {w >= NARROW && <Legend y={h - 18} />}
     </>
   );
 }

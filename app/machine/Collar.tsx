@@ -1,4 +1,5 @@
-import { useLayoutEffect, useRef, useState } from 'react';
+import { useRef } from 'react';
+import { useSize } from '../ui/useSize.ts';
 
 /** Distance of two divisions, px: far enough for half of one to be seen. */
 const STEP = 41;
@@ -18,14 +19,7 @@ export function Collar({
   readonly back: boolean;
 }) {
   const box = useRef<HTMLDivElement>(null);
-  const [w, setW] = useState(700);
-  useLayoutEffect(() => {
-    const el = box.current;
-    if (!el || typeof ResizeObserver === 'undefined') return undefined;
-    const watch = new ResizeObserver(() => setW(el.clientWidth || 700));
-    watch.observe(el);
-    return () => watch.disconnect();
-  }, []);
+  const { w } = useSize(box, { w: 700, h: HEIGHT });
   const middle = w / 2;
   const half = Math.ceil(middle / STEP) + 1;
   const first = Math.round(division) - half;

@@ -5,14 +5,14 @@ import type { SlideDial } from '../../core/lathe/dials.ts';
 
 /** A figure of which the eye gets the digits that change: leading zeros and the point are thin. */
 export function Digits({ text }: { readonly text: string }) {
-  const lead = /^[-0.]*(?=[1-9])/.exec(text)?.[0] ?? '';
+  const lead = /^[-0.,]*(?=[1-9])/.exec(text)?.[0] ?? '';
   const [a, b] = [text.slice(0, lead.length), text.slice(lead.length)];
   return (
     <>
       <span className="font-normal">{a}</span>
-      {b.split('.').map((part, i) => (
+      {b.split(/[.,]/).map((part, i) => (
         <span key={i} className="font-bold">
-          {i > 0 && <span className="font-normal">.</span>}
+          {i > 0 && <span className="font-normal">{b.includes(',') ? ',' : '.'}</span>}
           {part}
         </span>
       ))}
@@ -54,7 +54,7 @@ export function BigNumber({ what, unit, figure, turns = 0, label, onWorking }: N
         <button
           type="button"
           style={style}
-          className="flex min-h-12 items-center gap-3 text-left"
+          className="print-keep flex min-h-12 items-center gap-3 text-left"
           aria-label={label}
           onClick={onWorking}
         >

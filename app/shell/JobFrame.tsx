@@ -1,10 +1,13 @@
 import { Suspense, useEffect, useMemo, useRef } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import { believedThread, stationsOf } from '../../core/job/chain.ts';
+import { latheOf } from '../../core/job/derive.ts';
 import type { StationId } from '../../core/job/stations.ts';
 import { STATE_WORDS, STATION_NAMES } from '../../words/stations.ts';
-import { useSystem } from '../store/store.ts';
+import { threadLine } from '../../words/threadLine.ts';
+import { useShop, useSystem } from '../store/store.ts';
 import { useKeys } from '../ui/keys.ts';
+import { PrintHead } from '../ui/PrintHead.tsx';
 import { Refusal } from '../ui/Refusal.tsx';
 import { WorkingDrawer } from '../ui/Working.tsx';
 import { GaugeCatcher } from './GaugeCatcher.tsx';
@@ -23,6 +26,7 @@ export type Mode = 'machine' | null;
 export function JobFrame({ station, mode }: { readonly station: StationId; readonly mode: Mode }) {
   const { job } = useJobView();
   const system = useSystem();
+  const shop = useShop();
   useStationKeys(station);
   useArrival(station);
   useEffect(() => fetchOthers(station), [station]);
@@ -46,10 +50,16 @@ export function JobFrame({ station, mode }: { readonly station: StationId; reado
       <View key={job.id + station} />
     </Suspense>
   );
+  const head = (
+    <PrintHead
+      parts={[STATION_NAMES[station], job.title, job.customer, threadLine(job), latheOf(job, shop)?.name ?? null]}
+    />
+  );
   if (atMachine)
     return (
       <>
         <GaugeCatcher />
+        {head}
         {view}
         <WorkingDrawer system={system} />
       </>
@@ -60,6 +70,7 @@ export function JobFrame({ station, mode }: { readonly station: StationId; reado
       <GaugeCatcher />
       <Rule station={station} />
       <main id="view" className="min-h-0 min-w-0 grow p-3">
+        {head}
         <Refusal />
         {view}
       </main>

@@ -6,8 +6,10 @@ import type { StationId } from '../../core/job/schema.ts';
 import { conclusion } from '../../words/conclusions.ts';
 import { becauseText, justOnText, onText, STATE_WORDS, STATION_NAMES } from '../../words/stations.ts';
 import { useShop, useSystem } from '../store/store.ts';
+import { TERMS } from '../../words/glossary.ts';
 import { Cautions } from '../ui/Cautions.tsx';
 import { Button, Note } from '../ui/controls.tsx';
+import { Terms } from '../ui/Terms.tsx';
 import { useJobView } from './jobContext.tsx';
 import { neighbour, settle } from './settle.ts';
 
@@ -18,19 +20,43 @@ interface Props {
   readonly children: ReactNode;
   /** Settling is done by the station's own act (accepting a name), or cannot be done yet. */
   readonly canSettle?: boolean;
+  /** The work is one drawing that takes all the room there is. */
+  readonly fill?: boolean;
+  /** There is nothing to press in the work: it is scrolled by keyboard as a whole. */
+  readonly toRead?: boolean;
+  /** Narrow, the work comes before the acts: it is a drawing that one works on. */
+  readonly drawnFirst?: boolean;
   /** What may be done here besides settling. */
   readonly acts?: ReactNode;
 }
 
 /** The desk: what is worked on at the left, and at the right what the station decides, its state and the act that goes on. */
-export function StationFrame({ station, lead, children, canSettle = true, acts }: Props) {
+export function StationFrame({
+  station,
+  lead,
+  children,
+  canSettle = true,
+  fill = false,
+  toRead = false,
+  drawnFirst = fill,
+  acts,
+}: Props) {
   const { job, states } = useJobView();
   const shop = useShop();
   const system = useSystem();
   const state = states[station];
   const answer = conclusion(station, job, shop, system);
+  const work = (
+    <div
+      {...(toRead ? { tabIndex: 0, role: 'region', 'aria-label': STATION_NAMES[station] } : {})}
+      className={`relative grid min-w-0 auto-rows-max grid-cols-[minmax(0,1fr)] gap-3 desk:overflow-y-auto ${fill ? 'desk:grid-rows-[minmax(min-content,1fr)]' : 'content-start'}`}
+    >
+      {children}
+    </div>
+  );
   return (
     <div className="grid gap-3 desk:h-full desk:grid-cols-[minmax(0,1fr)_22.25rem] desk:grid-rows-[minmax(0,1fr)]">
+      {drawnFirst && work}
       <section
         aria-label="What it decides, and on"
         className="relative grid content-start gap-3 rounded-[4px] border border-edge bg-panel p-4 desk:order-2 desk:overflow-y-auto"
@@ -62,10 +88,9 @@ export function StationFrame({ station, lead, children, canSettle = true, acts }
         <OnActs station={station} canSettle={canSettle} />
         {acts}
         <Cautions station={station} />
+        <Terms terms={TERMS[station]} />
       </section>
-      <div className="relative grid min-w-0 auto-rows-max grid-cols-[minmax(0,1fr)] content-start gap-3 desk:overflow-y-auto">
-        {children}
-      </div>
+      {!drawnFirst && work}
     </div>
   );
 }

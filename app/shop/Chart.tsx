@@ -16,14 +16,17 @@ const EXAMPLE = 'cone 1, range A, 24/48, 8 tpi\ncone 2, range A, 24/48, 9 tpi\nc
 /** The gearbox from its chart: a few rows of lever positions, train and pitch are enough; a misprint is named. */
 export function Chart({
   lathe,
+  onKeep,
   onTake,
 }: {
   readonly lathe: Lathe;
+  /** Keeps the rows as they were typed: they are what the ratios rest on. */
+  readonly onKeep: (rows: string) => void;
   readonly onTake: (levers: Lathe['levers']) => void;
 }) {
   const system = useSystem();
   const [typed, setText] = useDraft('chart');
-  const text = typed ?? '';
+  const text = typed ?? lathe.chart;
   const [problem, setProblem] = useState<Problem | null>(null);
   const [read, setRead] = useState<{ reading: ChartReading; rows: readonly ChartRow[] } | null>(null);
   const infer = (): void => {
@@ -49,6 +52,11 @@ export function Chart({
             value={text}
             placeholder={EXAMPLE}
             onChange={(e) => setText(e.target.value)}
+            onBlur={() => {
+              if (typed === null || typed === lathe.chart) return;
+              onKeep(typed);
+              setText(null);
+            }}
             className={`${inputClass} py-2 text-base`}
             aria-invalid={problem !== null}
           />

@@ -72,17 +72,37 @@ function GoodRow({ row, title, inHand }: { readonly row: Row; readonly title: st
         <span className={clsx('block font-semibold [overflow-wrap:anywhere]', inHand ? 'text-2xl' : 'text-lg')}>
           {title}
         </span>
-        <span className="text-ink2 [overflow-wrap:anywhere]">{row.customer}</span>
+        <span className="text-ink2 [overflow-wrap:anywhere]">
+          {[
+            row.customer,
+            row.changed && new Date(row.changed).toLocaleDateString(undefined, { day: 'numeric', month: 'short' }),
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </span>
         {line?.chain !== undefined && <ChainBar chain={line.chain} />}
       </span>
-      <span className="num self-center">{row.thread ?? 'not named yet'}</span>
+      <span className="num flex items-center gap-3 self-center">
+        {line?.form !== undefined && (
+          <svg viewBox="0 0 72 24" className="plate h-9 w-24 shrink-0 border-0! p-1" aria-hidden>
+            <path d={line.form} fill="var(--deep)" stroke="var(--scribe)" strokeWidth="1.4" strokeLinejoin="round" />
+          </svg>
+        )}
+        {row.thread ?? 'not named yet'}
+      </span>
       <span className="self-center">
         {inHand ? (
           <span className="straw inline-flex min-h-12 items-center gap-2 rounded-[4px] px-4 text-lg">
             Carry on{line ? `: ${STATION_NAMES[next]}` : ''} <ArrowRight aria-hidden size={20} />
           </span>
         ) : (
-          <span className="font-semibold">{row.done ? said : line ? `Next: ${STATION_NAMES[next]}` : ''}</span>
+          <span className="font-semibold">
+            {row.done
+              ? said
+              : line
+                ? `${line.chain?.includes('a') === true ? 'Look again' : 'Next'}: ${STATION_NAMES[next]}`
+                : ''}
+          </span>
         )}
         <span className={clsx('block text-ink2', inHand ? 'mt-1 text-base' : 'text-sm')}>{row.done ? '' : said}</span>
       </span>

@@ -1,17 +1,21 @@
 import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { newJob } from '../../core/job/create.ts';
 import { storageText } from '../../words/storage.ts';
-import { loadRows, putJobs } from '../storage/db.ts';
+import { loadRows } from '../storage/db.ts';
 import type { JobRow as Row } from '../storage/rows.ts';
-import { allSaved, channel } from '../store/store.ts';
+import { allSaved, channel, useShop } from '../store/store.ts';
 import { Button, Note, Panel } from '../ui/controls.tsx';
 import { inputClass } from '../ui/inputClass.ts';
 import { useKeys } from '../ui/keys.ts';
+import { firstVisit } from './first.ts';
 import { JobRow } from './JobRow.tsx';
 import { Page } from './Page.tsx';
 
+/** Fetched only by who comes for the first time. */
+const FirstVisit = lazy(async () => ({ default: (await import('./FirstVisit.tsx')).FirstVisit }));
+/** Fetched only where there are none. */
+const Bench = lazy(async () => ({ default: (await import('./Bench.tsx')).Bench }));
 /** Fetched only where there are many. */
 const LongList = lazy(async () => ({ default: (await import('./LongList.tsx')).LongList }));
 
@@ -23,6 +27,7 @@ export function Jobs() {
   const [failed, setFailed] = useState<string | null>(null);
   const [sought, setSought] = useState('');
   const navigate = useNavigate();
+  const first = firstVisit(useShop().name);
   const refresh = useCallback(() => {
     allSaved()
       .then(loadRows)
@@ -38,18 +43,13 @@ export function Jobs() {
   // what another window writes is seen here
   useEffect(() => channel.hear(refresh), [refresh]);
   const create = useCallback(() => {
-    const job = newJob(
-      crypto.randomUUID(),
-      `Job of ${new Date().toLocaleDateString(undefined, { dateStyle: 'medium' })}`,
-      new Date(),
-    );
-    putJobs([job]).then(
-      () => {
-        channel.say({ what: 'job', id: job.id, rev: 1 });
-        return navigate(`/jobs/${job.id}/intake`);
-      },
-      (e: unknown) => setFailed(`No job was begun: ${storageText(e)}.`),
-    );
+    // fetched with the first job that is begun
+    import('./newJob.ts')
+      .then((m) => m.beginJob())
+      .then(
+        (id) => navigate(`/jobs/${id}/intake`),
+        (e: unknown) => setFailed(`No job was begun: ${storageText(e)}.`),
+      );
   }, [navigate]);
   const keys = useMemo(() => ({ n: create }), [create]);
   useKeys(keys);
@@ -68,6 +68,11 @@ export function Jobs() {
         </Button>
       }
     >
+      {first && (
+        <Suspense>
+          <FirstVisit onDone={refresh} />
+        </Suspense>
+      )}
       <input
         type="search"
         aria-label="Find a job"
@@ -85,14 +90,16 @@ export function Jobs() {
         </Note>
       )}
       {found === undefined && failed === null && <p>Reading the jobs&hellip;</p>}
-      {found?.length === 0 && (
-        <Panel>
-          <p>
-            {rows?.length === 0
-              ? 'No jobs yet. Start one with New job, or bring a backup in under Settings & backup.'
-              : 'No job has all of these words.'}
-          </p>
-        </Panel>
+      {rows?.length === 0 ? (
+        <Suspense>
+          <Bench />
+        </Suspense>
+      ) : (
+        found?.length === 0 && (
+          <Panel>
+            <p>No job has all of these words.</p>
+          </Panel>
+        )
       )}
       {found && found.length > 0 && <List rows={found} all={rows?.length ?? 0} onChanged={refresh} />}
     </Page>

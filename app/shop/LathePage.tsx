@@ -1,5 +1,7 @@
+import { useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
-import type { Lathe, UnconfirmedFact } from '../../core/lathe/schema.ts';
+import { isGeared, type Lathe, type UnconfirmedFact } from '../../core/lathe/schema.ts';
+import { Tray } from '../drawing/Tray.tsx';
 import { parseSpeeds } from '../../core/lathe/typed.ts';
 import { confirm } from '../../core/lathe/unconfirmed.ts';
 import { editShop, useShop } from '../store/store.ts';
@@ -8,6 +10,11 @@ import { PitchField, TextField, TypedField } from '../ui/fields.tsx';
 import { Chart } from './Chart.tsx';
 import { Page } from './Page.tsx';
 import { ArmPanel } from './lathe/ArmPanel.tsx';
+import { ControlPanel } from './lathe/ControlPanel.tsx';
+import { EndPlate } from './lathe/EndPlate.tsx';
+import { Kind } from './lathe/Kind.tsx';
+import { LeverGrid } from './lathe/LeverGrid.tsx';
+import type { Measures } from './lathe/measures.ts';
 import { DialPanel } from './lathe/DialPanel.tsx';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import type { EditLathe } from './lathe/edit.ts';
@@ -22,7 +29,9 @@ export function LathePage() {
   const shop = useShop();
   const navigate = useNavigate();
   const lathe = shop.lathes.find((l) => l.id === latheId);
+  const [read, setRead] = useState<Measures>({});
   if (!lathe) return <Navigate to="/lathes" replace />;
+  const geared = isGeared(lathe);
   const edit: EditLathe = (label, change) =>
     editShop(label, (d) => {
       const l = d.lathes.find((x) => x.id === latheId);
@@ -54,6 +63,28 @@ export function LathePage() {
         </>
       }
     >
+      <Kind kind={lathe.kind} onChange={(v) => edit('change the drive', (l) => void (l.kind = v))} />
+      {geared && (
+        <div className="grid gap-4 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
+          <div className="grid content-start gap-3">
+            <EndPlate key={lathe.id} lathe={lathe} edit={edit} read={read} onRead={setRead} />
+            {lathe.gears.length > 0 && (
+              <Tray
+                gears={lathe.gears}
+                used={lathe.mounted ? [...lathe.mounted.drivers, ...lathe.mounted.driven] : []}
+              />
+            )}
+          </div>
+          <div className="grid content-start gap-4">
+            <GearsPanel lathe={lathe} edit={edit} />
+            {Object.keys(lathe.levers).length > 0 && (
+              <Panel>
+                <LeverGrid lathe={lathe} />
+              </Panel>
+            )}
+          </div>
+        </div>
+      )}
       <div className="grid gap-4 md:grid-cols-2">
         <Panel title="The lathe">
           <div className="grid gap-3">
@@ -62,28 +93,19 @@ export function LathePage() {
               value={lathe.name}
               onCommit={(t) => t.trim() && edit('rename the lathe', (l) => void (l.name = t.trim()))}
             />
-            <Choice
-              label="What drives the carriage"
-              value={lathe.kind}
-              options={[
-                { value: 'change-gears', label: 'Change gears' },
-                { value: 'gearbox', label: 'Gearbox' },
-                { value: 'electronic', label: 'Electronic leadscrew' },
-                { value: 'control', label: 'A control' },
-              ]}
-              onChange={(v) => edit('change the drive', (l) => void (l.kind = v))}
-            />
-            <PitchField
-              label="Leadscrew pitch"
-              pitch={lathe.unconfirmed.includes('leadscrew') ? null : lathe.leadscrew}
-              system={lathe.leadscrewSystem}
-              onCommit={(exactMm, system) =>
-                say('leadscrew', 'change the leadscrew', (l) => {
-                  l.leadscrew = exactMm;
-                  l.leadscrewSystem = system;
-                })
-              }
-            />
+            {geared && (
+              <PitchField
+                label="Leadscrew pitch"
+                pitch={lathe.unconfirmed.includes('leadscrew') ? null : lathe.leadscrew}
+                system={lathe.leadscrewSystem}
+                onCommit={(exactMm, system) =>
+                  say('leadscrew', 'change the leadscrew', (l) => {
+                    l.leadscrew = exactMm;
+                    l.leadscrewSystem = system;
+                  })
+                }
+              />
+            )}
             <TypedField
               label="Spindle speeds, rev/min"
               shown={lathe.speeds.join(' ')}
@@ -101,7 +123,6 @@ export function LathePage() {
             />
           </div>
         </Panel>
-        <GearsPanel lathe={lathe} edit={edit} />
         <SlidePanel
           title="Cross slide"
           dial={lathe.crossSlide}
@@ -128,12 +149,18 @@ export function LathePage() {
             />
           </SlidePanel>
         </div>
-        <ArmPanel lathe={lathe} edit={edit} />
-        <Chart
-          lathe={lathe}
-          onTake={(levers) => edit('take the gearbox from its chart', (l) => void (l.levers = levers))}
-        />
-        <DialPanel lathe={lathe} edit={edit} />
+        {geared && (
+          <>
+            <ArmPanel lathe={lathe} edit={edit} read={read} onRead={setRead} />
+            <Chart
+              lathe={lathe}
+              onKeep={(chart) => edit('keep the rows of the chart', (l) => void (l.chart = chart))}
+              onTake={(levers) => edit('take the gearbox from its chart', (l) => void (l.levers = levers))}
+            />
+            <DialPanel lathe={lathe} edit={edit} />
+          </>
+        )}
+        {lathe.kind === 'control' && <ControlPanel lathe={lathe} edit={edit} />}
         <Panel title="Note">
           <TextField
             label="Anything to remember"

@@ -1,4 +1,5 @@
 import { useEffect, type ReactNode } from 'react';
+import { PrintHead } from '../ui/PrintHead.tsx';
 import { Refusal } from '../ui/Refusal.tsx';
 import { TopBar } from '../shell/TopBar.tsx';
 
@@ -30,6 +31,7 @@ export function Page({
           </div>
           <div className="flex flex-wrap gap-2">{actions}</div>
         </header>
+        <PrintHead parts={[title]} />
         <Refusal />
         {children}
       </main>

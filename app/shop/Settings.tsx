@@ -89,6 +89,26 @@ export function Settings() {
               onChange={(v) => editShop('change the units', (d) => void (d.settings.system = v))}
             />
             <Choice
+              label="Decimals are written"
+              value={settings.decimal}
+              options={[
+                { value: 'auto', label: 'as the device' },
+                { value: 'point', label: '31.75' },
+                { value: 'comma', label: '31,75' },
+              ]}
+              onChange={(v) => editShop('change the decimal mark', (d) => void (d.settings.decimal = v))}
+            />
+            <Choice
+              label="Inches off a rule are written"
+              value={settings.inches}
+              options={[
+                { value: 'decimal', label: '1.19' },
+                { value: 'fractions', label: '1 3/16' },
+                { value: '64ths', label: '1 12/64' },
+              ]}
+              onChange={(v) => editShop('change how inches are written', (d) => void (d.settings.inches = v))}
+            />
+            <Choice
               label="Screen"
               value={settings.theme}
               options={[

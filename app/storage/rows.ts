@@ -6,6 +6,7 @@ import type { Checked } from '../../core/formats/check.ts';
 import { titleOf } from '../../core/formats/documents.ts';
 import { conclusion, threadLine } from '../../words/conclusions.ts';
 import { problemLine } from '../../words/problems.ts';
+import { sectionOf } from '../drawing/section.ts';
 
 /** What the list of jobs shows of one, kept beside it so that the list need not open ten thousand documents. */
 export interface JobRow {
@@ -19,6 +20,8 @@ export interface JobRow {
   readonly customer: string;
   readonly thread: string | null;
   readonly done: boolean;
+  /** When it was last changed; rows of an older Gelvin have none. */
+  readonly changed?: string;
   /** All the words by which it is found, in small letters. */
   readonly find: string;
   /** Where to go on and what is concluded there; null until somebody has seen it since the shop last changed. */
@@ -32,6 +35,8 @@ export interface RowLine {
   readonly in: string | null;
   /** The stations in order, a letter each: settled, open, again, waits; rows of an older Gelvin have none. */
   readonly chain?: string;
+  /** The form of the part’s thread as a path in a box of 72 by 24, with its metal; rows of an older Gelvin have none. */
+  readonly form?: string;
 }
 const LETTER = { settled: 's', open: 'o', stale: 'a', blocked: 'w' } as const;
 
@@ -49,6 +54,7 @@ export function rowOf(id: string, raw: unknown, checked: Checked<Job>, touched: 
       customer: job.customer,
       thread,
       done: job.record.verdict !== null,
+      changed: job.changed,
       find: `${job.title} ${job.customer} ${thread ?? ''} ${job.intake.note} ${job.record.note}`.toLowerCase(),
       line,
     };
@@ -82,5 +88,24 @@ export function lineOf(job: Job, shop: Shop, shopRev: number): RowLine {
     chain: stationsOf(job)
       .map((s) => LETTER[states[s].kind])
       .join(''),
+    ...formOf(job),
   };
+}
+
+const BOX = { w: 72, h: 24 };
+const RIDGES = 4;
+
+/** The named thread of the part that is made, small, true to the proportion of its form. */
+function formOf(job: Job): { readonly form?: string } {
+  const thread = threadOfJob(job);
+  if (!thread) return {};
+  const side = job.intake.make;
+  const { points, width, depth } = sectionOf(thread, side, RIDGES);
+  const scale = BOX.w / width;
+  const up = side === 'external' ? 2 : Math.max(2, BOX.h - 4 - depth * scale);
+  const d = points
+    .map((p) => `${(p.x * scale).toFixed(1)} ${(up + p.y * scale).toFixed(1)}`)
+    .filter((at, i, all) => at !== all[i - 1])
+    .join('L');
+  return { form: `M${d}V${side === 'external' ? BOX.h : 0}H0Z` };
 }

@@ -4,6 +4,7 @@ import { storableShop } from '../../core/formats/checkShop.ts';
 import type { Edit } from '../../core/job/edits/index.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import type { Problem } from '../../core/quantity/outcome.ts';
+import { writeNumbers } from '../../core/quantity/writing.ts';
 import { storageText } from '../../words/storage.ts';
 import { knowing } from '../storage/knowing.ts';
 import { askOnce } from '../storage/persist.ts';
@@ -105,6 +106,20 @@ channel.hear((said) => {
   if (said.what === 'shop' && said.rev === recorder.revs.shop) return;
   // what cannot be read now is met again with the next act
   recorder.follow().catch(() => undefined);
+});
+
+/** Numbers are written as the person at this screen has them. */
+function writeAs({ decimal, inches }: Shop['settings']): void {
+  const own = new Intl.NumberFormat().formatToParts(1.5).find((p) => p.type === 'decimal')?.value;
+  writeNumbers({ inches, decimal: decimal === 'comma' || (decimal === 'auto' && own === ',') ? ',' : '.' });
+}
+let written: Shop['settings'] | null = null;
+// before any view hears of it
+store.subscribe(() => {
+  const settings = store.getState().work.shop?.present.settings ?? null;
+  if (settings === written) return;
+  written = settings;
+  if (settings) writeAs(settings);
 });
 
 /** The shop as it lies in the record, with its revision. */

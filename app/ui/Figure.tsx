@@ -33,7 +33,7 @@ export function Figure(props: Props) {
     <button
       type="button"
       onClick={show}
-      className="rounded-md bg-inset px-3 py-2 text-left hover:bg-bluesoft"
+      className="print-keep rounded-md bg-inset px-3 py-2 text-left hover:bg-bluesoft"
       title="Show how this came about"
     >
       <Body {...props} />

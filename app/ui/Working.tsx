@@ -2,6 +2,7 @@ import { createContext, useContext, useEffect, useMemo, useRef, useState, type R
 import { lengthText, FINE, speedText } from '../../core/quantity/format.ts';
 import { plain, type Step } from '../../core/quantity/working.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
+import { Copy } from './Copy.tsx';
 import { Drawer } from './Drawer.tsx';
 
 interface Shown {
@@ -105,6 +106,16 @@ export function WorkingDrawer({ system }: { readonly system: UnitSystem }) {
     <Drawer label="Working" title={shown.title} onClose={() => put(null)}>
       <p className="-mt-3 text-sm text-ink2">Working</p>
       <Steps steps={shown.steps} system={system} />
+      <div>
+        <Copy
+          label="Copy"
+          text={() =>
+            shown.steps
+              .map((s) => `${s.name}\t${s.symbol} = ${s.formula} = ${s.values} = ${resultText(s, system)}\t${s.source}`)
+              .join('\n')
+          }
+        />
+      </div>
     </Drawer>
   );
 }

@@ -76,6 +76,39 @@ export function Choice<T extends string>({ label, value, options, onChange, even
   );
 }
 
+interface TogglesProps {
+  readonly label: string;
+  readonly options: readonly { readonly value: string; readonly label: string }[];
+  readonly chosen: readonly string[];
+  readonly onChange: (chosen: readonly string[]) => void;
+}
+
+/** Any of a few: keys that stay down, each a native check box. */
+export function Toggles({ label, options, chosen, onChange }: TogglesProps) {
+  return (
+    <fieldset className="min-w-0">
+      <legend className="mb-1 text-sm text-ink2">{label}</legend>
+      <div className="flex flex-wrap gap-1.5">
+        {options.map((o) => (
+          <label
+            key={o.value}
+            className="relative flex min-h-12 items-center rounded-[4px] border border-edge bg-panel px-3 hover:bg-inset has-checked:bg-ink has-checked:font-semibold has-checked:text-onink has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-blue"
+          >
+            <input
+              type="checkbox"
+              className="absolute inset-0 size-full cursor-pointer opacity-0"
+              aria-label={o.label}
+              checked={chosen.includes(o.value)}
+              onChange={(e) => onChange(e.target.checked ? [...chosen, o.value] : chosen.filter((x) => x !== o.value))}
+            />
+            {o.label}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
 export function Panel({
   title,
   children,

@@ -71,16 +71,20 @@ export function DraftScope({ id, children }: { readonly id: string; readonly chi
 export function useDraft(field: string): readonly [string | null, (text: string | null) => void] {
   const scope = useContext(Scope);
   // the address is the one where the field was first shown: a view that is left keeps its own
-  const [key] = useState(() => `${globalThis.location?.pathname ?? ''}${scope} ${field}`);
-  const [draft, setDraft] = useState(() => keptAt(key));
+  const [address] = useState(() => globalThis.location?.pathname ?? '');
+  const key = `${address}${scope} ${field}`;
+  const [held, setHeld] = useState(() => ({ key, text: keptAt(key) }));
+  // one place may stand for one field after another
+  const now = held.key === key ? held : { key, text: keptAt(key) };
+  if (now !== held) setHeld(now);
   const set = useCallback(
     (text: string | null) => {
       keepAt(key, text);
-      setDraft(text);
+      setHeld({ key, text });
     },
     [key],
   );
-  return [draft, set];
+  return [now.text, set];
 }
 
 /** Lets go of every draft, as when the record is replaced. */

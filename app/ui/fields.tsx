@@ -35,6 +35,10 @@ interface TypedProps<T> {
   readonly armed?: boolean;
   /** At the machine: read and typed from where one stands. */
   readonly huge?: boolean;
+  /** The label stands beside it already. */
+  readonly hideLabel?: boolean;
+  /** On a drawing: a patch of bright metal where the figure stands, dashed until there is one. */
+  readonly patch?: boolean;
 }
 
 /**
@@ -51,6 +55,8 @@ export function TypedField<T>({
   placeholder,
   armed = false,
   huge = false,
+  hideLabel = false,
+  patch = false,
 }: TypedProps<T>) {
   const id = useId();
   const [draft, setDraft] = useDraft(label);
@@ -83,8 +89,26 @@ export function TypedField<T>({
     if (refused === null) setDraft(null);
   };
   return (
-    <div className="grid content-start gap-1">
-      <label htmlFor={id} className={huge ? 'text-2xl font-bold leading-tight' : 'text-sm text-ink2'}>
+    <div
+      className={clsx(
+        patch
+          ? [
+              'relative min-h-12 min-w-0 rounded-[3px] border px-2 pt-0.5 leading-tight focus-within:z-10 focus-within:bg-panel focus-within:text-ink focus-within:outline-3 focus-within:outline-straw',
+              shown === '' && draft === null
+                ? 'border-dashed border-scribe2 bg-deep text-scribe'
+                : 'border-edge bg-panel text-ink',
+            ]
+          : 'grid content-start gap-1',
+      )}
+    >
+      <label
+        htmlFor={id}
+        className={
+          patch
+            ? 'block truncate text-[13px] opacity-90'
+            : clsx(hideLabel && 'sr-only', huge ? 'text-2xl font-bold leading-tight' : 'text-sm text-ink2')
+        }
+      >
         {label}
       </label>
       <input
@@ -93,7 +117,9 @@ export function TypedField<T>({
         data-drafting={draft === null ? 'no' : 'yes'}
         {...(armed ? { 'data-armed': 'reading' } : {})}
         className={clsx(
-          inputClass,
+          patch
+            ? 'num block w-full min-w-0 bg-transparent text-[17px] font-semibold outline-none placeholder:text-current'
+            : inputClass,
           armed && 'border-2 border-strawink text-xl outline-3 outline-straw',
           huge && 'field-huge font-bold',
         )}
@@ -113,8 +139,10 @@ export function TypedField<T>({
           }
         }}
       />
-      {hint !== undefined && !problem && <span className="text-sm text-ink2">{hint}</span>}
-      <Problems id={`${id}-p`} problem={problem} />
+      {hint !== undefined && !problem && !patch && <span className="text-sm text-ink2">{hint}</span>}
+      <div className={clsx(patch && problem && 'absolute left-0 top-full z-20 w-56 rounded-[3px] bg-panel p-2')}>
+        <Problems id={`${id}-p`} problem={problem} />
+      </div>
     </div>
   );
 }

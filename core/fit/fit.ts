@@ -33,6 +33,8 @@ export interface FitChoice {
   readonly readPitchDiameterMm?: number | null;
   /** A copy: outside of the screw, or bore of the nut, as read, mm; null or missing: not read. */
   readonly readStartMm?: number | null;
+  /** Diameters aimed at by hand instead of what follows from the rest, mm; null or missing: as that says. */
+  readonly aim?: { readonly pitchMm: number | null; readonly startMm: number | null };
 }
 /** The basic size with a clearance; the surviving mate as read with a clearance; the part as read, as it was before it wore. */
 export const FITS_TO = ['clearance', 'mate', 'copy'] as const;
@@ -105,11 +107,11 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const copy = to === 'copy';
   const fromMm = (to === 'clearance' ? null : choice.readPitchDiameterMm) ?? sizes.pitchDiameterMm;
   const clearanceMm = copy ? 0 : choice.pitchClearanceMm;
-  const pitchDiameterMm = pitchAim ?? fromMm + (external ? -1 : 1) * clearanceMm;
+  const pitchDiameterMm = choice.aim?.pitchMm ?? pitchAim ?? fromMm + (external ? -1 : 1) * clearanceMm;
   const readStart = copy ? (choice.readStartMm ?? null) : null;
   const basicStart = readStart ?? (external ? outsideMm(form, sizes) : sizes.minorInternalMm);
   const reliefMm = readStart === null ? choice.crestReliefMm : 0;
-  const wantedStart = startAim ?? basicStart + (external ? -1 : 1) * reliefMm;
+  const wantedStart = choice.aim?.startMm ?? startAim ?? basicStart + (external ? -1 : 1) * reliefMm;
   const bounds =
     external || gauge
       ? []
@@ -138,26 +140,29 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const widestTipMm = (external ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm)) + (slope * allowance) / 2;
   const rootDiameterMm = startDiameterMm + (external ? -2 : 2) * tip.depthMm;
   const sign = external ? '\u2212' : '+';
+  const startOrigin = (): Origin => {
+    if (choice.aim?.startMm != null) return { formula: BY_HAND, values: plain(choice.aim.startMm) };
+    if (limits) return middleOf(limits.start);
+    if (readStart !== null) return { formula: 'as read on the part', values: plain(readStart) };
+    return {
+      formula: external ? 'd \u2212 crest relief' : 'D1 + crest relief',
+      values: `${plain(basicStart)} ${sign} ${plain(reliefMm)}`,
+    };
+  };
+  const pitchOrigin = (): Origin => {
+    if (choice.aim?.pitchMm != null) return { formula: BY_HAND, values: plain(choice.aim.pitchMm) };
+    if (limits) return middleOf(limits.pitch);
+    if (copy) return { formula: 'as read on the part, where it is least worn', values: plain(fromMm) };
+    return {
+      formula: `${to === 'mate' ? 'the mate\u2019s' : 'basic'} ${external ? 'd2 \u2212' : 'D2 +'} clearance`,
+      values: `${plain(fromMm)} ${sign} ${plain(clearanceMm)}`,
+    };
+  };
   const working: FitWorking = {
     start: {
       name: external ? 'Blank diameter' : 'Bore',
       symbol: external ? 'd blank' : 'D bore',
-      formula:
-        binding?.formula ??
-        (limits
-          ? 'middle of its limits'
-          : readStart !== null
-            ? 'as read on the part'
-            : external
-              ? 'd \u2212 crest relief'
-              : 'D1 + crest relief'),
-      values:
-        binding?.values ??
-        (limits
-          ? `(${limits.start.min ?? ''} + ${limits.start.max ?? ''}) / 2`
-          : readStart !== null
-            ? plain(readStart)
-            : `${plain(basicStart)} ${sign} ${plain(reliefMm)}`),
+      ...(binding ? { formula: binding.formula, values: binding.values } : startOrigin()),
       result: startDiameterMm,
       unit: 'mm',
       source: external
@@ -167,16 +172,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     pitchDiameter: {
       name: 'Pitch diameter to reach',
       symbol: external ? 'd2' : 'D2',
-      formula: limits
-        ? 'middle of its limits'
-        : copy
-          ? 'as read on the part, where it is least worn'
-          : `${to === 'mate' ? 'the mate\u2019s' : 'basic'} ${external ? 'd2 \u2212' : 'D2 +'} clearance`,
-      values: limits
-        ? `(${limits.pitch.min ?? ''} + ${limits.pitch.max ?? ''}) / 2`
-        : copy
-          ? plain(fromMm)
-          : `${plain(fromMm)} ${sign} ${plain(clearanceMm)}`,
+      ...pitchOrigin(),
       result: pitchDiameterMm,
       unit: 'mm',
       source: limits ? `${limits.source}, class ${limits.class}` : `${form.source}; clearance: as chosen`,
@@ -226,6 +222,32 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
     problem: classProblemOf(choice, asked, aims, gauge) ?? notRead(choice),
     working,
   };
+}
+
+/** Where a figure comes from. */
+type Origin = Pick<Step, 'formula' | 'values'>;
+const BY_HAND = 'aim, by hand';
+const middleOf = (l: Limits): Origin => ({
+  formula: 'middle of its limits',
+  values: `(${l.min ?? ''} + ${l.max ?? ''}) / 2`,
+});
+
+/** An aim by hand that a class does not allow, or that is no longer this thread; null: it may be. */
+export function aimProblem(plan: FitPlan, thread: ThreadSpec, aim: NonNullable<FitChoice['aim']>): Problem | null {
+  const sizes = threadSizes(thread);
+  const external = plan.make === 'external';
+  const judge = (field: string, mm: number | null, limits: Limits | null, basicMm: number): Problem | null => {
+    if (mm === null) return null;
+    const [min, max] = [limits?.min ?? null, limits?.max ?? null];
+    if ((min !== null && mm < min - READ_MM) || (max !== null && mm > max + READ_MM))
+      return problem(field, 'aim-outside-class', { class: plan.limits?.class ?? '', minMm: min, maxMm: max });
+    const most = pitchMmOf(thread) / 2;
+    return Math.abs(mm - basicMm) > most ? problem(field, 'aim-no-thread', { basicMm }) : null;
+  };
+  return (
+    judge('pitchMm', aim.pitchMm, plan.limits?.pitch ?? null, sizes.pitchDiameterMm) ??
+    judge('startMm', aim.startMm, plan.limits?.start ?? null, external ? sizes.majorMm : sizes.minorInternalMm)
+  );
 }
 
 type Aims = Pick<GaugeSizes, 'start' | 'pitch'>;

@@ -10,7 +10,9 @@ import { emptyShop, newJob } from '../job/create.ts';
 import { metalOf } from '../job/metal.ts';
 import type { Job, Shop } from '../job/schema.ts';
 import { stoppedText } from '../../words/machine.ts';
+import { JOB_VERSION } from '../job/stations.ts';
 import { readDocument } from './documents.ts';
+import { upgradeShop } from './upgradeShop.ts';
 
 interface Opened {
   readonly shop: Shop;
@@ -32,14 +34,34 @@ const act = (job: Job, shop: Shop, e: Edit): { job: Job; shop: Shop } => {
   return done.value;
 };
 
+test('version 4 knew nothing of a part beside its thread; a shop of version 3 wrote inches as decimals', () => {
+  const { part, ...rest } = newJob('j', 'Of version 4', new Date('2026-11-26T08:00:00Z'));
+  expect(Object.values(part)).toEqual([null, null, null, null, null]);
+  expect(readDocument(JSON.stringify({ ...rest, version: 4 }))).toMatchObject({
+    ok: true,
+    job: { version: JOB_VERSION, part },
+  });
+  const shop = emptyShop();
+  const { inches, decimal, ...settings } = shop.settings;
+  expect(upgradeShop({ ...shop, version: 3, settings })).toEqual(shop);
+  expect([inches, decimal]).toEqual(['decimal', 'auto']);
+});
+
 test('version 3 said "made to its mate" with yes or no', () => {
   const { version, fit, cut, ...rest } = newJob('j', 'Of version 3', new Date('2026-11-26T08:00:00Z'));
   const { to, wornMate, travel, clean, ...oldFit } = fit;
   const { deeperStepMm, ...oldCut } = cut;
-  expect([version, to, wornMate, travel, clean, deeperStepMm]).toEqual([4, 'clearance', 'thickest', null, null, null]);
+  expect([version, to, wornMate, travel, clean, deeperStepMm]).toEqual([
+    JOB_VERSION,
+    'clearance',
+    'thickest',
+    null,
+    null,
+    null,
+  ]);
   const old = { ...rest, version: 3, fit: { ...oldFit, toMate: true }, cut: oldCut };
   const back = readDocument(JSON.stringify(old));
-  expect(back).toMatchObject({ ok: true, job: { version: 4, fit: { to: 'mate', wornMate: 'thickest' } } });
+  expect(back).toMatchObject({ ok: true, job: { version: JOB_VERSION, fit: { to: 'mate', wornMate: 'thickest' } } });
 });
 
 describe.each([1, 2] as const)('a job of version %s, closed in mid-cut', (version) => {

@@ -112,20 +112,32 @@ export const nearerMiss = (a: NoClosure | null, b: NoClosure): NoClosure =>
 /** On the arm: x along its line from the pivot, y to the side a positive lean turns it. */
 const ORIGIN: Point = { x: 0, y: 0 };
 
-/** Places in one slot at a distance from a point of the arm; both may lie within the slot. */
-function inSlot(slot: Slot, from: Point, distance: number): Point[] {
+/** The line of a slot on the arm: its direction, and a place at a distance along it from the foot of the pivot. */
+function lineOf(slot: Slot) {
   const a = radians(slot.angleDeg ?? 0);
   const off = slot.offsetMm ?? 0;
   const [ux, uy] = [Math.cos(a), Math.sin(a)];
-  const foot = { x: -uy * off, y: ux * off };
-  const along = (from.x - foot.x) * ux + (from.y - foot.y) * uy;
-  const away = (from.x - foot.x) * -uy + (from.y - foot.y) * ux;
+  return {
+    at: (t: number): Point => ({ x: t * ux - uy * off, y: t * uy + ux * off }),
+    /** How far along it a place lies. */
+    along: (p: Point): number => p.x * ux + p.y * uy,
+    /** How far beside the pivot a line of this direction through a place passes. */
+    beside: (p: Point): number => p.y * ux - p.x * uy,
+    off,
+  };
+}
+
+/** Places in one slot at a distance from a point of the arm; both may lie within the slot. */
+function inSlot(slot: Slot, from: Point, distance: number): Point[] {
+  const line = lineOf(slot);
+  const along = line.along(from);
+  const away = line.beside(from) - line.off;
   const square = distance * distance - away * away;
   if (square < -ROUNDING) return [];
   const root = Math.sqrt(Math.max(0, square));
   return (root < 1e-9 ? [along] : [along + root, along - root])
     .filter((t) => t >= slot.fromMm - SLACK_MM && t <= slot.toMm + SLACK_MM)
-    .map((t) => ({ x: foot.x + t * ux, y: foot.y + t * uy }));
+    .map(line.at);
 }
 
 /** Every layout of the studs on the arm, the leadscrew at `last`; the first stud comes first. */
@@ -163,10 +175,53 @@ function placed(arm: Arm, p: Point, leanRad: number): Point {
   const at = pivotOf(arm);
   return { x: at.x - (p.x * c - p.y * s), y: at.y + (p.x * s + p.y * c) };
 }
+/** The other way round: a place as the leaning arm sees it. */
+function onArm(arm: Arm, p: Point, leanRad: number): Point {
+  const [c, s] = [Math.cos(leanRad), Math.sin(leanRad)];
+  const at = pivotOf(arm);
+  const [dx, dy] = [at.x - p.x, p.y - at.y];
+  return { x: dx * c + dy * s, y: -dx * s + dy * c };
+}
+/** The arm's line points from the pivot towards the first driver: mirror x. */
+function leanRadTo(arm: Arm, p: Point): number {
+  const at = pivotOf(arm);
+  return Math.atan2(p.y - at.y, at.x - p.x);
+}
 const pivotOf = (arm: Arm): Point => ({
   x: arm.centresMm + (arm.pivot?.alongMm ?? 0),
   y: arm.pivot?.acrossMm ?? 0,
 });
+
+/** A slot where it lies when the arm leans so: its two ends, seen from the end of the lathe, the first driver at the origin, mm. */
+export interface SlotAt {
+  readonly from: Point;
+  readonly to: Point;
+}
+/** Every slot of the arm at a lean, and the arm's pivot. @param leanDeg from the line of centres, degrees */
+export function armAt(arm: Arm, leanDeg: number): { readonly pivot: Point; readonly slots: readonly SlotAt[] } {
+  const lean = radians(leanDeg);
+  return {
+    pivot: pivotOf(arm),
+    slots: arm.slots.map((slot) => {
+      const at = (t: number): Point => placed(arm, lineOf(slot).at(t), lean);
+      return { from: at(slot.fromMm), to: at(slot.toMm) };
+    }),
+  };
+}
+
+/** Where a place lies on a slot when the arm leans so: how far along it from the foot of the pivot, and how far beside the pivot its line would have to pass. */
+export function alongSlot(
+  arm: Arm,
+  leanDeg: number,
+  slot: Slot,
+  p: Point,
+): { readonly alongMm: number; readonly besideMm: number } {
+  const [line, on] = [lineOf(slot), onArm(arm, p, radians(leanDeg))];
+  return { alongMm: line.along(on), besideMm: line.beside(on) };
+}
+
+/** The lean at which the arm's line would point at a place, degrees, -180 to 180. */
+export const leanTo = (arm: Arm, p: Point): number => within(degrees(leanRadTo(arm, p)));
 
 function closed(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
   const [first = 0] = meshes;
@@ -208,8 +263,7 @@ function circlesMeet(r1: number, r2: number, arm: Arm): Closure[] | NoClosure {
         { x, y: -y },
       ]) {
     const rho = apart(stud, pivot);
-    // the arm's line points from the pivot towards the first driver: mirror x
-    const seen = Math.atan2(stud.y - pivot.y, pivot.x - stud.x);
+    const seen = leanRadTo(arm, stud);
     for (const slot of arm.slots) {
       const off = slot.offsetMm ?? 0;
       const along = Math.sqrt(Math.max(0, rho * rho - off * off));
@@ -230,17 +284,11 @@ type Gaps = readonly { readonly gap: number; readonly studs: readonly Point[] }[
 
 function scanned(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
   const [first = 0] = meshes;
-  const at = pivotOf(arm);
   const { fromDeg, toDeg } = arm.swing ?? { fromDeg: -180, toDeg: 180 };
-  /** The leadscrew as the leaning arm sees it. */
-  const lastAt = (lean: number): Point => {
-    const [dx, dy] = [at.x - arm.centresMm, -at.y];
-    const [c, s] = [Math.cos(lean), Math.sin(lean)];
-    return { x: dx * c + dy * s, y: -dx * s + dy * c };
-  };
+  const leadscrew = { x: arm.centresMm, y: 0 };
   const gapsAt = (deg: number): Gaps => {
     const lean = radians(deg);
-    return layouts(meshes, arm, lastAt(lean)).map((studs) => {
+    return layouts(meshes, arm, onArm(arm, leadscrew, lean)).map((studs) => {
       const world = studs.map((q) => placed(arm, q, lean));
       return { gap: Math.hypot(world[0]?.x ?? 0, world[0]?.y ?? 0) - first, studs: world };
     });

@@ -18,6 +18,9 @@ export interface PitchErrorEffect {
   readonly clearanceEatenMm: number;
 }
 
+/** How far the threads are out of step over an engagement, mm, signed. */
+export const mismatchOf = (errorPpm: number, engagementMm: number): number => (errorPpm * engagementMm) / 1e6;
+
 /**
  * What a lead error does: over an engagement Le the threads are out of step by e Le, which takes 2 e Le / (tan a1 + tan a2)
  * of the pitch-diameter clearance (1.73 e Le for 60 degrees). A square thread has no such exchange: only flank play.
@@ -27,10 +30,14 @@ export function pitchErrorEffect(
   engagementMm: number,
   flanksDeg: readonly [number, number],
 ): PitchErrorEffect {
-  const mismatchMm = (errorPpm * engagementMm) / 1e6;
+  const mismatchMm = mismatchOf(errorPpm, engagementMm);
   const slope = tanDeg(flanksDeg[0]) + tanDeg(flanksDeg[1]);
   return { mismatchMm, clearanceEatenMm: slope > 0 ? (2 * Math.abs(mismatchMm)) / slope : 0 };
 }
+
+/** What that is of the clearance given on the pitch diameter; null: none is given. */
+export const shareEaten = (effect: PitchErrorEffect, pitchClearanceMm: number): number | null =>
+  pitchClearanceMm > 0 ? effect.clearanceEatenMm / pitchClearanceMm : null;
 
 /** How that comes about. */
 export function effectSteps(

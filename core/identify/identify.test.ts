@@ -6,6 +6,7 @@ import { formAt } from '../form/shape.ts';
 import { expectationOf } from './hypotheses.ts';
 import { rank, type Ranking } from './rank.ts';
 import { reasonsFor } from './reasons.ts';
+import { atSize } from './special.ts';
 
 const outside = (valueMm: number, wear: Wear = 'unknown', uncertaintyMm = 0.02): Evidence => ({
   quantity: 'majorDiameter',
@@ -64,6 +65,16 @@ describe('naming', () => {
     expect(why.against).toEqual([]);
   });
 
+  test('over wires on a square thread: no figure is made up, and it speaks against it', () => {
+    const square = expectationOf(formAt('square', 6), 36, 6);
+    const why = reasonsFor(
+      square,
+      1,
+      [{ quantity: 'overWires', valueMm: 39, wireMm: 3.2, wear: 'unworn' }],
+      'external',
+    );
+    expect(why).toEqual({ for: [], against: [{ kind: 'no-rest', wireMm: 3.2, times: Infinity }] });
+  });
   test('a pitch diameter far from the form speaks against it, as measured over the wires', () => {
     // 1 1/2 in x 3.5 TPI Acme form against Tr 38x7 (ISO 2904: d2 = 34.5): 0.6 mm is no wear
     const evidence: Evidence[] = [
@@ -168,4 +179,30 @@ describe('naming', () => {
     });
     expect(first(against)).toBe('1/4-20 UNC');
   });
+});
+
+test('a form moved to a size is the form at that size', () => {
+  for (const id of [
+    'iso60',
+    'whitworth55',
+    'acme29',
+    'trapezoidal30',
+    'square',
+    'buttress45-7',
+    'sawtooth30-3',
+  ] as const)
+    for (const pitch of [0.35, 25.4 / 7, 6]) {
+      const form = formAt(id, pitch);
+      const [moved, made] = [atSize(expectationOf(form, 100, pitch), 40), expectationOf(form, 40, pitch)];
+      for (const k of [
+        'majorMm',
+        'pitchDiameterMm',
+        'minorExternalMm',
+        'minorInternalMm',
+        'depthExternalMm',
+        'depthInternalMm',
+      ] as const)
+        expect([id, k, moved[k].toFixed(9)]).toEqual([id, k, made[k].toFixed(9)]);
+      expect(moved.edges).toEqual(made.edges);
+    }
 });

@@ -79,7 +79,7 @@ export function likelihood(e: Evidence, h: Expectation, measured: Part, starts: 
       return shortfall(x, sigma, pitchToleranceMm(p, h.majorMm) + h.alongTaperMm, e.wear ?? 'unknown', p);
     }
     case 'overWires': {
-      if (h.leadingDeg + h.trailingDeg < 1) return BLUNDER * BLUNDER_PER_MM; // no wire rests on a square thread
+      if (noWireRests(h)) return BLUNDER * BLUNDER_PER_MM;
       const sigma = Math.hypot(e.uncertaintyMm ?? DEFAULT_SIGMA.diameterMm, 0.006);
       const d2 = e.valueMm - overPitchDiameterMm(h, e.wireMm, starts);
       return shortfall(
@@ -162,6 +162,10 @@ export function likelihood(e: Evidence, h: Expectation, measured: Part, starts: 
       return 1; // every thread is cut in either hand
   }
 }
+
+/** Between square flanks a wire drops to the root: nothing over it says anything of the pitch diameter. */
+export const noWireRests = (h: Pick<Expectation, 'leadingDeg' | 'trailingDeg'>): boolean =>
+  h.leadingDeg + h.trailingDeg < 1;
 
 /**
  * M less d2 of a candidate, with the textbook term for the lead angle: what that leaves out stays below the tolerance that

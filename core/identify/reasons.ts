@@ -1,6 +1,6 @@
 import { DEFAULT_SIGMA, type Evidence, type Part } from '../evidence/evidence.ts';
 import type { Expectation } from './hypotheses.ts';
-import { likelihood, overPitchDiameterMm, wearCredibility } from './likelihood.ts';
+import { likelihood, noWireRests, overPitchDiameterMm, wearCredibility } from './likelihood.ts';
 
 /** What one reading says of a candidate: what was read beside what the candidate would have; mm, degrees, counts. */
 export type Reason =
@@ -28,6 +28,8 @@ export type Reason =
       readonly readMm: number;
       readonly expectedMm: number;
     }
+  /** Over wires, and no wire of any size rests between these flanks. */
+  | { readonly kind: 'no-rest'; readonly wireMm: number }
   | { readonly kind: 'count'; readonly crests: number; readonly spanMm: number; readonly expected: number }
   | { readonly kind: 'leaf'; readonly pitchMm: number; readonly fit: 'fits' | 'nearly' | 'no'; readonly outMm: number }
   | { readonly kind: 'angle'; readonly readDeg: number; readonly expectedDeg: number }
@@ -40,8 +42,10 @@ export interface Reasons {
   /** What supports the candidate. */
   readonly for: readonly Reason[];
   /** What speaks against it. */
-  readonly against: readonly Reason[];
+  readonly against: readonly Against[];
 }
+/** A reason against, and how many times likelier the reading would be had it come out as the candidate would like it best. */
+export type Against = Reason & { readonly times: number };
 
 /** A reading supports when it is at least this share of the best likelihood any reading of its kind could have here. */
 const SUPPORTS = 0.25;
@@ -50,13 +54,17 @@ const AGAINST = 0.06;
 
 /** What speaks for and against a candidate, one for each reading that says anything. */
 export function reasonsFor(h: Expectation, starts: number, evidence: readonly Evidence[], part: Part): Reasons {
-  const out: { for: Reason[]; against: Reason[] } = { for: [], against: [] };
+  const out: { for: Reason[]; against: Against[] } = { for: [], against: [] };
   for (const e of evidence) {
     const reason = reasonOf(e, h, part, starts);
     if (!reason) continue;
+    if (reason.kind === 'no-rest') {
+      out.against.push({ ...reason, times: Infinity });
+      continue;
+    }
     const share = likelihood(e, h, part, starts) / bestLikelihood(e, h, part, starts);
     if (share >= SUPPORTS) out.for.push(reason);
-    else if (share <= AGAINST) out.against.push(reason);
+    else if (share <= AGAINST) out.against.push({ ...reason, times: share > 0 ? 1 / share : Infinity });
   }
   return out;
 }
@@ -122,7 +130,8 @@ const edgeOf = (
 /** Below this credibility a loss is more than wear explains. */
 const BEYOND_WEAR = 0.05;
 
-function reasonOf(e: Evidence, h: Expectation, measured: Part, starts: number): Reason | null {
+/** What one reading says of a candidate; null: nothing of its own. */
+export function reasonOf(e: Evidence, h: Expectation, measured: Part, starts: number): Reason | null {
   const part = e.member ?? measured;
   const size = (of: Extract<Reason, { kind: 'size' }>['of'], readMm: number, expectedMm: number): Reason => ({
     kind: 'size',
@@ -150,6 +159,7 @@ function reasonOf(e: Evidence, h: Expectation, measured: Part, starts: number): 
     case 'minorDiameter':
       return size('minorDiameter', e.valueMm, part === 'external' ? h.minorExternalMm : h.minorInternalMm);
     case 'overWires':
+      if (noWireRests(h)) return { kind: 'no-rest', wireMm: e.wireMm };
       return size('overWires', e.valueMm - overPitchDiameterMm(h, e.wireMm, starts), h.pitchDiameterMm);
     case 'depth':
       return size('depth', e.valueMm, part === 'external' ? h.depthExternalMm : h.depthInternalMm);

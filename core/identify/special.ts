@@ -1,7 +1,7 @@
 import type { Evidence, Part } from '../evidence/evidence.ts';
 import { formAt, specialForm, type ThreadForm } from '../form/shape.ts';
 import { inches } from '../quantity/units.ts';
-import { expectationOf, hypotheses, SPECIAL_PRIOR, startsPrior } from './hypotheses.ts';
+import { expectationOf, hypotheses, SPECIAL_PRIOR, startsPrior, type Expectation } from './hypotheses.ts';
 import { likelihood, sharpestFirst, weights } from './likelihood.ts';
 
 /** A thread that no table lists, as the evidence would have it. */
@@ -115,6 +115,44 @@ const published = (): ReadonlySet<string> =>
     ),
   ));
 
+interface Nominals {
+  readonly form: ThreadForm;
+  readonly share: number;
+  readonly combinations: readonly { readonly size: Size; readonly h: Expectation }[];
+}
+const kept = new Map<number, readonly Nominals[]>();
+
+/** Every round size of a pitch in the usual forms, less what the tables list: worked out once, for no reading changes it. */
+function nominalsOf(pitchMm: number): readonly Nominals[] {
+  const known = kept.get(pitchMm);
+  if (known) return known;
+  const made = FORMS.map(({ make, share }) => {
+    const form = make(pitchMm);
+    const one = expectationOf(form, ANY_MM, pitchMm);
+    return {
+      form,
+      share,
+      combinations: SIZES.filter(
+        (s) => s.mm >= 2.2 * pitchMm && s.mm <= 60 * pitchMm && !published().has(combination(s.mm, pitchMm, form)),
+      ).map((size) => ({ size, h: atSize(one, size.mm) })),
+    };
+  });
+  kept.set(pitchMm, made);
+  return made;
+}
+
+/** A diameter to reckon from: which one makes no odds. */
+const ANY_MM = 100;
+
+/** A form's expectation moved to another size: its depths and edges stay, so they are shared. */
+export const atSize = (one: Expectation, majorMm: number): Expectation => ({
+  ...one,
+  majorMm,
+  pitchDiameterMm: one.pitchDiameterMm + majorMm - one.majorMm,
+  minorExternalMm: one.minorExternalMm + majorMm - one.majorMm,
+  minorInternalMm: one.minorInternalMm + majorMm - one.majorMm,
+});
+
 function weighNominal(
   evidence: readonly Evidence[],
   w: readonly number[],
@@ -135,14 +173,10 @@ function weighNominal(
   for (const { p, like } of pitchScores) {
     // a pitch a million times less likely than the best cannot matter
     if (like < top * 1e-6) continue;
-    for (const { make, share } of FORMS) {
-      const form = make(p.mm);
-      for (const size of SIZES) {
-        if (size.mm < 2.2 * p.mm || size.mm > 60 * p.mm) continue;
+    for (const { form, share, combinations } of nominalsOf(p.mm)) {
+      for (const { size, h } of combinations) {
         // diameters tell the size within a thread depth: skip what they rule out
         if (diameters.some((d) => d > size.mm + 0.5 + p.mm || d < size.mm - 2.2 * p.mm - 1.5)) continue;
-        if (published().has(combination(size.mm, p.mm, form))) continue;
-        const h = expectationOf(form, size.mm, p.mm);
         let score =
           (like *
             (SPECIAL_PRIOR * NOMINAL_SHARE * share * size.liking * (size.system === p.system ? 1 - MIXED : MIXED))) /

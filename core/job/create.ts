@@ -2,6 +2,15 @@ import { USUAL_WEIGHTS } from '../gearing/merit.ts';
 import type { Job, Shop } from './schema.ts';
 import { JOB_VERSION, SHOP_VERSION } from './stations.ts';
 
+/** A part of which nothing but its thread is known. */
+export const UNMEASURED: Job['part'] = {
+  headDiameterMm: null,
+  headLengthMm: null,
+  grooveMm: null,
+  stubDiameterMm: null,
+  stubLengthMm: null,
+};
+
 /** A job with nothing known yet. Identity and time come from outside. */
 export function newJob(id: string, title: string, at: Date): Job {
   const now = at.toISOString();
@@ -25,6 +34,7 @@ export function newJob(id: string, title: string, at: Date): Job {
     },
     readings: [],
     wearMap: { lengthMm: null, unworn: null },
+    part: { ...UNMEASURED },
     name: null,
     fit: {
       class: null,
@@ -33,6 +43,7 @@ export function newJob(id: string, title: string, at: Date): Job {
       travel: null,
       clean: null,
       duty: null,
+      aim: { pitchMm: null, startMm: null },
       gauge: { end: 'go', school: 'inside' },
       pitchClearanceMm: 0.05,
       crestReliefMm: 0.08,
@@ -85,5 +96,13 @@ export const emptyShop = (): Shop => ({
     { id: 'comparator', name: 'Comparator', measures: 'angle', uncertainty: 0.25 },
   ],
   wiresMm: [],
-  settings: { system: 'mm', theme: 'auto', operator: '', singleKeys: true, gearWeights: { ...USUAL_WEIGHTS } },
+  settings: {
+    system: 'mm',
+    theme: 'auto',
+    inches: 'decimal',
+    decimal: 'auto',
+    operator: '',
+    singleKeys: true,
+    gearWeights: { ...USUAL_WEIGHTS },
+  },
 });

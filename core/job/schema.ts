@@ -14,6 +14,7 @@ import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
  * come from this one description; the interface uses the validators generated from it.
  */
 const weight = Type.Number({ minimum: 0, maximum: 10 });
+const measured = Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })]);
 
 export type { StationId };
 
@@ -161,6 +162,16 @@ export const JobSchema = Type.Object(
         }),
       ]),
     }),
+    /** The part beside its thread, as measured, mm; null: not measured, or it has none. */
+    part: object({
+      headDiameterMm: measured,
+      headLengthMm: measured,
+      /** Width of the relief groove between thread and head. */
+      grooveMm: measured,
+      /** Plain end before the thread. */
+      stubDiameterMm: measured,
+      stubLengthMm: measured,
+    }),
     name: Type.Union([Type.Null(), Decision]),
     fit: object({
       /** Tolerance class to make it to; null: to the clearance and relief below. */
@@ -191,6 +202,8 @@ export const JobSchema = Type.Object(
       ]),
       /** What the clearance was chosen for; null: for nothing in particular. */
       duty: Type.Union([Type.Null(), oneOf(...DUTY_IDS)]),
+      /** Diameters aimed at by hand, mm; null: what class, clearance and relief give. */
+      aim: object({ pitchMm: measured, startMm: measured }),
       /** Which end of a limit gauge is made, and by which school; heard only where a gauge is wanted. */
       gauge: object({ end: oneOf('go', 'not-go'), school: oneOf('inside', 'centred') }),
       /** Clearance wanted on the pitch diameter, mm. */
@@ -286,6 +299,10 @@ export const ShopSchema = Type.Object(
     settings: object({
       system: oneOf('mm', 'in'),
       theme: oneOf('light', 'dark', 'auto'),
+      /** Decimal mark: the browser’s own, or one of the two. */
+      decimal: oneOf('auto', 'point', 'comma'),
+      /** How inches are written where a rule is what one has in mind. */
+      inches: oneOf('decimal', 'fractions', '64ths'),
       operator: text(120),
       /** Single-letter keys may be switched off (they get in the way of dictation). */
       singleKeys: Type.Boolean(),

@@ -14,6 +14,7 @@ export const newLathe = (id: string): Lathe => ({
   gears: [],
   fixedRatio: '1',
   levers: {},
+  chart: '',
   moduleMm: null,
   pressureAngleDeg: 20,
   gearWidthMm: null,

@@ -114,6 +114,8 @@ export const LatheSchema = Type.Object(
     fixedRatio: Exact,
     /** Gearbox as its levers: lever -> position -> leadscrew turns per turn of the input; empty when there is none. */
     levers: Type.Record(Type.String({ maxLength: 40 }), Type.Record(Type.String({ maxLength: 40 }), Exact)),
+    /** Rows of the maker's chart from which the gearbox was read, as typed. */
+    chart: Type.String({ maxLength: 8000 }),
     /** Module of the change gears, mm; with it and the arm, mountings can be checked. */
     moduleMm: Type.Union([Type.Null(), Type.Number({ minimum: 0.2, maximum: 10 })]),
     /** Pressure angle of the change gears; most DP sets have 14.5, most module sets 20. */

@@ -1,4 +1,5 @@
 import { MM_PER_INCH, type UnitSystem } from './units.ts';
+import { marked, writing } from './writing.ts';
 
 /** What a hand can set: 0.01 mm on a metric dial, 0.0005 in on an inch one, 1/64 on a rule. */
 export const HAND_STEP_MM = 0.01;
@@ -23,33 +24,47 @@ export interface LengthStyle {
   readonly stepMm?: number;
   /** Rounding step, in, used when shown in inches. */
   readonly stepIn?: number;
+  /** Taken with a rule: in inches it may be written as a fraction. */
+  readonly rule?: boolean;
   /** Leave the unit off (a dial has only one). */
   readonly bare?: boolean;
 }
 
 /** A length in one system, rounded to what a hand can set unless the style says finer. */
 export function lengthText(mm: number, system: UnitSystem, style: LengthStyle = {}): string {
+  const { inches } = writing();
+  const fraction = system === 'in' && style.rule && inches !== 'decimal' ? fractionText(mm, undefined, inches) : null;
   const text =
-    system === 'mm'
-      ? roundText(mm, style.stepMm ?? HAND_STEP_MM)
-      : roundText(mm / MM_PER_INCH, style.stepIn ?? HAND_STEP_IN);
+    fraction ??
+    marked(
+      system === 'mm'
+        ? roundText(mm, style.stepMm ?? HAND_STEP_MM)
+        : roundText(mm / MM_PER_INCH, style.stepIn ?? HAND_STEP_IN),
+    );
   return style.bare ? text : `${text} ${system}`;
 }
 
 /** For measured sizes: micrometre and ten-thousandth. */
 export const FINE: LengthStyle = { stepMm: 0.001, stepIn: 0.0001 };
 
+/** For lengths along a part: a millimetre, a hundredth of an inch, or the rule’s own fractions. */
+export const ALONG: LengthStyle = { stepMm: 1, stepIn: 0.01, rule: true };
+
 /** The same length in both systems, preferred first: "31.75 mm (1.2500 in)". */
 export const bothText = (mm: number, system: UnitSystem, style: LengthStyle = {}): string =>
   `${lengthText(mm, system, style)} (${lengthText(mm, system === 'mm' ? 'in' : 'mm', style)})`;
 
 /** To the nearest 64th, in lowest terms: "1 3/16". Null when no 64th lies within `withinMm`. */
-export function fractionText(mm: number, withinMm = (MM_PER_INCH * RULE_STEP_IN) / 2): string | null {
+export function fractionText(
+  mm: number,
+  withinMm = (MM_PER_INCH * RULE_STEP_IN) / 2,
+  as: 'fractions' | '64ths' = 'fractions',
+): string | null {
   const n = Math.round(mm / (MM_PER_INCH * RULE_STEP_IN));
   if (Math.abs(mm - n * MM_PER_INCH * RULE_STEP_IN) > withinMm) return null;
   let num = n % 64;
   let den = 64;
-  while (num !== 0 && num % 2 === 0) {
+  while (as === 'fractions' && num !== 0 && num % 2 === 0) {
     num /= 2;
     den /= 2;
   }
@@ -58,7 +73,7 @@ export function fractionText(mm: number, withinMm = (MM_PER_INCH * RULE_STEP_IN)
   return `${whole === 0 ? '' : `${whole} `}${num}/${den}`;
 }
 
-export const degreesText = (deg: number, step = 0.1): string => `${roundText(deg, step)}\u00b0`;
+export const degreesText = (deg: number, step = 0.1): string => `${marked(roundText(deg, step))}\u00b0`;
 
 /** 0.94 -> "94 %"; never claims 0 or 100 for what is not certain. */
 export function percentText(p: number): string {
@@ -70,8 +85,8 @@ export function percentText(p: number): string {
 export const ppmText = (ppm: number): string =>
   ppm === 0
     ? 'exact'
-    : `${ppm > 0 ? '+' : '\u2212'}${Math.abs(ppm) < 10 ? Math.abs(ppm).toFixed(1) : Math.round(Math.abs(ppm))} ppm`;
+    : `${ppm > 0 ? '+' : '\u2212'}${Math.abs(ppm) < 10 ? marked(Math.abs(ppm).toFixed(1)) : Math.round(Math.abs(ppm))} ppm`;
 
 /** A speed along a slide, given in mm/s, in the unit at hand. */
 export const speedText = (mmPerS: number, system: UnitSystem): string =>
-  system === 'mm' ? `${mmPerS.toFixed(1)} mm/s` : `${(mmPerS / MM_PER_INCH).toFixed(2)} in/s`;
+  system === 'mm' ? `${marked(mmPerS.toFixed(1))} mm/s` : `${marked((mmPerS / MM_PER_INCH).toFixed(2))} in/s`;

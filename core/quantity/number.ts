@@ -1,3 +1,4 @@
+import { writing } from './writing.ts';
 import { bad, good, type Outcome } from './outcome.ts';
 import { exact, numberOf, type Rational } from './rational.ts';
 
@@ -38,7 +39,8 @@ export function readNumber(text: string, field: string): Outcome<NumberHead> {
   const signed = (r: Rational): Rational => (negative ? r.neg() : r);
   if (decimal !== undefined) {
     if (/^[.,\d]/.test(rest)) return bad(field, 'two-decimal-marks', { typed: t });
-    if (/^[1-9]\d{0,2},\d{3}$/.test(decimal)) {
+    // whoever is shown commas means one
+    if (writing().decimal !== ',' && /^[1-9]\d{0,2},\d{3}$/.test(decimal)) {
       const point = decimal.replace(',', '.');
       return bad(field, 'comma-ambiguous', { typed: decimal, point, thousands: decimal.replace(',', '') });
     }

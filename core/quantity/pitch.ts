@@ -13,6 +13,7 @@ import {
 } from './rational.ts';
 import { parseLength } from './length.ts';
 import type { UnitSystem } from './units.ts';
+import { marked } from './writing.ts';
 
 export interface Pitch {
   readonly text: string;
@@ -74,7 +75,7 @@ export const isMetricPitch = (pitchMm: Rational): boolean => isWhole(pitchMm.mul
 export function pitchText(pitchMm: Rational, prefer: UnitSystem = 'mm'): string {
   const metric = isMetricPitch(pitchMm);
   if (isTpiPitch(pitchMm) && !(metric && prefer === 'mm')) return `${mixedText(tpiOf(pitchMm))} tpi`;
-  return metric ? `${shortText(pitchMm)} mm` : `${Number(numberOf(pitchMm).toFixed(4))} mm`;
+  return `${marked(metric ? shortText(pitchMm) : String(Number(numberOf(pitchMm).toFixed(4))))} mm`;
 }
 
 /** Reads the exact text kept in documents ("127/40"). */

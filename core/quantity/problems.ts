@@ -143,6 +143,8 @@ export interface ProblemFigures {
   };
   'fit-no-class': None;
   'class-for-other': { readonly class: string; readonly make: 'external' | 'internal' };
+  'aim-outside-class': { readonly class: string; readonly minMm: number | null; readonly maxMm: number | null };
+  'aim-no-thread': { readonly basicMm: number };
   'mate-not-read': { readonly mate: 'external' | 'internal' };
   'part-not-read': { readonly make: 'external' | 'internal' };
   'class-both': None;

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { exact } from '../quantity/rational.ts';
 import { CATALOGUE, FAMILIES } from './catalogue.ts';
 import { parseDesignation } from './designation.ts';
-import { specialThread, threadSizes, leadOf } from './thread.ts';
+import { leadOf, pitchMmOf, specialThread, threadSizes } from './thread.ts';
 
 const read = (text: string) => {
   const r = parseDesignation(text);
@@ -201,4 +201,15 @@ describe('basic sizes of named threads against printed rows', () => {
       expect(s.minorInternalMm / 25.4).toBeCloseTo(d - 1.2 / tpi, 6);
     }
   });
+});
+
+test('the old series of small metric sizes is named bare (from memory: M1.7 x 0.35, M2.3 x 0.4, M2.6 x 0.45)', () => {
+  for (const [typed, pitch] of [
+    ['M1.7', 0.35],
+    ['M2.3', 0.4],
+    ['M2.6', 0.45],
+  ] as const) {
+    const d = parseDesignation(typed);
+    expect(d.ok && [d.value.thread.designation, pitchMmOf(d.value.thread)]).toEqual([typed, pitch]);
+  }
 });

@@ -7,16 +7,24 @@ import { Button, Choice, Panel } from '../../ui/controls.tsx';
 import { DraftScope } from '../../ui/drafts.ts';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 import type { EditLathe, LathePanel } from './edit.ts';
+import { armFrom, MEASURES, type Measures } from './measures.ts';
 
 type Arm = NonNullable<Lathe['arm']>;
 
 const MOST_SLOTS = 6;
 
 /** Everything that says whether a train can be mounted. Without it the fit is not checked, and says so. */
-export function ArmPanel({ lathe, edit }: LathePanel) {
+export function ArmPanel({
+  lathe,
+  edit,
+  read,
+  onRead,
+}: LathePanel & { readonly read: Measures; readonly onRead: (m: Measures) => void }) {
   const system = useSystem();
   const { arm } = lathe;
   const [asking, setAsking] = useState(false);
+  // a point that was dragged begins it too
+  const begun = Object.values(read).some((v) => v !== undefined);
   return (
     <Panel title="Arm for the change gears">
       <div className="grid gap-3">
@@ -72,23 +80,27 @@ export function ArmPanel({ lathe, edit }: LathePanel) {
         )}
         <Choice
           label="The arm is"
-          value={arm || asking ? 'measured' : 'not'}
+          value={arm || asking || begun ? 'measured' : 'not'}
           options={[
             { value: 'measured', label: 'measured' },
             { value: 'not', label: 'not measured' },
           ]}
           onChange={(v) => {
             setAsking(v === 'measured' && arm === null);
+            onRead({});
             if (v === 'not' && arm) edit('change the arm', (l) => void (l.arm = null));
           }}
         />
         {arm ? (
           <ArmFields arm={arm} edit={edit} />
-        ) : asking ? (
+        ) : asking || begun ? (
           <Measure
+            read={read}
+            onRead={onRead}
             onTake={(measured) => {
               edit('measure the arm', (l) => void (l.arm = measured));
               setAsking(false);
+              onRead({});
             }}
           />
         ) : (
@@ -102,20 +114,17 @@ export function ArmPanel({ lathe, edit }: LathePanel) {
   );
 }
 
-/** What has to be measured before a mounting can be checked. */
-const MEASURES = [
-  ['centresMm', 'First driver to leadscrew or gearbox input, centres'],
-  ['fromMm', 'Slot from (nearest place of a stud, from the leadscrew)'],
-  ['toMm', 'Slot to (farthest place of a stud)'],
-  ['bossRadiusMm', 'Radius of a stud\u2019s nut or boss, the largest'],
-  ['shaftRadiusMm', 'Radius of what holds the gears on the two end shafts'],
-] as const;
-type Measures = Partial<Record<(typeof MEASURES)[number][0], number>>;
-
 /** An arm is what somebody measured: nothing of it is filled in beforehand. */
-function Measure({ onTake }: { readonly onTake: (arm: Arm) => void }) {
+function Measure({
+  read,
+  onRead: setRead,
+  onTake,
+}: {
+  readonly read: Measures;
+  readonly onRead: (m: Measures) => void;
+  readonly onTake: (arm: Arm) => void;
+}) {
   const system = useSystem();
-  const [read, setRead] = useState<Measures>({});
   const { centresMm, fromMm, toMm, bossRadiusMm, shaftRadiusMm } = read;
   const whole =
     centresMm !== undefined &&
@@ -140,20 +149,7 @@ function Measure({ onTake }: { readonly onTake: (arm: Arm) => void }) {
       <Button
         tone="main"
         disabled={!whole || toMm <= fromMm || centresMm <= 0}
-        onClick={() =>
-          whole &&
-          onTake({
-            centresMm,
-            slots: [{ angleDeg: 0, offsetMm: 0, fromMm, toMm }],
-            swing: null,
-            pivot: null,
-            studs: 2,
-            bossRadiusMm,
-            shaftRadiusMm,
-            coverRadiusMm: null,
-            cover: null,
-          })
-        }
+        onClick={() => whole && onTake(armFrom({ centresMm, fromMm, toMm, bossRadiusMm, shaftRadiusMm }))}
       >
         {whole ? 'That is the arm' : `${MEASURES.filter(([k]) => read[k] === undefined).length} still to be measured`}
       </Button>

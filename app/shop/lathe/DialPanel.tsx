@@ -1,5 +1,6 @@
 import { parseGears } from '../../../core/lathe/create.ts';
 import { wholeNumber } from '../../../core/lathe/typed.ts';
+import { ChaserDial } from '../../drawing/ChaserDial.tsx';
 import { Choice, Panel } from '../../ui/controls.tsx';
 import { TypedField } from '../../ui/fields.tsx';
 import type { LathePanel } from './edit.ts';
@@ -24,6 +25,13 @@ export function DialPanel({ lathe, edit }: LathePanel) {
         />
         {lathe.dial && (
           <>
+            <div className="grid justify-items-center">
+              <ChaserDial
+                marks={lathe.dial.marks}
+                safe={[]}
+                label={`Chasing dial: ${lathe.dial.marks} marks, gear of ${lathe.dial.teeth} teeth`}
+              />
+            </div>
             <TypedField
               label="Teeth of the dial gear"
               shown={String(lathe.dial.teeth)}

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { parseDivision, wholeNumber } from '../../../core/lathe/typed.ts';
+import { SlideDial } from '../../drawing/SlideDial.tsx';
 import { Choice, Note, Panel } from '../../ui/controls.tsx';
 import { TypedField } from '../../ui/fields.tsx';
 
@@ -20,6 +21,7 @@ export function SlidePanel({
   return (
     <Panel title={title}>
       <div className="grid gap-3">
+        <SlideDial dial={dial} name={title} />
         <Choice
           label="Dial is in"
           value={asked ?? dial.unit}

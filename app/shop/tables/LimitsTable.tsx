@@ -7,6 +7,7 @@ import type { StandardThread } from '../../../core/standards/catalogue.ts';
 import { classesOf, limitsOf, type Limits, type MemberLimits } from '../../../core/standards/limits/index.ts';
 import { threadOfRow } from '../../../core/standards/thread.ts';
 import { Choice } from '../../ui/controls.tsx';
+import { Copied } from '../../ui/Copy.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 
 /** Limits of size of a thread in a class, screw and nut. */
@@ -36,20 +37,22 @@ export function LimitsTable({ row, system }: { readonly row: StandardThread; rea
       </div>
       {limits.ok ? (
         <>
-          <table className="num w-full text-right">
-            <thead className="font-sans text-sm text-ink2">
-              <tr>
-                <th className="text-left font-normal">{system}, largest / smallest</th>
-                <th className="font-normal">Major</th>
-                <th className="font-normal">Pitch</th>
-                <th className="font-normal">Minor</th>
-              </tr>
-            </thead>
-            <tbody>
-              {limits.value.external && <MemberRow name="Screw" member={limits.value.external} system={system} />}
-              {limits.value.internal && <MemberRow name="Nut" member={limits.value.internal} system={system} />}
-            </tbody>
-          </table>
+          <Copied>
+            <table className="num w-full text-right">
+              <thead className="font-sans text-sm text-ink2">
+                <tr>
+                  <th className="text-left font-normal">{system}, largest / smallest</th>
+                  <th className="font-normal">Major</th>
+                  <th className="font-normal">Pitch</th>
+                  <th className="font-normal">Minor</th>
+                </tr>
+              </thead>
+              <tbody>
+                {limits.value.external && <MemberRow name="Screw" member={limits.value.external} system={system} />}
+                {limits.value.internal && <MemberRow name="Nut" member={limits.value.internal} system={system} />}
+              </tbody>
+            </table>
+          </Copied>
           <p className="text-sm text-ink2">
             {limits.value.source}. {limits.value.notes.map((n) => limitsNoteText(n, system)).join(' ')} A dash: the
             standard leaves it open.

@@ -6,8 +6,7 @@ import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { threadSizes } from '../../../core/standards/thread.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
-import type { UnitSystem } from '../../../core/quantity/units.ts';
-import { classesOf, type Limits } from '../../../core/standards/limits/index.ts';
+import { classesOf } from '../../../core/standards/limits/index.ts';
 import { Engagement } from '../../drawing/Engagement.tsx';
 import { classMemberOf } from '../../../core/job/made.ts';
 import { copiedFrom, matePlaces } from '../../../core/job/places.ts';
@@ -22,25 +21,21 @@ import {
   GAUGE_LIKE,
   gaugeName,
 } from '../../../words/fit.ts';
-import { zonesOf } from '../../../core/job/zones.ts';
-import { ZonesPlate } from '../../drawing/ZonesPlate.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Choice, Note, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { LengthField } from '../../ui/fields.tsx';
+import { AimsPlate } from './AimsPlate.tsx';
 import { AsRead } from './AsRead.tsx';
 import { CleanUp } from './CleanUp.tsx';
 import { WornMate } from './WornMate.tsx';
 
-const rangeText = (l: Limits, system: UnitSystem): string =>
-  `${l.min === null ? 'any' : lengthText(l.min, system, { ...FINE, bare: true })}\u2013${l.max === null ? 'open' : lengthText(l.max, system, FINE)}`;
-
 export function Fit() {
   const { job } = useJobView();
   const system = useSystem();
-  const [chosen, setDrawn] = useState<'zones' | 'alone' | 'together' | null>(null);
+  const [drawn, setDrawn] = useState<'zones' | 'alone' | 'together'>('zones');
   const thread = threadOfJob(job);
   const plan = fitOfJob(job);
   if (!thread || !plan)
@@ -50,8 +45,6 @@ export function Fit() {
       </StationFrame>
     );
   const external = plan.make === 'external';
-  // without limits there is little to lie between: then the thread itself stands there first
-  const drawn = chosen ?? (plan.limits ? 'zones' : 'alone');
   const recut = recutting(job);
   const sizes = threadSizes(thread);
   const classes = classesOf(thread)[classMemberOf(job.intake)];
@@ -71,77 +64,9 @@ export function Fit() {
             ? 'What to turn the blank to, and how deep to cut.'
             : 'What to bore to, and how deep to cut. The bore is the nut\u2019s own minor diameter.'
       }
-    >
-      {drawn === 'zones' ? (
-        <ZonesPlate zones={zonesOf(job, thread, plan)} make={plan.make} system={system} />
-      ) : drawn === 'together' ? (
-        <Engagement thread={thread} clearanceMm={clearanceMm} system={system} />
-      ) : (
-        <ThreadDrawing
-          thread={thread}
-          tentative={false}
-          side={plan.make}
-          readings={[]}
-          system={system}
-          figures={{
-            [external ? 'majorDiameter' : 'minorDiameter']: lengthText(plan.startDiameterMm, system),
-            [external ? 'minorDiameter' : 'majorDiameter']: lengthText(plan.rootDiameterMm, system),
-            depth: lengthText(plan.depthMm, system, FINE),
-          }}
-          caption={`${thread.designation} as it is to be made. Basic sizes: ${lengthText(sizes.majorMm, system, { ...FINE, bare: true })} outside, ${lengthText(sizes.pitchDiameterMm, system, { ...FINE, bare: true })} pitch diameter, ${lengthText(external ? sizes.minorExternalMm : sizes.minorInternalMm, system, FINE)} ${external ? 'root' : 'bore'}.`}
-        />
-      )}
-      <Choice
-        label="What is drawn"
-        value={drawn}
-        options={[
-          { value: 'zones', label: 'Where each diameter may lie' },
-          { value: 'alone', label: 'The thread as it is made' },
-          { value: 'together', label: 'Screw and nut together' },
-        ]}
-        onChange={setDrawn}
-      />
-      {(plan.bounds.length > 0 || engagedText(plan)) && (
-        <Note tone="say">
-          {plan.bounds.map((b) => (
-            <p key={b.code}>{boundText(b, system)}</p>
-          ))}
-          <p>{engagedText(plan)}</p>
-        </Note>
-      )}
-      {thread.family === 'Special' && <AsRead thread={thread} />}
-      {places.length > 0 && <WornMate plan={plan} thread={thread} places={places} />}
-      {recut && <CleanUp />}
-      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
-        {!recut && (
-          <Figure
-            label={external ? 'Turn the blank to' : 'Bore to'}
-            value={lengthText(plan.startDiameterMm, system)}
-            other={lengthText(plan.startDiameterMm, other)}
-            working={{ title: external ? 'Blank diameter' : 'Bore', steps: [plan.working.start] }}
-          />
-        )}
-        <Figure
-          label={recut ? 'Depth from the crest' : 'Depth to cut'}
-          value={lengthText(plan.depthMm, system, FINE)}
-          other={lengthText(plan.depthMm, other, FINE)}
-          working={{ title: 'Depth to cut', steps: [plan.working.depth] }}
-        />
-        <Figure
-          label="Pitch diameter to reach"
-          value={lengthText(plan.pitchDiameterMm, system, FINE)}
-          other={lengthText(plan.pitchDiameterMm, other, FINE)}
-          working={{ title: 'Pitch diameter', steps: [plan.working.pitchDiameter] }}
-        />
-        <Figure
-          label={external ? 'Root it leaves' : 'Root of the nut'}
-          value={lengthText(plan.rootDiameterMm, system)}
-          other={lengthText(plan.rootDiameterMm, other)}
-          working={{ title: external ? 'Root of the screw' : 'Root of the nut', steps: [plan.working.root] }}
-        />
-      </div>
-      <div className="grid gap-4 md:grid-cols-2">
-        <Panel title="The fit">
+      drawnFirst
+      acts={
+        <section aria-label="The fit" className="border-t border-line pt-3">
           <div className="grid gap-3">
             <Choice
               label="To be cut"
@@ -172,15 +97,12 @@ export function Fit() {
               </Note>
             )}
             {gauging && <GaugeChoices plan={plan} />}
-            {plan.limits ? (
-              <Note tone="right">
-                {external ? 'Turn the blank to' : 'Bore to'}{' '}
-                <strong className="num">{rangeText(plan.limits.start, system)}</strong>; pitch diameter{' '}
-                <strong className="num">{rangeText(plan.limits.pitch, system)}</strong> ({plan.limits.source}, class{' '}
-                {plan.limits.class}). The figures above aim at the middle
-                {plan.bounds.length > 0 ? ', but for the bore' : ''}.
-              </Note>
-            ) : gauging ? null : (
+            {plan.limits && (
+              <p className="text-sm text-ink2">
+                {plan.limits.source}, class {plan.limits.class}; aimed at the middle until it is dragged or typed.
+              </p>
+            )}
+            {plan.limits || gauging ? null : (
               <>
                 {copied && !copied.unworn && <Note tone="caution">{COPY_AS_WORN}</Note>}
                 {!copied && (
@@ -226,51 +148,98 @@ export function Fit() {
               hint="length of nut on screw: a pitch error adds up over it"
             />
           </div>
-        </Panel>
-        <Panel title="The tool and the blank">
-          <div className="grid gap-3">
-            <LengthField
-              label="Tip flat of the tool (empty: ground to the form)"
-              mm={flatMm}
-              system={system}
-              rule={{ allowZero: true, maxMm: 50 }}
-              onClear={() => act({ do: 'setFit', tip: null })}
-              onCommit={(mm) => act({ do: 'setFit', tip: { flatMm: mm } })}
-              hint={`widest that clears the root: ${lengthText(plan.widestTipMm, system, FINE)}`}
-            />
-            {job.fit.tip !== null &&
-              (plan.tip.clearsRoot ? (
-                <Note tone="say">
-                  With this tip the depth is {lengthText(plan.depthMm, system, FINE)}
-                  {plan.tip.beyondMm > 0.005
-                    ? `, ${lengthText(plan.tip.beyondMm, system, FINE)} deeper than the form: a narrow tip must go further to bring the flanks to size.`
-                    : '.'}
-                </Note>
-              ) : (
-                <Note tone="wrong">
-                  This tip is too wide. The flanks are at size at {lengthText(plan.depthMm, system, FINE)}, but the root
-                  needs {lengthText(full.depthMm, system, FINE)}: the thread can never be finished with it. Grind the
-                  flat to {lengthText(plan.widestTipMm, system, FINE)} or less.
-                </Note>
-              ))}
-            <LengthField
-              label={recut ? 'Crest as measured' : external ? 'Blank as measured' : 'Bore as measured'}
-              mm={measured?.diameterMm ?? null}
-              system={system}
-              {...(measured ? { onClear: () => act({ do: 'void', of: measured.n }) } : {})}
-              onCommit={(mm, text) => act({ do: 'measureBlank', diameterMm: mm, text })}
-              hint="every depth is counted from it"
-            />
-            {ready && !recut && <Note tone={ready.ok ? 'right' : 'wrong'}>{readyText(ready, system)}</Note>}
-            <Figure
-              label="Side relief: add on the leading side"
-              value={degreesText(relief[0].result)}
-              other="lead angle at the minor diameter; take as much off the trailing side"
-              working={{ title: 'Side relief', steps: relief }}
-            />
-          </div>
-        </Panel>
-      </div>
+        </section>
+      }
+    >
+      <Choice
+        label="What is drawn"
+        value={drawn}
+        options={[
+          { value: 'zones', label: 'Where each diameter may lie' },
+          { value: 'alone', label: 'The thread as it is made' },
+          { value: 'together', label: 'Screw and nut together' },
+        ]}
+        onChange={setDrawn}
+      />
+      {drawn === 'zones' ? (
+        <AimsPlate plan={plan} thread={thread} />
+      ) : drawn === 'together' ? (
+        <Engagement thread={thread} clearanceMm={clearanceMm} system={system} />
+      ) : (
+        <ThreadDrawing
+          thread={thread}
+          tentative={false}
+          side={plan.make}
+          readings={[]}
+          system={system}
+          figures={{
+            [external ? 'majorDiameter' : 'minorDiameter']: lengthText(plan.startDiameterMm, system),
+            [external ? 'minorDiameter' : 'majorDiameter']: lengthText(plan.rootDiameterMm, system),
+            depth: lengthText(plan.depthMm, system, FINE),
+          }}
+          caption={`${thread.designation} as it is to be made. Basic sizes: ${lengthText(sizes.majorMm, system, { ...FINE, bare: true })} outside, ${lengthText(sizes.pitchDiameterMm, system, { ...FINE, bare: true })} pitch diameter, ${lengthText(external ? sizes.minorExternalMm : sizes.minorInternalMm, system, FINE)} ${external ? 'root' : 'bore'}.`}
+        />
+      )}
+      {(plan.bounds.length > 0 || engagedText(plan)) && (
+        <Note tone="say">
+          {plan.bounds.map((b) => (
+            <p key={b.code}>{boundText(b, system)}</p>
+          ))}
+          <p>{engagedText(plan)}</p>
+        </Note>
+      )}
+      {thread.family === 'Special' && <AsRead thread={thread} />}
+      {places.length > 0 && <WornMate plan={plan} thread={thread} places={places} />}
+      {recut && <CleanUp />}
+      <Panel title="The tool and the blank">
+        <div className="grid items-start gap-3 md:grid-cols-2">
+          <LengthField
+            label="Tip flat of the tool (empty: ground to the form)"
+            mm={flatMm}
+            system={system}
+            rule={{ allowZero: true, maxMm: 50 }}
+            onClear={() => act({ do: 'setFit', tip: null })}
+            onCommit={(mm) => act({ do: 'setFit', tip: { flatMm: mm } })}
+            hint={`widest that clears the root: ${lengthText(plan.widestTipMm, system, FINE)}`}
+          />
+          {job.fit.tip !== null &&
+            (plan.tip.clearsRoot ? (
+              <Note tone="say">
+                With this tip the depth is {lengthText(plan.depthMm, system, FINE)}
+                {plan.tip.beyondMm > 0.005
+                  ? `, ${lengthText(plan.tip.beyondMm, system, FINE)} deeper than the form: a narrow tip must go further to bring the flanks to size.`
+                  : '.'}
+              </Note>
+            ) : (
+              <Note tone="wrong">
+                This tip is too wide. The flanks are at size at {lengthText(plan.depthMm, system, FINE)}, but the root
+                needs {lengthText(full.depthMm, system, FINE)}: the thread can never be finished with it. Grind the flat
+                to {lengthText(plan.widestTipMm, system, FINE)} or less.
+              </Note>
+            ))}
+          <LengthField
+            label={recut ? 'Crest as measured' : external ? 'Blank as measured' : 'Bore as measured'}
+            mm={measured?.diameterMm ?? null}
+            system={system}
+            {...(measured ? { onClear: () => act({ do: 'void', of: measured.n }) } : {})}
+            onCommit={(mm, text) => act({ do: 'measureBlank', diameterMm: mm, text })}
+            hint="every depth is counted from it"
+          />
+          <Figure
+            label={recut ? 'Depth from the crest' : 'Depth to cut'}
+            value={lengthText(plan.depthMm, system, FINE)}
+            other={lengthText(plan.depthMm, other, FINE)}
+            working={{ title: 'Depth to cut', steps: [plan.working.depth] }}
+          />
+          {ready && !recut && <Note tone={ready.ok ? 'right' : 'wrong'}>{readyText(ready, system)}</Note>}
+          <Figure
+            label="Side relief: add on the leading side"
+            value={degreesText(relief[0].result)}
+            other="lead angle at the minor diameter; take as much off the trailing side"
+            working={{ title: 'Side relief', steps: relief }}
+          />
+        </div>
+      </Panel>
     </StationFrame>
   );
 }

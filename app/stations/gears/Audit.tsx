@@ -7,7 +7,7 @@ import { ppmText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact } from '../../../core/quantity/rational.ts';
 import { useSystem } from '../../store/store.ts';
-import { Choice, Panel } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { TypedField } from '../../ui/fields.tsx';
 
@@ -21,7 +21,8 @@ export function Audit({ lathe }: { readonly lathe: Lathe }) {
     ? auditTrain(exact(lathe.leadscrew), exact(lathe.fixedRatio), train.drivers, train.driven, box)
     : null;
   return (
-    <Panel title="What would this cut?">
+    <section aria-label="What would this cut?" className="grid gap-3 border-t border-line pt-3">
+      <h2 className="text-lg">What would this cut?</h2>
       <div className="grid gap-3">
         <TypedField
           label="Any train, driver/driven"
@@ -56,6 +57,6 @@ export function Audit({ lathe }: { readonly lathe: Lathe }) {
           </>
         )}
       </div>
-    </Panel>
+    </section>
   );
 }

@@ -1,5 +1,5 @@
 import { engagedOf } from '../../../core/job/derive.ts';
-import { effectSteps, pitchErrorEffect } from '../../../core/gearing/effect.ts';
+import { effectSteps, pitchErrorEffect, shareEaten } from '../../../core/gearing/effect.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
@@ -19,7 +19,7 @@ export function EffectFigure({
   const effect = pitchErrorEffect(errorPpm, engagedOf(job), flanks);
   const limits = fitOfJob(job)?.limits?.pitch;
   const band = limits?.min != null && limits.max !== null ? limits.max - limits.min : null;
-  const share = job.fit.pitchClearanceMm > 0 ? effect.clearanceEatenMm / job.fit.pitchClearanceMm : 0;
+  const share = shareEaten(effect, job.fit.pitchClearanceMm) ?? 0;
   return (
     <Figure
       label="What the error does"

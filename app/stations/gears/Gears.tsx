@@ -15,7 +15,7 @@ import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { Audit } from './Audit.tsx';
 import { Electronic } from './Electronic.tsx';
-import { Proof } from './Proof.tsx';
+import { Tray } from '../../drawing/Tray.tsx';
 import { TrainCard } from './TrainCard.tsx';
 import { takeTrain } from './trainQuery.ts';
 import { TrainSearch } from './TrainSearch.tsx';
@@ -39,24 +39,36 @@ export function Gears() {
       station="gears"
       lead={`How the lathe is made to cut a lead of ${pitchText(leadOf(thread), system)}.`}
       canSettle={gearState(job, shop)?.lead != null}
+      fill={job.gears.train !== null}
+      drawnFirst={false}
+      acts={
+        <>
+          <WhichLathe />
+          {lathe && unknown && (
+            <Note tone="wrong">
+              {unknown.what}{' '}
+              <Link className="underline" to={`/lathes/${lathe.id}`}>
+                {unknown.check}
+              </Link>
+            </Note>
+          )}
+          {lathe && isGeared(lathe) && !lathe.unconfirmed.includes('leadscrew') && (
+            <>
+              <Proven thread={thread} lathe={lathe} />
+              <Audit lathe={lathe} />
+            </>
+          )}
+          <p className="text-sm text-ink2">
+            Pitch {lengthText(pitchMmOf(thread), system, FINE)},{' '}
+            {thread.starts === 1 ? 'single start' : `${thread.starts} starts`}; lead {shortText(leadOf(thread))} mm.
+          </p>
+        </>
+      }
     >
-      <WhichLathe />
       {lathe && !isGeared(lathe) && <Electronic thread={thread} />}
-      {lathe && unknown && (
-        <Note tone="wrong">
-          {unknown.what}{' '}
-          <Link className="underline" to={`/lathes/${lathe.id}`}>
-            {unknown.check}
-          </Link>
-        </Note>
-      )}
       {lathe && isGeared(lathe) && !lathe.unconfirmed.includes('leadscrew') && (
         <ChangeGears thread={thread} lathe={lathe} />
       )}
-      <p className="text-sm text-ink2">
-        Pitch {lengthText(pitchMmOf(thread), system, FINE)},{' '}
-        {thread.starts === 1 ? 'single start' : `${thread.starts} starts`}; lead {shortText(leadOf(thread))} mm.
-      </p>
     </StationFrame>
   );
 }
@@ -66,26 +78,24 @@ function WhichLathe() {
   const shop = useShop();
   const system = useSystem();
   return (
-    <Panel title="Lathe">
-      <div className="grid gap-3 md:grid-cols-[1fr_14rem]">
-        <Choice
-          label="Which lathe"
-          value={job.gears.lathe ?? ''}
-          options={shop.lathes.map((l) => ({ value: l.id, label: l.name }))}
-          onChange={(v) => act({ do: 'chooseLathe', lathe: v })}
-        />
-        <LengthField
-          label="Engaged length"
-          mm={job.fit.engagementMm}
-          system={system}
-          rule={{ maxMm: 5000 }}
-          placeholder={lengthText(engagedOf(job), system)}
-          onClear={() => act({ do: 'setFit', engagementMm: null })}
-          onCommit={(mm) => act({ do: 'setFit', engagementMm: mm })}
-          hint={job.fit.engagementMm === null ? 'not given: this length is taken' : undefined}
-        />
-      </div>
-    </Panel>
+    <section aria-label="Lathe" className="grid gap-3 border-t border-line pt-3">
+      <Choice
+        label="Which lathe"
+        value={job.gears.lathe ?? ''}
+        options={shop.lathes.map((l) => ({ value: l.id, label: l.name }))}
+        onChange={(v) => act({ do: 'chooseLathe', lathe: v })}
+      />
+      <LengthField
+        label="Engaged length"
+        mm={job.fit.engagementMm}
+        system={system}
+        rule={{ maxMm: 5000 }}
+        placeholder={lengthText(engagedOf(job), system)}
+        onClear={() => act({ do: 'setFit', engagementMm: null })}
+        onCommit={(mm) => act({ do: 'setFit', engagementMm: mm })}
+        hint={job.fit.engagementMm === null ? 'not given: this length is taken' : undefined}
+      />
+    </section>
   );
 }
 
@@ -96,25 +106,29 @@ function ChangeGears({ thread, lathe }: { readonly thread: ThreadSpec; readonly 
   const form = threadFormOf(thread);
   const flanks = [form.leadingFlankDeg, form.trailingFlankDeg] as const;
   const { train } = job.gears;
+  const chosen =
+    train && state?.lead && state.errorPpm !== null ? { train, lead: state.lead, ppm: state.errorPpm } : null;
   return (
-    <>
-      <Proven thread={thread} lathe={lathe} />
-      <TrainSearch thread={thread} lathe={lathe} flanks={flanks} />
-      {train && state?.lead && state.errorPpm !== null && (
-        <>
+    <div
+      className={`grid content-start gap-3 ${chosen ? 'lg:grid-cols-[22rem_minmax(0,1fr)] desk:min-h-0 desk:grid-rows-[minmax(0,1fr)]' : ''}`}
+    >
+      <div className="grid content-start gap-3 desk:overflow-y-auto">
+        <TrainSearch thread={thread} lathe={lathe} flanks={flanks} />
+      </div>
+      {chosen && (
+        <div className="grid min-w-0 content-start gap-3 desk:overflow-y-auto">
           <TrainCard
             thread={thread}
             lathe={lathe}
-            train={train}
-            lead={state.lead}
-            errorPpm={state.errorPpm}
+            train={chosen.train}
+            lead={chosen.lead}
+            errorPpm={chosen.ppm}
             flanks={flanks}
           />
-          <Proof lathe={lathe} lead={state.lead} train={train} />
-        </>
+          <Tray gears={lathe.gears} used={[...chosen.train.drivers, ...chosen.train.driven]} />
+        </div>
       )}
-      <Audit lathe={lathe} />
-    </>
+    </div>
   );
 }
 

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { judgeScratch, scratchPlan } from '../../../core/gearing/scratch.ts';
 import { explainScratch } from '../../../core/gearing/diagnose.ts';
-import { dialRule } from '../../../core/gearing/dial.ts';
 import { turnsProof } from '../../../core/gearing/turnsProof.ts';
 import { allSettings, ratioOf } from '../../../core/gearing/levers.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
@@ -10,11 +9,10 @@ import { readWhole } from '../../../core/quantity/number.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact, numberOf, type Rational } from '../../../core/quantity/rational.ts';
 import { useShop, useSystem } from '../../store/store.ts';
-import { Note, Panel } from '../../ui/controls.tsx';
+import { Note } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
-import { dialAdvice, mistakeText, slipText, tooManyText, turnsText } from '../../../words/gears.ts';
-import { Dial } from './Dial.tsx';
+import { mistakeText, slipText, tooManyText, turnsText } from '../../../words/gears.ts';
 
 interface Props {
   readonly lathe: Lathe;
@@ -22,7 +20,7 @@ interface Props {
   readonly train: { readonly drivers: readonly number[]; readonly driven: readonly number[]; readonly gearbox: string };
 }
 
-/** Proof before metal: turns check; after a scratch: right, or the single mistake that explains it; then the chasing dial. */
+/** Proof before metal: turns check; after a scratch: right, or the single mistake that explains it. */
 export function Proof({ lathe, lead, train }: Props) {
   const shop = useShop();
   const system = useSystem();
@@ -52,108 +50,63 @@ export function Proof({ lathe, lead, train }: Props) {
           measuredMm: verdict.measuredMm,
           uncertaintyMm: verdict.uncertaintyMm,
         });
-  const dial = lathe.dial
-    ? dialRule({ leadscrew: exact(lathe.leadscrew), lead, dialTeeth: lathe.dial.teeth, marks: lathe.dial.marks })
-    : null;
   return (
-    <Panel title="Prove it">
-      <div className="grid gap-4 md:grid-cols-2">
-        <div className="grid content-start gap-3">
-          {turns.countable && (
-            <Figure
-              label="Turns check, before any cutting"
-              value={`${turns.spindle} : ${turns.leadscrew}`}
-              other={turnsText(turns)}
-            />
-          )}
-          <p className={turns.countable ? 'text-ink2' : 'font-semibold'}>
-            {turns.countable ? slipText(turns) : tooManyText(turns)}
-          </p>
-          <p className="text-ink2">
-            {turns.countable ? 'Then scratch' : 'Scratch first'}, and measure{' '}
-            {over === null ? 'as many crests as there are' : `over at least ${over} crest${over === 1 ? '' : 's'}`} with
-            a caliper: expect{' '}
-            <span className="num text-ink">{lengthText(numberOf(lead) * (over ?? 10), system, FINE)}</span>
-            {other && over !== null && (
-              <>
-                , where {pitchText(exact(other.pitch), system)} would give{' '}
-                <span className="num text-ink">{lengthText(numberOf(exact(other.pitch)) * over, system, FINE)}</span>
-              </>
-            )}
-            .
-          </p>
-          <div className="grid grid-cols-2 gap-3">
-            <TypedField
-              label="Scratch read over, crests"
-              shown={crests === null ? '' : String(crests)}
-              parse={(t) => readWhole(t, 'crests', 1, 500, String(over ?? 10))}
-              onCommit={setCrests}
-              onClear={() => setCrests(null)}
-            />
-            <LengthField
-              label="measured"
-              mm={spanMm}
-              system={system}
-              onCommit={setSpan}
-              onClear={() => setSpan(null)}
-            />
-          </div>
-          {verdict?.right === true && (
-            <Note tone="right">
-              Right: {lengthText(verdict.measuredMm, system, FINE)} a thread, where{' '}
-              {lengthText(numberOf(lead), system, FINE)} is wanted.
-            </Note>
-          )}
-          {verdict?.right === false && (
-            <Note tone="wrong">
-              <p>
-                The scratch is {lengthText(verdict.measuredMm, system, FINE)} a thread, not{' '}
-                {lengthText(numberOf(lead), system, FINE)}.{' '}
-                {why.length === 0
-                  ? 'No single mistake explains it: look at the train afresh.'
-                  : 'Likeliest mistake first:'}
-              </p>
-              <ol className="mt-1 list-decimal pl-6">
-                {why.slice(0, 5).map((w) => (
-                  <li key={mistakeText(w.mistake)}>
-                    <strong>{mistakeText(w.mistake)}</strong>{' '}
-                    <span className="num text-sm">cuts {pitchText(exact(w.leadMm), system)}</span>
-                  </li>
-                ))}
-              </ol>
-            </Note>
-          )}
-        </div>
-        <div className="grid content-start justify-items-center gap-2">
-          {dial && lathe.dial && <Dial marks={lathe.dial.marks} safe={dial.safeMarks} />}
-          {lathe.dial?.otherTeeth.map((teeth) => {
-            const other = dialRule({
-              leadscrew: exact(lathe.leadscrew),
-              lead,
-              dialTeeth: teeth,
-              marks: lathe.dial?.marks ?? 1,
-            });
-            return (
-              <p key={teeth} className="text-sm">
-                With the <strong className="num">{teeth}</strong> on the dial:{' '}
-                {other.safeMarks.length > 0 ? dialAdvice(other, lathe.dial?.marks ?? 0, system) : 'no mark either.'}
-              </p>
-            );
-          })}
-          {dial && dial.safeMarks.length === 0 && (
-            <p className="text-sm text-ink2">
-              Half-nuts shut: stop at the end, tool out, reverse past the start by two or three leads, tool in, forward
-              again.
-            </p>
-          )}
-          <Note tone={dial && dial.safeMarks.length > 0 ? 'right' : 'caution'}>
-            <strong>Chasing dial:</strong>{' '}
-            {dial
-              ? dialAdvice(dial, lathe.dial?.marks ?? 0, system)
-              : 'this lathe has none: keep the half-nuts shut and reverse the spindle.'}
-          </Note>
-        </div>
+    <div className="grid content-start gap-3">
+      {turns.countable && (
+        <Figure
+          label="Turns check, before any cutting"
+          value={`${turns.spindle} : ${turns.leadscrew}`}
+          other={turnsText(turns)}
+        />
+      )}
+      <p className={turns.countable ? 'text-ink2' : 'font-semibold'}>
+        {turns.countable ? slipText(turns) : tooManyText(turns)}
+      </p>
+      <p className="text-ink2">
+        {turns.countable ? 'Then scratch' : 'Scratch first'}, and measure{' '}
+        {over === null ? 'as many crests as there are' : `over at least ${over} crest${over === 1 ? '' : 's'}`} with a
+        caliper: expect <span className="num text-ink">{lengthText(numberOf(lead) * (over ?? 10), system, FINE)}</span>
+        {other && over !== null && (
+          <>
+            , where {pitchText(exact(other.pitch), system)} would give{' '}
+            <span className="num text-ink">{lengthText(numberOf(exact(other.pitch)) * over, system, FINE)}</span>
+          </>
+        )}
+        .
+      </p>
+      <div className="grid grid-cols-2 gap-3">
+        <TypedField
+          label="Scratch read over, crests"
+          shown={crests === null ? '' : String(crests)}
+          parse={(t) => readWhole(t, 'crests', 1, 500, String(over ?? 10))}
+          onCommit={setCrests}
+          onClear={() => setCrests(null)}
+        />
+        <LengthField label="measured" mm={spanMm} system={system} onCommit={setSpan} onClear={() => setSpan(null)} />
       </div>
-    </Panel>
+      {verdict?.right === true && (
+        <Note tone="right">
+          Right: {lengthText(verdict.measuredMm, system, FINE)} a thread, where{' '}
+          {lengthText(numberOf(lead), system, FINE)} is wanted.
+        </Note>
+      )}
+      {verdict?.right === false && (
+        <Note tone="wrong">
+          <p>
+            The scratch is {lengthText(verdict.measuredMm, system, FINE)} a thread, not{' '}
+            {lengthText(numberOf(lead), system, FINE)}.{' '}
+            {why.length === 0 ? 'No single mistake explains it: look at the train afresh.' : 'Likeliest mistake first:'}
+          </p>
+          <ol className="mt-1 list-decimal pl-6">
+            {why.slice(0, 5).map((w) => (
+              <li key={mistakeText(w.mistake)}>
+                <strong>{mistakeText(w.mistake)}</strong>{' '}
+                <span className="num text-sm">cuts {pitchText(exact(w.leadMm), system)}</span>
+              </li>
+            ))}
+          </ol>
+        </Note>
+      )}
+    </div>
   );
 }

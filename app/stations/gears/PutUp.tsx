@@ -18,7 +18,7 @@ import { StepList } from '../../machine/StepList.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Plate } from '../../drawing/Plate.tsx';
-import { TrainDrawing } from './TrainDrawing.tsx';
+import { TrainDrawing } from '../../drawing/TrainDrawing.tsx';
 
 /** The train put up, act by act, at the gear end. */
 export function PutUp() {

@@ -1,7 +1,7 @@
 import { mountText } from '../../../words/gears.ts';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { mountOn } from '../../../core/gearing/latheArm.ts';
+import { armOf, mountOn } from '../../../core/gearing/latheArm.ts';
 import type { Fitting } from '../../../core/gearing/mount.ts';
 import { leadSteps } from '../../../core/gearing/leadSteps.ts';
 import { fittingSteps } from '../../../words/fitting.ts';
@@ -17,7 +17,12 @@ import { Button, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { EffectFigure } from './EffectFigure.tsx';
 import { leverName, type Geared } from './trainQuery.ts';
-import { TrainDrawing } from './TrainDrawing.tsx';
+import { Planes } from '../../drawing/Planes.tsx';
+import { DyeCoat } from '../../drawing/Plate.tsx';
+import { TrainDrawing } from '../../drawing/TrainDrawing.tsx';
+import { Tabs } from '../../ui/Tabs.tsx';
+import { ChasingDial } from './ChasingDial.tsx';
+import { Proof } from './Proof.tsx';
 
 interface Props {
   readonly thread: ThreadSpec;
@@ -35,14 +40,81 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
   const system = useSystem();
   // an arm about a place of its own takes a while: not again at every edit of the job
   const mount = useMemo(() => mountOn(lathe, train, thread.leftHand), [lathe, train, thread.leftHand]);
+  const [tab, setTab] = useState('train');
   const kept = { drivers: [...train.drivers], driven: [...train.driven], gearbox: train.gearbox };
+  const arm = armOf(lathe);
+  const drawing =
+    mount?.fits && lathe.moduleMm !== null ? (
+      <figure>
+        <div className="plate on-plate relative overflow-hidden p-3">
+          <DyeCoat />
+          <div className="relative">
+            <TrainDrawing mount={mount} moduleMm={lathe.moduleMm} arm={arm} />
+            <Planes mount={mount} />
+          </div>
+        </div>
+        <figcaption className="mt-1 text-sm text-ink2">
+          Seen from the end of the lathe, true to scale. Hatched: back plane; steel: front plane; arrows: which way each
+          turns. Least clearance {lengthText(mount.clearanceMm, system)}. {turningText(mount, lathe)}
+        </figcaption>
+      </figure>
+    ) : (
+      <p className="text-ink2">
+        {mount && !mount.fits
+          ? mountText(mount, system)
+          : 'Whether it can be mounted is not checked: the arm of this lathe is not measured (Lathes).'}
+      </p>
+    );
+  const steps = mount?.fits ? (
+    <ol className="list-decimal space-y-1 pl-6">
+      {fittingSteps(mount, lathe.gearWidthMm === null ? '' : ` of ${lengthText(lathe.gearWidthMm, system)}`).map(
+        (t) => (
+          <li key={t}>{t}</li>
+        ),
+      )}
+    </ol>
+  ) : (
+    <p className="text-ink2">The steps follow from where the gears go on, and that is not known.</p>
+  );
   return (
     <div className="print-card">
       <Panel
         title={`The train: ${trainText(mount?.fits ? mount : train)}`}
         aside={<Button onClick={() => window.print()}>Print for the cover</Button>}
       >
-        <div className="grid gap-3 md:grid-cols-3">
+        <Tabs
+          label="The train"
+          value={tab}
+          onChange={setTab}
+          tabs={[
+            { id: 'train', label: 'Train', body: drawing },
+            { id: 'steps', label: 'Put it up', body: steps },
+            {
+              id: 'proof',
+              label: 'Proof',
+              body: (
+                <div className="no-print">
+                  <Proof lathe={lathe} lead={lead} train={train} />
+                </div>
+              ),
+            },
+            {
+              id: 'dial',
+              label: 'Chasing dial',
+              body: (
+                <div className="no-print">
+                  <ChasingDial lathe={lathe} lead={lead} />
+                </div>
+              ),
+            },
+          ]}
+        />
+        {/* on paper both stand there, whichever was open */}
+        <div className="hidden gap-4 print:grid">
+          {tab !== 'train' && drawing}
+          {tab !== 'steps' && steps}
+        </div>
+        <div className="mt-3 grid gap-3 sm:grid-cols-2">
           <Figure
             label="Cuts"
             value={pitchText(lead, system)}
@@ -54,31 +126,6 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
           )}
           <EffectFigure errorPpm={errorPpm} flanks={flanks} />
         </div>
-        {mount?.fits && lathe.moduleMm !== null ? (
-          <div className="mt-3 grid gap-4 md:grid-cols-2">
-            <figure>
-              <TrainDrawing mount={mount} moduleMm={lathe.moduleMm} />
-              <figcaption className="text-sm text-ink2">
-                Seen from the end of the lathe, true to scale. Hatched: back plane; filled: front plane; arrows: which
-                way each turns. Least clearance {lengthText(mount.clearanceMm, system)}. {turningText(mount, lathe)}
-              </figcaption>
-            </figure>
-            <ol className="list-decimal space-y-1 pl-6">
-              {fittingSteps(
-                mount,
-                lathe.gearWidthMm === null ? '' : ` of ${lengthText(lathe.gearWidthMm, system)}`,
-              ).map((t) => (
-                <li key={t}>{t}</li>
-              ))}
-            </ol>
-          </div>
-        ) : (
-          <p className="mt-3 text-ink2">
-            {mount && !mount.fits
-              ? mountText(mount, system)
-              : 'Whether it can be mounted is not checked: the arm of this lathe is not measured (Lathes).'}
-          </p>
-        )}
         <div className="no-print mt-3 flex flex-wrap gap-2">
           <Link
             to={`/jobs/${job.id}/gears/machine`}

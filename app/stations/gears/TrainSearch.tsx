@@ -1,6 +1,6 @@
 import { mountText } from '../../../words/gears.ts';
 import { useState } from 'react';
-import { pitchErrorEffect } from '../../../core/gearing/effect.ts';
+import { pitchErrorEffect, shareEaten } from '../../../core/gearing/effect.ts';
 import { engagedOf } from '../../../core/job/derive.ts';
 import { gearsToChange, sameGears } from '../../../core/gearing/change.ts';
 import { orderByShopRule } from '../../../core/gearing/shopRule.ts';
@@ -9,13 +9,14 @@ import { asGoodAsMeasured, meritOf } from '../../../core/gearing/merit.ts';
 import type { MountedTrain } from '../../../core/gearing/mountAll.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
-import { lengthText, ppmText } from '../../../core/quantity/format.ts';
+import { lengthText, percentText, ppmText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact } from '../../../core/quantity/rational.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
+import { Copied } from '../../ui/Copy.tsx';
 import { useRows } from '../../ui/keys.ts';
 import { stopCalc, useCalc, type Answered } from '../../workers/client.ts';
 import { leverName, measuredPitchPpm, takeTrain, trainsQuery } from './trainQuery.ts';
@@ -75,7 +76,9 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
           onChange={setMaxPairs}
         />
         {trains.length > 0 ? (
-          <TrainTable trains={trains} lathe={lathe} flanks={flanks} />
+          <Copied>
+            <TrainTable trains={trains} lathe={lathe} flanks={flanks} />
+          </Copied>
         ) : (
           !answered.pending &&
           !answered.stopped && <p className="text-ink2">This set makes no train. Enter the gears owned under Lathes.</p>
@@ -154,55 +157,64 @@ function TrainTable({
   const boxed = Object.keys(lathe.levers).length > 0;
   const engagementMm = engagedOf(job);
   return (
-    <div className="mt-3 overflow-x-auto">
-      <table className="w-full min-w-[38rem] text-left [&_td]:pr-3 [&_.num]:whitespace-nowrap [&_th]:pr-3 [&_th]:whitespace-nowrap">
-        <thead>
-          <tr className="text-sm text-ink2">
-            <th className="font-normal">Drivers / driven</th>
-            {boxed && <th className="font-normal">Gearbox</th>}
-            <th className="font-normal">Cuts</th>
-            <th className="font-normal">Error</th>
-            <th className="font-normal">Over {lengthText(engagementMm, system)}</th>
-            <th className="font-normal">On the arm</th>
-            <th>
-              <span className="sr-only">Take</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {trains.map((t) => {
-            const isIt = job.gears.train !== null && sameGears(job.gears.train, t);
-            const { mismatchMm } = pitchErrorEffect(t.errorPpm, engagementMm, flanks);
-            return (
-              <tr key={trainText(t) + t.gearbox} className={`border-t border-line ${isIt ? 'bg-gosoft' : ''}`}>
-                <td className="num py-1 text-lg font-semibold whitespace-nowrap">{trainText(t)}</td>
-                {boxed && <td>{leverName(lathe, t.gearbox)}</td>}
-                <td className="num">{pitchText(exact(t.leadMm), system)}</td>
-                <td className={`num ${t.errorPpm === 0 ? 'text-go' : ''}`}>{ppmText(t.errorPpm)}</td>
-                <td className="num">
-                  {t.errorPpm === 0
-                    ? '0'
-                    : lengthText(Math.abs(mismatchMm), system, { stepMm: 0.0001, stepIn: 0.00001 })}
-                </td>
-                <td className="text-sm">
+    <table className="mt-2 w-full text-left">
+      <thead>
+        <tr className="text-sm text-ink2">
+          <th className="font-normal">Drivers / driven</th>
+          <th className="pl-2 text-right font-normal">Over {lengthText(engagementMm, system)}</th>
+          <th>
+            <span className="sr-only">Take</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {trains.map((t) => {
+          const isIt = job.gears.train !== null && sameGears(job.gears.train, t);
+          const effect = pitchErrorEffect(t.errorPpm, engagementMm, flanks);
+          const share = shareEaten(effect, job.fit.pitchClearanceMm);
+          return (
+            <tr
+              key={trainText(t) + t.gearbox}
+              className={`border-t border-line align-top ${isIt ? 'bg-inset shadow-[inset_6px_0_var(--ink)]' : ''}`}
+            >
+              <td className={`py-1.5 ${isIt ? 'pl-3' : ''}`}>
+                <span className="num block text-[17px] font-semibold xs:whitespace-nowrap">{trainText(t)}</span>
+                {boxed && <span className="block text-sm">{leverName(lathe, t.gearbox)}</span>}
+                <span className="num block text-sm xs:whitespace-nowrap">
+                  {pitchText(exact(t.leadMm), system)}
+                  {t.errorPpm !== 0 && `, ${ppmText(t.errorPpm)}`}
+                </span>
+                <span className="block text-sm">
                   <OnTheArm train={t} />
-                  <span className="block text-ink2">{gearsToChange(t, lathe.mounted)} to change</span>
-                </td>
-                <td className="py-1 text-right">
-                  {isIt ? (
-                    <span className="font-semibold text-go">chosen</span>
-                  ) : (
-                    <Button data-row aria-label={`Take ${trainText(t)}`} onClick={() => takeTrain(t)}>
-                      Take
-                    </Button>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-    </div>
+                  <span className="text-ink2">
+                    , <span>{gearsToChange(t, lathe.mounted)} to change</span>
+                  </span>
+                </span>
+              </td>
+              <td className="py-1.5 pl-2 text-right">
+                <span className={`num block text-[17px] xs:whitespace-nowrap ${t.errorPpm === 0 ? 'text-go' : ''}`}>
+                  {t.errorPpm === 0
+                    ? 'exact'
+                    : lengthText(Math.abs(effect.mismatchMm), system, { stepMm: 0.0001, stepIn: 0.00001 })}
+                </span>
+                {t.errorPpm !== 0 && share !== null && (
+                  <span className="block text-sm text-ink2">{percentText(share)} of the clearance</span>
+                )}
+              </td>
+              <td className="w-[1%] py-1.5 pl-2 text-right">
+                {isIt ? (
+                  <span className="font-semibold text-go">chosen</span>
+                ) : (
+                  <Button data-row aria-label={`Take ${trainText(t)}`} className="px-3" onClick={() => takeTrain(t)}>
+                    Take
+                  </Button>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }
 

@@ -3,7 +3,7 @@ import { percentText } from '../../../core/quantity/format.ts';
 import { parseDesignation } from '../../../core/standards/designation.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { acceptName } from '../../shell/settle.ts';
-import { Note, Panel } from '../../ui/controls.tsx';
+import { Note } from '../../ui/controls.tsx';
 import { TextField, TypedField } from '../../ui/fields.tsx';
 
 /** The person knows better: any designation, with the reason, kept in the record. */
@@ -12,8 +12,9 @@ export function Overrule() {
   const [typed, setReason] = useDraft('why this thread');
   const reason = typed ?? '';
   return (
-    <Panel title="I know what it is">
-      <div className="grid gap-3 md:grid-cols-2">
+    <section aria-label="I know what it is" className="grid gap-3 border-t border-line pt-3">
+      <h2 className="text-lg">I know what it is</h2>
+      <div className="grid gap-3">
         <TextField label="Why" value={reason} onCommit={setReason} placeholder="stamped on the part, maker's list…" />
         <TypedField
           label="Designation, then Enter"
@@ -34,6 +35,6 @@ export function Overrule() {
           {percentText(job.name.probability)}.
         </Note>
       )}
-    </Panel>
+    </section>
   );
 }

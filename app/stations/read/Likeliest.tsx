@@ -15,7 +15,7 @@ export function Likeliest() {
     .slice(0, SHOWN);
   return (
     <section aria-label="Likeliest now" className="grid gap-1.5 border-t border-line pt-3">
-      <p aria-live="polite" className="text-ink2">
+      <p aria-live="polite" className="sr-only">
         Likeliest so far: <strong className="num text-ink">{top.designation}</strong>,{' '}
         {percentText(Math.max(ranking.candidates[0]?.probability ?? 0, ranking.special.probability))}.
       </p>

@@ -17,7 +17,13 @@ import { Button } from '../../ui/controls.tsx';
 const SETTLED = 0.97;
 
 /** The two or three readings that would clear up most of the doubt, with the numbers to expect. */
-export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void }) {
+export function NextReading({
+  onArm,
+  heading = false,
+}: {
+  readonly onArm?: (q: Quantity) => void;
+  readonly heading?: boolean;
+}) {
   const view = useJobView();
   // what is asked for next may come a moment after the reading: the hand on the key does not wait for it
   const job = useDeferredValue(view.job);
@@ -33,8 +39,8 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
   if (!ranking) return null;
   const top = Math.max(ranking.candidates[0]?.probability ?? 0, ranking.special.probability);
   return (
-    <section aria-label="What to read next" className="grid gap-2 border-t border-line pt-3">
-      <h2 className="text-lg">What to read next</h2>
+    <section aria-label="What to read next" className="grid gap-2">
+      {heading && <h2 className="border-t border-line pt-3 text-lg">What to read next</h2>}
       {next.length === 0 ? (
         <p className="text-ink2">
           {top > SETTLED
@@ -46,7 +52,7 @@ export function NextReading({ onArm }: { readonly onArm?: (q: Quantity) => void 
           {next.map((n) => (
             <li
               key={`${n.quantity} ${n.leafMm ?? ''} ${n.overCrests ?? ''}`}
-              className="flex flex-wrap items-center justify-between gap-2 border-t border-line pt-2"
+              className="flex flex-wrap items-center justify-between gap-2 border-t border-line pt-2 first:border-0 first:pt-0"
             >
               <span className="min-w-0">
                 <strong>

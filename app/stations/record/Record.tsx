@@ -3,6 +3,8 @@ import { Download } from 'lucide-react';
 import { stationsOf } from '../../../core/job/chain.ts';
 import { STATION_NAMES } from '../../../words/stations.ts';
 import { conclusion } from '../../../words/conclusions.ts';
+import { threadOfJob } from '../../../core/job/derive.ts';
+import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
@@ -15,10 +17,51 @@ export function Record() {
   const { job, states } = useJobView();
   const shop = useShop();
   const system = useSystem();
+  const thread = threadOfJob(job);
   const date = (iso: string): string =>
     new Date(iso).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
   return (
-    <StationFrame station="record" lead="What was cut, how, with what, and whether it fitted.">
+    <StationFrame
+      station="record"
+      toRead
+      lead="What was cut, how, with what, and whether it fitted."
+      acts={
+        <section aria-label="Outcome" className="grid gap-3 border-t border-line pt-3">
+          <Choice
+            label="Does it fit?"
+            even
+            value={job.record.verdict ?? ''}
+            options={[
+              { value: 'fits', label: 'It fits' },
+              { value: 'fits-with-note', label: 'It fits, see note' },
+              { value: 'scrapped', label: 'Scrapped' },
+            ]}
+            onChange={(v) => act({ do: 'setRecord', verdict: v as NonNullable<typeof job.record.verdict> })}
+          />
+          <TextField
+            label="Note for the next time"
+            lines={3}
+            value={job.record.note}
+            onCommit={(t) => act({ do: 'setRecord', note: t })}
+          />
+          <div>
+            <Button onClick={() => exportJob(job)}>
+              <Download aria-hidden size={18} /> Export this job (JSON)
+            </Button>
+          </div>
+        </section>
+      }
+    >
+      {thread && (
+        <ThreadDrawing
+          thread={thread}
+          tentative={false}
+          side={job.intake.make}
+          readings={[]}
+          system={system}
+          caption={`${thread.designation}, as it was named; what was cut stands below.`}
+        />
+      )}
       <Panel
         title={job.title}
         aside={
@@ -43,33 +86,8 @@ export function Record() {
             ))}
         </dl>
       </Panel>
-      <Panel title="Outcome">
-        <div className="grid gap-3">
-          <Choice
-            label="Does it fit?"
-            value={job.record.verdict ?? ''}
-            options={[
-              { value: 'fits', label: 'It fits' },
-              { value: 'fits-with-note', label: 'It fits, see note' },
-              { value: 'scrapped', label: 'Scrapped' },
-            ]}
-            onChange={(v) => act({ do: 'setRecord', verdict: v as NonNullable<typeof job.record.verdict> })}
-          />
-          <TextField
-            label="Note for the next time"
-            lines={3}
-            value={job.record.note}
-            onCommit={(t) => act({ do: 'setRecord', note: t })}
-          />
-        </div>
-      </Panel>
       <Ledger readOnly />
       {job.intake.hazards.length > 0 && <p>Duties with rules of their own: {job.intake.hazards.join(', ')}.</p>}
-      <div>
-        <Button onClick={() => exportJob(job)}>
-          <Download aria-hidden size={18} /> Export this job (JSON)
-        </Button>
-      </div>
     </StationFrame>
   );
 }

@@ -1,12 +1,14 @@
 import { Type, type TSchema } from '@sinclair/typebox';
 import { flanksUnderTool } from '../../cutting/flanks.ts';
 import { clearanceForDutyMm, dutyOf } from '../../fit/duty.ts';
+import { aimProblem } from '../../fit/fit.ts';
 import { bad, good, type Refused } from '../../quantity/outcome.ts';
 import { threadFormOf, type ThreadSpec } from '../../standards/thread.ts';
 import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
+import { aimsThatHold } from '../aim.ts';
 import { basisOf, notYet } from '../chain.ts';
 import { slideAngleFor, suitClass, suitFit } from '../defaults.ts';
-import { threadOfJob } from '../derive.ts';
+import { fitOfJob, threadOfJob } from '../derive.ts';
 import { feedsAtAngle } from '../feed.ts';
 import { makeOf } from '../made.ts';
 import { lastN } from '../metal.ts';
@@ -16,7 +18,7 @@ import { JobSchema, ReadingSchema, ThreadSchema, type Job, type Reading } from '
 import { STATIONS, type StationId } from '../stations.ts';
 import { edit, type Before } from './edit.ts';
 
-const { intake, fit, setup, cut, wearMap, prove, quantity, record } = JobSchema.properties;
+const { intake, fit, setup, cut, wearMap, part, prove, quantity, record } = JobSchema.properties;
 const some = <T extends TSchema>(schema: T) => Type.Optional(schema);
 const station = Type.Unsafe<StationId>({ type: 'string', enum: [...STATIONS] });
 
@@ -59,7 +61,7 @@ export const DESK = {
       const make = rest.make === undefined && (rest.cameIn ?? rest.wanted) !== undefined ? makeOf(intake) : null;
       const next = { ...job, ...given({ title, customer }), intake: { ...intake, ...(make === null ? {} : { make }) } };
       const other = next.intake.make !== job.intake.make || next.intake.wanted !== job.intake.wanted;
-      return { job: other ? suitClass(next) : next };
+      return { job: other ? aimsThatHold(job, suitClass(next)) : next };
     },
   ),
 
@@ -84,6 +86,17 @@ export const DESK = {
     { lengthMm: some(wearMap.properties.lengthMm), unworn: some(wearMap.properties.unworn) },
     ({ job }, f) => ({ job: { ...job, wearMap: { ...job.wearMap, ...given(f) } } }),
   ),
+  /** Head, groove and plain end, as measured; null takes one away again. */
+  describePart: edit(
+    {
+      headDiameterMm: some(part.properties.headDiameterMm),
+      headLengthMm: some(part.properties.headLengthMm),
+      grooveMm: some(part.properties.grooveMm),
+      stubDiameterMm: some(part.properties.stubDiameterMm),
+      stubLengthMm: some(part.properties.stubLengthMm),
+    },
+    ({ job }, f) => ({ job: { ...job, part: { ...job.part, ...given(f) } } }),
+  ),
 
   acceptName: edit(
     {
@@ -97,6 +110,7 @@ export const DESK = {
       const first = job.name === null || job.name.thread.form !== spec.form || job.name.thread.pitch !== spec.pitch;
       let next: Job = { ...job, name: { thread: spec, probability, overruled, reason } };
       if (first) next = suitFit(next);
+      next = aimsThatHold(job, next);
       next = settledNow(next, shop, 'name', at, spec);
       if (!next.settled.read && next.readings.length > 0) next = settledNow(next, shop, 'read', at, spec);
       if (!next.settled.intake) next = settledNow(next, shop, 'intake', at, spec);
@@ -122,7 +136,9 @@ export const DESK = {
     ({ job }, f) => {
       if (!job.name || job.name.thread.family !== 'Special') return bad('thread', 'not-a-special');
       const changed = withDimensions(job.name.thread, f);
-      return changed.ok ? good({ job: { ...job, name: { ...job.name, thread: changed.value } } }) : changed;
+      return changed.ok
+        ? good({ job: aimsThatHold(job, { ...job, name: { ...job.name, thread: changed.value } }) })
+        : changed;
     },
   ),
 
@@ -134,13 +150,14 @@ export const DESK = {
       travel: some(fit.properties.travel),
       clean: some(fit.properties.clean),
       duty: some(fit.properties.duty),
+      aim: some(Type.Partial(fit.properties.aim)),
       gauge: some(fit.properties.gauge),
       pitchClearanceMm: some(fit.properties.pitchClearanceMm),
       crestReliefMm: some(fit.properties.crestReliefMm),
       engagementMm: some(fit.properties.engagementMm),
       tip: some(fit.properties.tip),
     },
-    ({ job }, f) => {
+    ({ job }, { aim, ...f }) => {
       const thread = threadOfJob(job);
       // a duty brings the clearance that suits it along; the person changes it from there
       const suits =
@@ -152,7 +169,11 @@ export const DESK = {
           : {};
       // a clearance typed by itself is no longer that duty's
       const own = f.pitchClearanceMm !== undefined && f.duty === undefined ? { duty: null } : {};
-      return { job: { ...job, fit: { ...job.fit, ...given(f), ...suits, ...own } } };
+      const held = aimsThatHold(job, { ...job, fit: { ...job.fit, ...given(f), ...suits, ...own } });
+      const next = { ...held, fit: { ...held.fit, aim: { ...held.fit.aim, ...given(aim ?? {}) } } };
+      const plan = aim === undefined ? null : fitOfJob(next);
+      const wrong = thread && plan ? aimProblem(plan, thread, next.fit.aim) : null;
+      return wrong ? { ok: false as const, problem: wrong } : good({ job: next });
     },
   ),
 

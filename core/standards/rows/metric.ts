@@ -16,6 +16,9 @@ const ISO_261 = `
 230:-,8,6,4,3 235:-,6,4,3 240:-,8,6,4,3 245:-,6,4,3 250:-,8,6,4,3 255:-,6,4 260:-,8,6,4 265:-,6,4 270:-,8,6,4
 275:-,6,4 280:-,8,6,4 285:-,6,4 290:-,8,6,4 295:-,6,4 300:-,8,6,4`;
 
+// Withdrawn, and still met in instruments and cameras.
+const OLD_SERIES = '1.7:.35 2.3:.4 2.6:.45';
+
 // Three pitches a size (coarse, preferred, fine) where the table has them; the preferred one is first here.
 const ISO_2904 = `
 8:1.5 9:2,1.5 10:2,1.5 11:2,3 12:3,2 14:3,2 16:4,2 18:4,2 20:4,2 22:5,3,8 24:5,3,8 26:5,3,8 28:5,3,8 30:6,3,10
@@ -27,7 +30,15 @@ const ISO_2904 = `
 280:24,12,40 290:24,12,44 300:24,12,44`;
 
 export const METRIC: readonly Family[] = [
-  { id: 'M', name: 'ISO metric', form: 'iso60', system: 'mm', source: 'ISO 261', commonness: 34, table: ISO_261 },
+  {
+    id: 'M',
+    name: 'ISO metric',
+    form: 'iso60',
+    system: 'mm',
+    source: 'ISO 261; M1.7, M2.3, M2.6: old series, withdrawn (from memory)',
+    commonness: 34,
+    table: `${ISO_261} ${OLD_SERIES}`,
+  },
   {
     id: 'Tr',
     name: 'Metric trapezoidal',

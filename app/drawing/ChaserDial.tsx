@@ -1,5 +1,14 @@
 /** The chasing dial as it looks: its marks, those that may be used filled in blue, 0 at the pointer. */
-export function Dial({ marks, safe }: { readonly marks: number; readonly safe: readonly number[] }) {
+export function ChaserDial({
+  marks,
+  safe,
+  label,
+}: {
+  readonly marks: number;
+  readonly safe: readonly number[];
+  /** Where no thread is cut: what the dial is. */
+  readonly label?: string;
+}) {
   const at = (i: number, r: number): [number, number] => {
     const t = (2 * Math.PI * i) / marks - Math.PI / 2;
     return [100 + r * Math.cos(t), 100 + r * Math.sin(t)];
@@ -10,9 +19,10 @@ export function Dial({ marks, safe }: { readonly marks: number; readonly safe: r
       className="size-44"
       role="img"
       aria-label={
-        safe.length === 0
+        label ??
+        (safe.length === 0
           ? 'Chasing dial: no mark is right'
-          : `Chasing dial: marks ${safe.map((s) => s + 1).join(', ')} are right, counting the one first used as 1`
+          : `Chasing dial: marks ${safe.map((s) => s + 1).join(', ')} are right, counting the one first used as 1`)
       }
     >
       <circle cx="100" cy="100" r="84" fill="var(--inset)" stroke="var(--ink2)" strokeWidth="2" />

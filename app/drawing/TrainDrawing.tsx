@@ -1,7 +1,9 @@
-import { useSystem } from '../../store/store.ts';
-import { mountText } from '../../../words/gears.ts';
-import type { Fitting, PlacedGear } from '../../../core/gearing/mount.ts';
-import { spacersOf, turnOf } from '../../../core/gearing/steps.ts';
+import { useSystem } from '../store/store.ts';
+import { mountText } from '../../words/gears.ts';
+import type { Fitting, PlacedGear } from '../../core/gearing/mount.ts';
+import { armAt, type Arm } from '../../core/gearing/arm.ts';
+import { spacersOf, turnOf } from '../../core/gearing/steps.ts';
+import { ArmShape } from './ArmShape.tsx';
 
 /** On a plate the train is scribed and its front plane is steel. */
 const ON_PLATE = {
@@ -42,25 +44,29 @@ function teethPath(g: PlacedGear, moduleMm: number): string {
 export function TrainDrawing({
   mount,
   moduleMm,
+  arm,
   now,
 }: {
   readonly mount: Fitting;
+  /** The arm with its slots and studs, drawn under the gears. */
+  readonly arm?: Arm | null;
   readonly moduleMm: number;
   /** Shafts that are worked on now: lit; the drawing then lies on a plate. */
   readonly now?: readonly number[];
 }) {
   const system = useSystem();
   const tips = mount.gears.map((g) => ({ g, r: (moduleMm * (g.teeth + 2)) / 2 }));
-  const minX = Math.min(...tips.map(({ g, r }) => g.at.x - r)) - PAD;
-  const maxX = Math.max(...tips.map(({ g, r }) => g.at.x + r)) + PAD;
-  const minY = Math.min(...tips.map(({ g, r }) => g.at.y - r)) - PAD;
-  const maxY = Math.max(...tips.map(({ g, r }) => g.at.y + r)) + PAD;
+  const onArm = arm ? armAt(arm, mount.armDeg).slots.flatMap((x) => [x.from, x.to]) : [];
+  const minX = Math.min(...onArm.map((q) => q.x - PAD), ...tips.map(({ g, r }) => g.at.x - r)) - PAD;
+  const maxX = Math.max(...onArm.map((q) => q.x + PAD), ...tips.map(({ g, r }) => g.at.x + r)) + PAD;
+  const minY = Math.min(...onArm.map((q) => q.y - PAD), ...tips.map(({ g, r }) => g.at.y - r)) - PAD;
+  const maxY = Math.max(...onArm.map((q) => q.y + PAD), ...tips.map(({ g, r }) => g.at.y + r)) + PAD;
   const end = mount.gears.at(-1);
   const spacers = spacersOf(mount);
   return (
     <svg
       viewBox={`${minX} ${minY} ${maxX - minX} ${maxY - minY}`}
-      className={now ? 'absolute inset-0 size-full p-4' : 'plate max-h-[26rem] w-full'}
+      className={now ? 'absolute inset-0 size-full p-4' : 'max-h-[24rem] w-full'}
       style={ON_PLATE}
       role="img"
       aria-label={`Train on the arm: ${mountText(mount, system)}`}
@@ -70,6 +76,7 @@ export function TrainDrawing({
           <path d="M0 0V4" stroke="var(--blue)" strokeWidth="0.9" opacity="0.55" />
         </pattern>
       </defs>
+      {arm && <ArmShape {...armAt(arm, mount.armDeg)} bossMm={arm.bossRadiusMm ?? 10} />}
       {/* the back plane first, the front over it */}
       {mount.gears
         .toSorted((a, b) => a.plane - b.plane)

@@ -2,14 +2,12 @@ import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { partOf, pitchOfCount, sigmaOf } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { leastWorn } from '../../../core/job/special.ts';
-import { FINE, lengthText, percentText } from '../../../core/quantity/format.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { acceptName } from '../../shell/settle.ts';
 import { useSystem } from '../../store/store.ts';
-import { Button } from '../../ui/controls.tsx';
 
 /** Read off the drawing; the rest stand under it. */
 const ON_DRAWING = ['majorDiameter', 'minorDiameter', 'crestCount', 'flankAngle', 'depth'] as const;
@@ -17,7 +15,7 @@ const BESIDE = ['crestFlat', 'rootFlat', 'crestRadius', 'rootRadius', 'starts', 
 const UNREAD = 'not known yet';
 
 /** What is known of a special, each with how sure the reading is; the rest said to be unknown, never filled in. */
-function ToCopy({ thread }: { readonly thread: ThreadSpec }) {
+export function ToCopy({ thread }: { readonly thread: ThreadSpec }) {
   const { job } = useJobView();
   const system = useSystem();
   const part = partOf(job);
@@ -32,7 +30,7 @@ function ToCopy({ thread }: { readonly thread: ThreadSpec }) {
     return text === null ? [] : [{ quantity, text }];
   });
   return (
-    <div className="mt-2 grid gap-2">
+    <section aria-label="The dimensions to copy" className="grid gap-2">
       <ThreadDrawing
         thread={thread}
         tentative
@@ -42,7 +40,7 @@ function ToCopy({ thread }: { readonly thread: ThreadSpec }) {
         unread={UNREAD}
         caption={`The dimensions to copy, ${system === 'mm' ? 'mm' : 'inches'}, each as sure as its reading. Dashed: the form is a guess where it is not known yet.`}
       />
-      <dl className="grid gap-x-4 text-sm sm:grid-cols-[12rem_1fr]">
+      <dl className="grid gap-x-4 text-sm sm:grid-cols-[8rem_1fr_8rem_1fr]">
         {BESIDE.map((q) => (
           <div key={q} className="contents">
             <dt className="text-ink2">{QUANTITY_NAMES[q][part]}</dt>
@@ -50,7 +48,7 @@ function ToCopy({ thread }: { readonly thread: ThreadSpec }) {
           </div>
         ))}
       </dl>
-    </div>
+    </section>
   );
 }
 
@@ -78,44 +76,4 @@ function sureText(r: Reading, system: UnitSystem): string {
       return sigma === null ? String(r.value) : within(r.value, sigma);
     }
   }
-}
-
-/** The special among the candidates; when it leads, with the dimensions to copy. */
-export function SpecialRow({ thread, leads }: { readonly thread: ThreadSpec; readonly leads: boolean }) {
-  const { job, ranking } = useJobView();
-  if (!ranking) return null;
-  const { special } = ranking;
-  const accepted = job.name?.thread.designation === thread.designation;
-  return (
-    <li
-      className={`flex flex-wrap items-center justify-between gap-3 rounded-md border border-dashed p-3 ${accepted ? 'border-go bg-gosoft' : 'border-ink2'}`}
-    >
-      <div>
-        <span className="num text-xl font-semibold">{thread.designation}</span>{' '}
-        <span>special, {percentText(special.probability)}</span>
-        <p className="text-sm text-ink2">
-          In no table.{' '}
-          {special.nominal
-            ? 'Round sizes in a usual form: a maker\u2019s own combination.'
-            : 'The sizes to copy are those measured, each as sure as its reading; what was not read is not known.'}
-        </p>
-      </div>
-      {accepted ? (
-        <span className="flex min-h-12 items-center font-semibold text-go">accepted</span>
-      ) : (
-        <Button
-          data-row
-          tone={leads ? 'main' : 'plain'}
-          onClick={() => acceptName(thread, special.probability, false, '')}
-        >
-          Accept as special
-        </Button>
-      )}
-      {leads && (
-        <div className="basis-full">
-          <ToCopy thread={thread} />
-        </div>
-      )}
-    </li>
-  );
 }

@@ -1,0 +1,206 @@
+import { outline } from '../../core/form/outline.ts';
+import type { Residual } from '../../core/identify/deciding.ts';
+import type { UnitSystem } from '../../core/quantity/units.ts';
+import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../../core/standards/thread.ts';
+import { offText, residualName } from '../../words/reasons.ts';
+import { Punched } from './marks.tsx';
+import { Plate, type Size } from './Plate.tsx';
+
+export interface ReadLine {
+  readonly label: string;
+  readonly diameterMm: number;
+}
+
+const PITCHES = 2;
+const TOP = 76;
+const ROW = 34;
+const PAD = 26;
+
+interface Props {
+  readonly threads: readonly [ThreadSpec] | readonly [ThreadSpec, ThreadSpec];
+  readonly side: 'external' | 'internal';
+  readonly lines: readonly ReadLine[];
+  readonly residuals: readonly Residual[];
+  readonly system: UnitSystem;
+}
+
+/** The two that are left, over what was read; below, what was read less what each would have, each row to its own scale. */
+export function RivalsPlate(p: Props) {
+  const [a, b] = p.threads;
+  return (
+    <Plate
+      className="min-h-[26rem]"
+      label={
+        b
+          ? `${a.designation} over ${b.designation}, with the diameters read; ${p.residuals.map((r) => `${residualName(r.reason)}: off by ${r.off.map((o) => offText(o, r.unit, p.system)).join(' and ')}`).join('; ')}`
+          : `${a.designation}, with the diameters read`
+      }
+      draw={(size) => <Drawn {...p} {...size} />}
+    />
+  );
+}
+
+function Drawn({ threads, side, lines, residuals, system, w, h }: Props & Size) {
+  const first = threads[0];
+  const span = PITCHES * pitchMmOf(first);
+  const foot = residuals.length === 0 ? 20 : residuals.length * ROW + 58;
+  const curves = threads.map((t) => {
+    const p = pitchMmOf(t);
+    const n = Math.max(2, 2 * Math.ceil(span / p / 2));
+    // a groove of each lies on the middle of the plate
+    return outline({ ...threadFormOf(t), taper: 0 }, side, p, threadSizes(t).pitchDiameterMm, n)
+      .map((q) => ({ x: q.x - (n / 2) * p, y: q.y }))
+      .filter((q) => Math.abs(q.x) <= span / 2 + p);
+  });
+  const ys = [...curves.flat().map((q) => q.y), ...lines.map((l) => l.diameterMm / 2)];
+  const [top, bottom] = [Math.max(...ys), Math.min(...ys)];
+  const room = Math.max(80, h - TOP - foot - PAD);
+  const scale = Math.min((w - 2 * PAD) / span, room / Math.max(top - bottom, 1e-6));
+  const x = (mm: number): number => w / 2 + mm * scale;
+  const y = (r: number): number => TOP + PAD / 2 + (room - (top - bottom) * scale) / 2 + (top - r) * scale;
+  const path = (pts: readonly { x: number; y: number }[]): string =>
+    pts.map((q) => `${x(q.x).toFixed(1)} ${y(q.y).toFixed(1)}`).join('L');
+  const [ca, cb] = curves;
+  const angle = threads.map((t) => threadFormOf(t).leadingFlankDeg + threadFormOf(t).trailingFlankDeg);
+  const differ = angle[1] !== undefined && Math.abs((angle[0] ?? 0) - angle[1]) > 0.2;
+  return (
+    <>
+      <defs>
+        <clipPath id="rivals">
+          <rect x={PAD} y={TOP - 10} width={w - 2 * PAD} height={room + PAD + 20} />
+        </clipPath>
+      </defs>
+      <text x={PAD} y="36" fontSize="20" fontWeight="700" fill="var(--scribe)">
+        {threads.length === 2 ? 'The two likeliest, over what was read' : 'The likeliest, over what was read'}
+      </text>
+      {threads.map((t, i) => (
+        <g key={t.designation} transform={`translate(${PAD + i * Math.min(330, w / 2 - PAD)} 60)`}>
+          <path d="M0 0H34" stroke="var(--scribe)" strokeWidth="3.5" {...(i ? { strokeDasharray: '9 5' } : {})} />
+          <text x="44" y="6" fontSize="17" fontFamily="var(--font-mono)" fill="var(--scribe)">
+            {t.designation}
+          </text>
+        </g>
+      ))}
+      <g clipPath="url(#rivals)">
+        {ca && (
+          <path
+            d={`M${path(ca)}V${side === 'external' ? h - foot : TOP - 10}H${x(ca[0]?.x ?? 0)}Z`}
+            fill="url(#hatch)"
+          />
+        )}
+        {ca && cb && (
+          <path
+            d={`M${path(ca)}L${path(cb.toReversed())}Z`}
+            fill="var(--scribe2)"
+            fillOpacity="0.45"
+            fillRule="evenodd"
+          />
+        )}
+        {curves.map((c, i) => (
+          <path
+            key={i}
+            d={`M${path(c)}`}
+            fill="none"
+            stroke="var(--scribe)"
+            strokeWidth="3.2"
+            strokeLinejoin="round"
+            {...(i ? { strokeDasharray: '11 6' } : {})}
+          />
+        ))}
+      </g>
+      {lines.map((l, i) => (
+        <g key={i}>
+          <path d={`M${PAD} ${y(l.diameterMm / 2)}H${w - PAD}`} stroke="var(--scribe)" strokeWidth="1.4" />
+          <Punched x={w - PAD - 20 - i * 22} y={y(l.diameterMm / 2)} />
+          <text
+            x={PAD + 6}
+            y={y(l.diameterMm / 2) + (i % 2 === 0 ? -6 : 18)}
+            fontSize="15"
+            fontFamily="var(--font-mono)"
+            fill="var(--scribe)"
+            stroke="var(--plate)"
+            strokeWidth="4"
+            paintOrder="stroke"
+          >
+            read {l.label}
+          </text>
+        </g>
+      ))}
+      {differ && (
+        <text
+          x={w / 2}
+          y={side === 'external' ? y(top) + 30 : y(bottom) - 14}
+          textAnchor="middle"
+          fontSize="34"
+          fontWeight="700"
+          fontFamily="var(--font-mono)"
+          fill="var(--straw)"
+          stroke="var(--plate)"
+          strokeWidth="6"
+          paintOrder="stroke"
+        >
+          {angle.map((d) => `${Number(d.toFixed(1))}\u00b0`).join(' or ')}
+        </text>
+      )}
+      {residuals.length > 0 && <Residuals rows={residuals} system={system} w={w} y={h - foot + 26} />}
+    </>
+  );
+}
+
+/** What was read less what each would have: the full dot is the first, the ring the second. */
+function Residuals({
+  rows,
+  system,
+  w,
+  y,
+}: {
+  readonly rows: readonly Residual[];
+  readonly system: UnitSystem;
+  readonly w: number;
+  readonly y: number;
+}) {
+  const [left, right] = [PAD + 120, w - PAD - 190];
+  const middle = (left + right) / 2;
+  return (
+    <g fontSize="15" fill="var(--scribe2)">
+      <path d={`M${PAD} ${y - 18}H${w - PAD}`} stroke="var(--scribe2)" />
+      <text x={PAD} y={y + 2}>
+        read, less what it would be
+      </text>
+      <path d={`M${middle} ${y + 10}V${y + 14 + rows.length * ROW}`} stroke="var(--scribe)" strokeDasharray="6 4" />
+      {rows.map((r, i) => {
+        const at = y + 10 + (i + 0.5) * ROW;
+        const most = Math.max(Math.abs(r.off[0]), Math.abs(r.off[1]));
+        const to = (off: number): number => middle + (most === 0 ? 0 : (off / most) * ((right - left) / 2 - 8));
+        return (
+          <g key={i}>
+            <text x={PAD} y={at + 5}>
+              {residualName(r.reason)}
+            </text>
+            <path d={`M${middle} ${at - 4}H${to(r.off[0])}`} stroke="var(--scribe)" strokeWidth="3" />
+            <path
+              d={`M${middle} ${at + 5}H${to(r.off[1])}`}
+              stroke="var(--scribe)"
+              strokeWidth="3"
+              strokeDasharray="7 4"
+            />
+            <circle cx={to(r.off[0])} cy={at - 4} r="5.5" fill="var(--scribe)" />
+            <circle cx={to(r.off[1])} cy={at + 5} r="5" fill="var(--deep)" stroke="var(--scribe)" strokeWidth="2.5" />
+            {r.off.map((off, k) => (
+              <text
+                key={k}
+                x={w - PAD - (1 - k) * 86}
+                y={at + 5}
+                textAnchor="end"
+                fontFamily="var(--font-mono)"
+                fill="var(--scribe)"
+              >
+                {offText(off, r.unit, system)}
+              </text>
+            ))}
+          </g>
+        );
+      })}
+    </g>
+  );
+}

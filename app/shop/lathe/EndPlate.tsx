@@ -1,0 +1,230 @@
+import { useMemo, useRef, useState } from 'react';
+import { armOf, mountOn } from '../../../core/gearing/latheArm.ts';
+import type { Arm as Geometry } from '../../../core/gearing/arm.ts';
+import type { Lathe } from '../../../core/lathe/schema.ts';
+import { lengthText } from '../../../core/quantity/format.ts';
+import { HeadEnd, handlesOf, headBox, type Handle, type Moved } from '../../drawing/HeadEnd.tsx';
+import { DyeCoat, PlateDefs } from '../../drawing/Plate.tsx';
+import { parseLength } from '../../../core/quantity/length.ts';
+import { useSystem } from '../../store/store.ts';
+import { TypedField } from '../../ui/fields.tsx';
+import { useSize } from '../../ui/useSize.ts';
+import { movedLathe } from './moved.ts';
+import { armFrom, type Measures, type Whole } from './measures.ts';
+import type { LathePanel } from './edit.ts';
+
+/** A finger needs this much, px, whatever the scale. */
+const FINGER = 24;
+/** Of the page of a lathe nobody has measured: a general form, drawn dashed, and nothing of it kept. */
+const GENERAL: Whole = { centresMm: 120, fromMm: 40, toMm: 110, bossRadiusMm: 9, shaftRadiusMm: 11 };
+const USUAL_LEAN = 28;
+
+interface Props extends LathePanel {
+  /** What was dragged or typed of an arm that is not whole yet. */
+  readonly read: Measures;
+  readonly onRead: (read: Measures) => void;
+}
+
+/** The headstock end as a drawing: its studs, slots, walls and leadscrew are dragged to where they are. */
+export function EndPlate({ lathe, edit, read, onRead }: Props) {
+  const system = useSystem();
+  const svg = useRef<SVGSVGElement>(null);
+  const figure = useRef<HTMLElement>(null);
+  const room = useSize(figure, { w: 600, h: 500 });
+  const [held, setHeld] = useState<{ readonly id: string; readonly moved: Moved | null } | null>(null);
+  const [view, setView] = useState<ReturnType<typeof headBox> | null>(null);
+  const measured = lathe.arm !== null;
+  const kept: Lathe = measured ? lathe : { ...lathe, arm: armFrom({ ...GENERAL, ...given(read) }) };
+  const shown = held?.moved ? movedLathe(kept, held.moved) : kept;
+  const arm: Geometry = armOf({ ...shown, moduleMm: shown.moduleMm ?? 1.5 }) ?? {
+    ...GENERAL,
+    moduleMm: 1.5,
+    slots: [],
+  };
+  const mount = useMemo(() => {
+    const m = lathe.mounted && lathe.arm ? mountOn(lathe, lathe.mounted, false) : null;
+    return m?.fits ? m : null;
+  }, [lathe]);
+  const leanDeg =
+    mount?.armDeg ?? (arm.swing ? Math.max(arm.swing.fromDeg, Math.min(arm.swing.toDeg, USUAL_LEAN)) : USUAL_LEAN);
+  // while something is dragged the drawing keeps its scale under the finger
+  const box = view ?? headBox(arm);
+  const handles = handlesOf(arm, leanDeg);
+  const known = (h: Handle): boolean => {
+    const key = measureOf(h.by(0));
+    return measured || key === null || read[key] !== undefined;
+  };
+
+  const commit = (moved: Moved): void => {
+    if (measured) edit('move a point of the arm', (l) => void Object.assign(l, movedLathe(l, moved)));
+    else {
+      const key = measureOf(moved);
+      if (key !== null && 'mm' in moved) onRead({ ...read, [key]: moved.mm });
+    }
+  };
+  const placeOf = (e: React.PointerEvent) => {
+    const m = svg.current?.getScreenCTM();
+    return m ? new DOMPoint(e.clientX, e.clientY).matrixTransform(m.inverse()) : null;
+  };
+  const finger = (FINGER * box.w) / Math.max(room.w, 1);
+  return (
+    <figure ref={figure} className="plate on-plate relative overflow-hidden">
+      <DyeCoat />
+      <svg
+        ref={svg}
+        viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+        className="relative block max-h-[32rem] w-full"
+        role="group"
+        aria-label="The headstock end, seen with the cover off"
+        fontFamily="var(--font-sans)"
+      >
+        <PlateDefs />
+        <HeadEnd arm={arm} leanDeg={leanDeg} measured={measured} mount={held ? null : mount} />
+        <text x={0} y={(arm.shaftRadiusMm ?? 10) + 12} textAnchor="middle" fontSize="8" fill="var(--scribe)">
+          spindle stud
+        </text>
+        <text
+          x={arm.centresMm}
+          y={(arm.shaftRadiusMm ?? 10) + 12}
+          textAnchor="middle"
+          fontSize="8"
+          fill="var(--scribe)"
+        >
+          {lathe.kind === 'gearbox' ? 'gearbox input' : 'leadscrew'}
+        </text>
+        {handles
+          .filter((h) => measured || !h.id.startsWith('beside'))
+          .map((h) => {
+            const text =
+              h.unit === 'mm' ? lengthText(h.value, system, { stepMm: 0.1, stepIn: 0.005 }) : `${h.value}\u00b0`;
+            return (
+              <g
+                key={h.id}
+                role="slider"
+                tabIndex={0}
+                aria-label={`Point: ${h.label}`}
+                aria-valuenow={Number(h.value.toFixed(2))}
+                aria-valuetext={known(h) ? text : `${text}, not measured yet`}
+                style={{ touchAction: 'none', cursor: 'grab' }}
+                onPointerDown={(e) => {
+                  e.currentTarget.setPointerCapture(e.pointerId);
+                  setView(box);
+                  setHeld({ id: h.id, moved: null });
+                }}
+                onPointerMove={(e) => {
+                  if (held?.id !== h.id) return;
+                  const p = placeOf(e);
+                  const from = handlesOf(armOf({ ...kept, moduleMm: 1.5 }) ?? arm, leanDeg).find((x) => x.id === h.id);
+                  if (p && from) setHeld({ id: h.id, moved: from.to(p) });
+                }}
+                onPointerUp={() => {
+                  if (held?.moved) commit(held.moved);
+                  setHeld(null);
+                  setView(null);
+                }}
+                onPointerCancel={() => {
+                  setHeld(null);
+                  setView(null);
+                }}
+                onKeyDown={(e) => {
+                  const n = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[
+                    e.key
+                  ];
+                  if (n === undefined) return;
+                  e.preventDefault();
+                  commit(h.by(n));
+                }}
+              >
+                <circle cx={h.at.x} cy={h.at.y} r={finger} fill="transparent" />
+                <circle cx={h.at.x} cy={h.at.y} r="4.2" fill="var(--scribe)" />
+                <circle
+                  cx={h.at.x}
+                  cy={h.at.y}
+                  r="1.8"
+                  fill={held?.id === h.id ? 'var(--straw)' : known(h) ? 'var(--deep)' : 'var(--scribe)'}
+                />
+                {held?.id === h.id && (
+                  <text
+                    x={h.at.x}
+                    y={h.at.y - 8}
+                    textAnchor="middle"
+                    fontSize="11"
+                    fontWeight="700"
+                    fontFamily="var(--font-mono)"
+                    fill="var(--straw)"
+                    stroke="var(--plate)"
+                    strokeWidth="3"
+                    paintOrder="stroke"
+                  >
+                    {text}
+                  </text>
+                )}
+              </g>
+            );
+          })}
+      </svg>
+      <div
+        className="relative grid grid-cols-2 gap-2 px-4 sm:grid-cols-5"
+        role="group"
+        aria-label="Measured on the drawing"
+      >
+        {TYPED.map(([key, label]) => {
+          const mm = measured ? valueOf(kept.arm, key) : (read[key] ?? null);
+          return (
+            <TypedField
+              key={key}
+              label={label}
+              patch
+              shown={mm === null ? '' : lengthText(mm, system, { stepMm: 0.1, stepIn: 0.005 })}
+              placeholder={'\u2013'}
+              parse={(t) => parseLength(t, { system, field: label, allowZero: true, maxMm: 2000 })}
+              onCommit={(v) => commit(movedOf(key, v.mm))}
+            />
+          );
+        })}
+      </div>
+      <figcaption className="relative px-4 pt-2 pb-3 text-scribe">
+        {measured
+          ? 'Drag a punched point, or type it.'
+          : 'Not measured: a general form, dashed. Drag each point to where it is on this lathe, or type it; nothing is kept until all of it is said.'}
+      </figcaption>
+    </figure>
+  );
+}
+
+/** What is typed on the plate itself; of several slots the first. */
+const TYPED = [
+  ['centresMm', 'Centres'],
+  ['fromMm', 'Slot, nearest'],
+  ['toMm', 'Slot, furthest'],
+  ['bossRadiusMm', 'Nut radius'],
+  ['shaftRadiusMm', 'End radius'],
+] as const;
+const valueOf = (arm: Lathe['arm'], key: keyof Whole): number | null =>
+  arm === null ? null : key === 'fromMm' || key === 'toMm' ? (arm.slots[0]?.[key] ?? null) : arm[key];
+function movedOf(key: keyof Whole, mm: number): Moved {
+  switch (key) {
+    case 'centresMm':
+      return { what: 'centres', mm };
+    case 'bossRadiusMm':
+      return { what: 'boss', mm };
+    case 'shaftRadiusMm':
+      return { what: 'shaft', mm };
+    case 'fromMm':
+      return { what: 'from', slot: 0, mm };
+    case 'toMm':
+      return { what: 'to', slot: 0, mm };
+  }
+}
+
+const MEASURE_OF = {
+  centres: 'centresMm',
+  boss: 'bossRadiusMm',
+  shaft: 'shaftRadiusMm',
+  from: 'fromMm',
+  to: 'toMm',
+} as const;
+/** Which of the measures a move gives; null: none of those an arm begins with. */
+const measureOf = ({ what }: Moved): keyof Whole | null =>
+  what === 'beside' || what === 'swing' || what === 'wall' ? null : MEASURE_OF[what];
+const given = (m: Measures): Partial<Whole> => Object.fromEntries(Object.entries(m).filter(([, v]) => v !== undefined));

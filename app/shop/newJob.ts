@@ -1,0 +1,18 @@
+import { newJob } from '../../core/job/create.ts';
+import { makeOf } from '../../core/job/made.ts';
+import type { Job } from '../../core/job/schema.ts';
+import { putJobs } from '../storage/db.ts';
+import { channel } from '../store/store.ts';
+
+/** Begins a job in the record. @param cameIn what is on the bench @returns its identity */
+export async function beginJob(cameIn: Job['intake']['cameIn'] = 'screw'): Promise<string> {
+  const job = newJob(
+    crypto.randomUUID(),
+    `Job of ${new Date().toLocaleDateString(undefined, { dateStyle: 'medium' })}`,
+    new Date(),
+  );
+  const intake = { ...job.intake, cameIn };
+  await putJobs([{ ...job, intake: { ...intake, make: makeOf(intake) ?? intake.make } }]);
+  channel.say({ what: 'job', id: job.id, rev: 1 });
+  return job.id;
+}

@@ -12,7 +12,9 @@ export interface ReadLine {
 }
 
 const PITCHES = 2;
-const TOP = 76;
+/** Below this width the two names stand under one another. */
+const NARROW = 520;
+
 const ROW = 34;
 const PAD = 26;
 
@@ -41,6 +43,8 @@ export function RivalsPlate(p: Props) {
 }
 
 function Drawn({ threads, side, lines, residuals, system, w, h }: Props & Size) {
+  const narrow = w < NARROW;
+  const TOP = narrow ? 100 : 76;
   const first = threads[0];
   const span = PITCHES * pitchMmOf(first);
   const foot = residuals.length === 0 ? 20 : residuals.length * ROW + 58;
@@ -70,11 +74,14 @@ function Drawn({ threads, side, lines, residuals, system, w, h }: Props & Size) 
           <rect x={PAD} y={TOP - 10} width={w - 2 * PAD} height={room + PAD + 20} />
         </clipPath>
       </defs>
-      <text x={PAD} y="36" fontSize="20" fontWeight="700" fill="var(--scribe)">
+      <text x={PAD} y="36" fontSize={narrow ? 15 : 20} fontWeight="700" fill="var(--scribe)">
         {threads.length === 2 ? 'The two likeliest, over what was read' : 'The likeliest, over what was read'}
       </text>
       {threads.map((t, i) => (
-        <g key={t.designation} transform={`translate(${PAD + i * Math.min(330, w / 2 - PAD)} 60)`}>
+        <g
+          key={t.designation}
+          transform={`translate(${narrow ? PAD : PAD + i * Math.min(330, w / 2 - PAD)} ${narrow ? 60 + i * 24 : 60})`}
+        >
           <path d="M0 0H34" stroke="var(--scribe)" strokeWidth="3.5" {...(i ? { strokeDasharray: '9 5' } : {})} />
           <text x="44" y="6" fontSize="17" fontFamily="var(--font-mono)" fill="var(--scribe)">
             {t.designation}
@@ -131,7 +138,7 @@ function Drawn({ threads, side, lines, residuals, system, w, h }: Props & Size) 
           x={w / 2}
           y={side === 'external' ? y(top) + 30 : y(bottom) - 14}
           textAnchor="middle"
-          fontSize="34"
+          fontSize={narrow ? 22 : 34}
           fontWeight="700"
           fontFamily="var(--font-mono)"
           fill="var(--straw)"

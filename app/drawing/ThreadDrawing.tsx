@@ -70,12 +70,12 @@ export function ThreadDrawing({ thread, tentative, side, readings, system, unrea
     { q: 'depth', x: W - RIGHT + 10, y: Math.max(rootY - 24, crestY + 34), w: RIGHT - 14, known: dims.depth },
   ];
   return (
-    <figure className="plate on-plate relative overflow-hidden">
+    <figure className="plate on-plate @container relative overflow-hidden">
       <DyeCoat />
-      <div className="relative mx-auto w-full" style={{ aspectRatio: `${W} / ${H}`, maxWidth: 860 }}>
+      <div className="relative mx-auto w-full max-w-[860px] @lg:aspect-[640/214]">
         <svg
           viewBox={`0 0 ${W} ${H}`}
-          className="absolute inset-0 h-full w-full"
+          className="block w-full @lg:absolute @lg:inset-0 @lg:h-full"
           style={SCRIBED}
           role="img"
           aria-label={
@@ -121,9 +121,12 @@ export function ThreadDrawing({ thread, tentative, side, readings, system, unrea
             </text>
           )}
         </svg>
-        {places.map((p) => (
-          <Place key={p.q} {...p} side={side} taken={read(p.q)} tentative={tentative} unread={unread ?? '?'} />
-        ))}
+        {/* where there is no room beside the section the figures stand below it */}
+        <div className="grid grid-cols-2 gap-1 px-4 pb-2 @lg:contents">
+          {places.map((p) => (
+            <Place key={p.q} {...p} side={side} taken={read(p.q)} tentative={tentative} unread={unread ?? '?'} />
+          ))}
+        </div>
       </div>
       <figcaption className="relative px-4 pb-2 text-sm text-scribe2">
         {caption ??
@@ -151,13 +154,13 @@ interface PlaceProps {
 }
 
 function Place({ q, x, y, w, side, known, taken, tentative, unread }: PlaceProps) {
-  const style = { left: `${(x / W) * 100}%`, top: `${(y / H) * 100}%`, width: `${(w / W) * 100}%` };
+  const style = { left: `${(x / W) * 100}%`, top: `${(y / H) * 100}%`, '--w': `${(w / W) * 100}%` };
   const name = NAMES[q] ?? patchName(q, side);
   const given = taken !== null || (known !== undefined && !tentative);
   return (
     <div
       className={clsx(
-        'absolute block rounded-[3px] border px-2 py-0.5 text-left leading-tight',
+        'block rounded-[3px] @lg:absolute @lg:w-(--w) border px-2 py-0.5 text-left leading-tight',
         given ? 'border-edge bg-panel text-ink' : 'border-dashed border-scribe2 bg-deep text-scribe',
       )}
       style={style}

@@ -28,7 +28,7 @@ export function Rule({ station }: { readonly station: StationId }) {
   const next = list.find((s) => states[s].kind === 'stale' || states[s].kind === 'open');
   return (
     <nav aria-label="Stations" className="no-print border-b-2 border-edge">
-      <ol className="rule-cells grid h-16 auto-cols-fr grid-flow-col max-xs:auto-cols-auto">
+      <ol className="rule-cells grid h-16 auto-cols-fr grid-flow-col max-lg:auto-cols-auto">
         {list.map((s, i) => (
           <Cell
             key={s}
@@ -66,7 +66,7 @@ function Cell({ job, station, state, current, actHere, near, line }: CellProps) 
   const Icon = current && state.kind === 'open' ? CircleDot : STATE_ICONS[state.kind];
   const said = state.kind === 'stale' || state.kind === 'blocked' ? STATE_WORDS[state.kind] : (line ?? '\u2013');
   return (
-    <li className={clsx('min-w-0', !near && 'max-xs:hidden', current && 'max-xs:w-full')}>
+    <li className={clsx('min-w-0', !near && 'max-xs:hidden', current && 'max-lg:min-w-max max-xs:w-full')}>
       <Link
         to={`/jobs/${job.id}/${station}`}
         aria-current={current ? 'page' : undefined}

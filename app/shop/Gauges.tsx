@@ -19,10 +19,10 @@ export function Gauges() {
     <Page title="Gauges" lead="What you measure with, how well it reads, and the wires and pins you own.">
       <div className="grid gap-4 md:grid-cols-2">
         <Panel title="Instruments">
-          <ul className="grid gap-3">
+          <ul className="@container grid grid-cols-[minmax(0,1fr)] gap-3">
             {shop.instruments.map((i) => (
               <DraftScope key={i.id} id={i.id}>
-                <li className="grid grid-cols-[minmax(0,1fr)_10rem_auto] items-end gap-2">
+                <li className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-2 gap-y-1 border-t border-line pt-2 @md:grid-cols-[minmax(0,1fr)_10rem_auto] @max-md:*:first:col-span-2">
                   <TextField
                     label={`Name (${i.measures})`}
                     value={i.name}

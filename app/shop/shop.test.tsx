@@ -281,6 +281,7 @@ describe('tables', () => {
     await openAt('/tables');
     const search = screen.getByRole('combobox', { name: 'Find a thread' });
     await user.type(search, 'M10');
+    await screen.findByRole('heading', { name: /^M10,/ });
     await press('Lay over others');
     await user.clear(search);
     await user.type(search, '3/8-16 bsw');

@@ -87,6 +87,7 @@ const matches = (id: string, name: string, word: string): boolean =>
         .some((n) => n.startsWith(word))));
 
 const LOG_D = Float64Array.from(CATALOGUE, (r) => Math.log(r.majorMm));
+const WEIGHTS = Float64Array.from(CATALOGUE, (r) => r.weight);
 const LOG_P = Float64Array.from(CATALOGUE, (r) => Math.log(r.pitchMm));
 
 /** A pipe size or number size is meant by its label as often as by its diameter. */
@@ -98,7 +99,8 @@ export function searchTables(query: TableQuery): readonly StandardThread[] {
   if (families === null && majorMm === null && pitchMm === null && size === null) return CATALOGUE;
   const d = majorMm === null ? null : Math.log(majorMm);
   const p = pitchMm === null ? null : Math.log(pitchMm);
-  const scored: { row: StandardThread; away: number }[] = [];
+  const kept: number[] = [];
+  const aways = new Float64Array(CATALOGUE.length);
   CATALOGUE.forEach((row, i) => {
     if (families !== null && !families.includes(row.family)) return;
     const labelled = size !== null && row.size === size;
@@ -107,8 +109,11 @@ export function searchTables(query: TableQuery): readonly StandardThread[] {
     if (d !== null)
       away += labelled ? Math.min(LABEL_BONUS, Math.abs((LOG_D[i] ?? 0) - d)) : Math.abs((LOG_D[i] ?? 0) - d);
     if (p !== null) away += Math.abs((LOG_P[i] ?? 0) - p);
-    scored.push({ row, away });
+    aways[i] = away;
+    kept.push(i);
   });
   // equal distance: the usual sizes before the seldom ones
-  return scored.sort((a, b) => a.away - b.away || b.row.weight - a.row.weight).map((s) => s.row);
+  return kept
+    .sort((a, b) => (aways[a] ?? 0) - (aways[b] ?? 0) || (WEIGHTS[b] ?? 0) - (WEIGHTS[a] ?? 0))
+    .flatMap((i) => CATALOGUE[i] ?? []);
 }

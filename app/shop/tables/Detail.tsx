@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { BORE_SHARES, rowFacts } from '../../../core/tables/row.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { tpiOf } from '../../../core/quantity/pitch.ts';
@@ -20,7 +20,7 @@ interface DetailProps {
 }
 
 /** One row of the tables: drawing, sizes with their working, limits. */
-export function Detail({ row, system, comparing, canCompare, onCompare }: DetailProps) {
+export const Detail = memo(function Detail({ row, system, comparing, canCompare, onCompare }: DetailProps) {
   const shown = useMemo(() => rowFacts(row), [row]);
   const { thread, form, sizes, pitchMm: p, steps, wires } = shown;
   const [side, setSide] = useState<'external' | 'internal'>('external');
@@ -98,7 +98,7 @@ export function Detail({ row, system, comparing, canCompare, onCompare }: Detail
       <LimitsTable row={row} system={system} />
     </Panel>
   );
-}
+});
 
 interface Fact {
   readonly name: string;

@@ -110,9 +110,9 @@ function ChangeGears({ thread, lathe }: { readonly thread: ThreadSpec; readonly 
     train && state?.lead && state.errorPpm !== null ? { train, lead: state.lead, ppm: state.errorPpm } : null;
   return (
     <div
-      className={`grid content-start gap-3 ${chosen ? 'lg:grid-cols-[22rem_minmax(0,1fr)] desk:min-h-0 desk:grid-rows-[minmax(0,1fr)]' : ''}`}
+      className={`grid content-start gap-3 ${chosen ? 'lg:grid-cols-[24rem_minmax(0,1fr)] desk:min-h-0 desk:grid-rows-[minmax(0,1fr)]' : ''}`}
     >
-      <div className="grid content-start gap-3 desk:overflow-y-auto">
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3 desk:overflow-y-auto">
         <TrainSearch thread={thread} lathe={lathe} flanks={flanks} />
       </div>
       {chosen && (

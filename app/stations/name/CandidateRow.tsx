@@ -31,7 +31,7 @@ export function CandidateRow({ c, first, onlyStarts, accepted, weighing }: Props
         <span className="num shrink-0 text-lg font-semibold">{percentText(c.probability)}</span>
       </div>
       <div aria-hidden className="h-2 bg-line">
-        <div className="h-2 bg-plate" style={{ width: `${Math.max(0.5, c.probability * 100)}%` }} />
+        <div className="h-2 bg-blue" style={{ width: `${Math.max(0.5, c.probability * 100)}%` }} />
       </div>
       <p className="text-sm text-ink2">
         {c.special

@@ -26,7 +26,7 @@ export function Likeliest() {
               <span>{c.name}</span> <span className="shrink-0">{percentText(c.share)}</span>
             </span>
             <span className="block h-2 bg-line" aria-hidden>
-              <span className="block h-full bg-plate" style={{ width: `${Math.round(c.share * 100)}%` }} />
+              <span className="block h-full bg-blue" style={{ width: `${Math.round(c.share * 100)}%` }} />
             </span>
           </li>
         ))}

@@ -2,7 +2,10 @@ import { availableParallelism } from 'node:os';
 import { mountTrain } from '../core/gearing/mount.ts';
 import { findTrains } from '../core/gearing/search.ts';
 import { rank } from '../core/identify/rank.ts';
-import { reliability, seeded } from '../core/identify/simulate.ts';
+import { Dice } from '../sim/random.ts';
+import { harshPart } from '../sim/naming/harsh.ts';
+import { seeded, simulatePart } from '../sim/naming/plain.ts';
+import { score, type Dealt } from '../sim/naming/score.ts';
 import { exact } from '../core/quantity/rational.ts';
 import { readQuery, searchTables } from '../core/standards/search.ts';
 import { CATALOGUE } from '../core/standards/catalogue.ts';
@@ -137,13 +140,24 @@ time('mounting one train, idlers sought among 20 gears', 60, () => {
   return mountTrain(pick.slice(0, pairs), pick.slice(pairs, 2 * pairs), pick.slice(2 * pairs), arm, 'odd');
 });
 
-if (process.argv.includes('calibration')) {
-  const parts = 2000;
-  console.log(`\nReliability of identification over ${parts} simulated worn parts (seed 11)\n`);
+const percent = (x: number): string => `${(x * 100).toFixed(1)} %`;
+function calibration(title: string, parts: number, deal: () => Dealt): void {
+  const got = score(parts, deal);
+  console.log(`\n${title}: ${percent(got.top)} named rightly, log loss ${got.logLoss.toFixed(3)}\n`);
   console.log('| stated | parts | mean stated | right |\n|---|---|---|---|');
-  for (const row of reliability(parts, seeded(11))) {
+  for (const b of got.bands)
     console.log(
-      `| ${Math.round(row.from * 100)}-${Math.round(row.to * 100)} % | ${row.parts} | ${(row.stated * 100).toFixed(1)} % | ${(row.right * 100).toFixed(1)} % |`,
+      `| ${Math.round(b.from * 100)}-${Math.round(b.to * 100)} % | ${b.parts} | ${percent(b.stated)} | ${percent(b.right)} |`,
     );
-  }
+  console.log('\n| family | parts | right | pitch within 0.2 % |\n|---|---|---|---|');
+  for (const g of got.groups)
+    console.log(
+      `| ${g.group} | ${g.parts} | ${percent(g.right / g.parts)} | ${g.group.startsWith('special') ? percent(g.pitchRight / g.parts) : ''} |`,
+    );
+}
+if (process.argv.includes('calibration')) {
+  const plain = seeded(11);
+  const harsh = new Dice(17);
+  calibration('2000 parts of the plain bench (seed 11)', 2000, () => simulatePart(plain));
+  calibration('2000 parts of the harsh bench (seed 17)', 2000, () => harshPart(harsh));
 }

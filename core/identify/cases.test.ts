@@ -5,7 +5,6 @@ import { formAt } from '../form/shape.ts';
 import { expectationOf } from './hypotheses.ts';
 import { likelihood } from './likelihood.ts';
 import { rank, type Ranking } from './rank.ts';
-import { reliability, seeded } from './simulate.ts';
 import { rivalsOf } from './specialRival.ts';
 
 // Facts of the trade about which threads fool people, and readings as a bench would take them: common practice, no source.
@@ -388,13 +387,3 @@ describe('next readings', () => {
     for (const n of offers) if (n.spanMm !== null) expect(n.spanMm).toBeLessThanOrEqual(30);
   });
 });
-
-test('stated probabilities are right about as often as stated (80 simulated parts; the full table is in docs/calibration.md)', () => {
-  const rows = reliability(80, seeded(5));
-  const parts = rows.reduce((s, r) => s + r.parts, 0);
-  const stated = rows.reduce((s, r) => s + r.stated * r.parts, 0) / parts;
-  const right = rows.reduce((s, r) => s + r.right * r.parts, 0) / parts;
-  expect(parts).toBe(80);
-  // three standard errors of a share of 80
-  expect(Math.abs(stated - right)).toBeLessThan(3 * Math.sqrt((stated * (1 - stated)) / parts));
-}, 60_000);

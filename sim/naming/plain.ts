@@ -1,19 +1,28 @@
-import type { Evidence, Part, Wear } from '../evidence/evidence.ts';
-import { formAt } from '../form/shape.ts';
-import { hypotheses, SPECIAL_PRIOR, startsPrior, expectationOf, type Expectation } from './hypotheses.ts';
-import { rank } from './rank.ts';
+import type { Evidence, Part, Wear } from '../../core/evidence/evidence.ts';
+import { formAt } from '../../core/form/shape.ts';
+import {
+  hypotheses,
+  SPECIAL_PRIOR,
+  startsPrior,
+  expectationOf,
+  type Expectation,
+} from '../../core/identify/hypotheses.ts';
 
 /** Numbers in [0, 1), from outside: the same seed gives the same parts. */
 export type Random = () => number;
 
 /** One worn part as it comes to the bench: what it really is, and what was read off it. */
 export interface SimulatedPart {
-  readonly truth: Expectation & { readonly starts: number; readonly special: boolean; readonly name: string };
+  readonly truth: Expectation & {
+    readonly starts: number;
+    readonly special: boolean;
+    readonly name: string;
+    readonly group: string;
+  };
   readonly part: Part;
   readonly evidence: readonly Evidence[];
 }
 
-const NO_CONTEXT = { origin: null, use: null } as const;
 const normal = (r: Random): number => Math.sqrt(-2 * Math.log(1 - r())) * Math.cos(2 * Math.PI * r());
 const pick = <T>(list: readonly T[], r: Random): T => list[Math.floor(r() * list.length)] as T;
 /** Wear of a worn place: gamma of shape 2, which starts at nothing and has a tail; not the exponential of the model. */
@@ -111,60 +120,19 @@ export function simulatePart(r: Random): SimulatedPart {
   }
   if (r() < 0.3) evidence.push({ quantity: 'taper', ratio: h.taper + 0.005 * normal(r) });
   if (r() < 0.5) evidence.push({ quantity: 'starts', count: r() < 0.98 ? starts : starts === 1 ? 2 : 1 });
-  return { truth: { ...h, starts, special, name: row ? row.row.designation : 'special' }, part, evidence };
-}
-
-export interface ReliabilityRow {
-  /** Band of stated probability. */
-  readonly from: number;
-  readonly to: number;
-  readonly parts: number;
-  /** Mean of what was stated, and share that was right. */
-  readonly stated: number;
-  readonly right: number;
-}
-
-const BANDS = [0, 0.3, 0.5, 0.6, 0.7, 0.8, 0.9, 0.95, 0.99, 1.0001];
-
-/** True when the two would be the same piece of metal: size, pitch, form and starts agree, whatever the table calls it. */
-const sameMetal = (a: Expectation, b: Expectation): boolean =>
-  Math.abs(a.majorMm - b.majorMm) < 0.02 &&
-  Math.abs(a.pitchMm - b.pitchMm) < 1e-4 &&
-  a.leadingDeg === b.leadingDeg &&
-  a.trailingDeg === b.trailingDeg &&
-  a.taper === b.taper;
-
-/** Simulates many worn parts, names them, and compares what was stated with what was right. */
-export function reliability(parts: number, r: Random): readonly ReliabilityRow[] {
-  const bins = BANDS.slice(1).map(() => ({ parts: 0, stated: 0, right: 0 }));
-  for (let i = 0; i < parts; i += 1) {
-    const { truth, part, evidence } = simulatePart(r);
-    const ranking = rank({ part, evidence, context: NO_CONTEXT, most: 12 });
-    const best = ranking.candidates[0];
-    if (!best) continue;
-    const specialWins = ranking.special.probability > best.probability;
-    // rows that are one piece of metal under two names are added up before the verdict
-    const alike = ranking.candidates.filter(
-      (c) => c.starts === best.starts && sameMetal(c.expectation, best.expectation),
-    );
-    const stated = specialWins ? ranking.special.probability : alike.reduce((s, c) => s + c.probability, 0);
-    const right = specialWins
-      ? truth.special
-      : !truth.special && best.starts === truth.starts && sameMetal(best.expectation, truth);
-    const k = BANDS.findIndex((b, j) => stated >= b && stated < (BANDS[j + 1] ?? 2));
-    const bin = bins[k];
-    if (!bin) continue;
-    bin.parts += 1;
-    bin.stated += stated;
-    if (right) bin.right += 1;
-  }
-  return bins.map((b, i) => ({
-    from: BANDS[i] ?? 0,
-    to: Math.min(1, BANDS[i + 1] ?? 1),
-    parts: b.parts,
-    stated: b.parts ? b.stated / b.parts : 0,
-    right: b.parts ? b.right / b.parts : 0,
-  }));
+  return {
+    truth: {
+      ...h,
+      // a taper's expectation is of its large end; the table's size is what it is known by
+      majorMm: row ? row.row.majorMm : h.majorMm,
+      starts,
+      special,
+      name: row ? row.row.designation : 'special',
+      group: row ? row.row.family : 'special, usual form',
+    },
+    part,
+    evidence,
+  };
 }
 
 /** mulberry32: a small seeded generator, good enough to deal parts with. */

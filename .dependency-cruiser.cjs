@@ -1,6 +1,6 @@
 /** @type {import('dependency-cruiser').IConfiguration} */
 const outer = '^(app|server|cli|e2e|scripts)/';
-/** Inside core, quantity <- form <- standards <- the rest; job, formats and ops stand on top. */
+/** Inside core, quantity <- form <- standards <- the rest, among which evidence <- reading <- identify; job, formats and ops stand on top. */
 const layer = (name, may) => ({
   name: `core-layer-${name}`,
   severity: 'error',
@@ -55,7 +55,8 @@ module.exports = {
     ...['evidence', 'gearing', 'cutting', 'pickup', 'gauging', 'fit', 'lathe'].map((n) =>
       layer(n, [...base, ...(n === 'cutting' || n === 'gearing' ? ['lathe'] : [])]),
     ),
-    layer('identify', [...base, 'evidence']),
+    layer('reading', [...base, 'evidence']),
+    layer('identify', [...base, 'evidence', 'reading']),
     {
       name: 'demo-is-data',
       severity: 'error',

@@ -30,6 +30,11 @@ const EvidenceSchema = Type.Union([
     overMm: Type.Optional(length),
     fit: choice(['fits', 'nearly', 'no'] as const),
   }),
+  piece(['template'], {
+    angleDeg: Type.Number({ minimum: 0, maximum: 120 }),
+    fit: choice(['fits', 'nearly', 'no'] as const),
+    flank: Type.Optional(choice(['leading', 'trailing'] as const)),
+  }),
   piece(['flankAngle', 'leadingFlank', 'trailingFlank'], {
     valueDeg: Type.Number({ minimum: 0, maximum: 120 }),
     uncertaintyDeg: sigma,

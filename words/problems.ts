@@ -2,6 +2,7 @@ import type { Problem } from '../core/quantity/outcome.ts';
 import type { ProblemCode, ProblemFigures } from '../core/quantity/problems.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
+import { plain } from '../core/quantity/working.ts';
 import type { Waiting } from '../core/job/chain.ts';
 import type { StationId } from '../core/job/stations.ts';
 import { STATION_NAMES, WAITING } from './stations.ts';
@@ -142,9 +143,16 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'voided-already': (f) => [`Event ${f.of} is struck through already.`, 'void the event that did it, to bring it back'],
   'not-crests': (f) => [`"${f.rest}" does not belong here: this is the number of crests.`, '7, or 40.5'],
   'crests-too-few': () => ['Count at least one whole crest.', '7'],
+  'taper-whole-or-half': (f) => [
+    `Is ${plain(f.typedDeg)}\u00b0 the whole angle, or a side?`,
+    `${plain(f.typedDeg)}\u00b0 a side, or ${plain(f.typedDeg)}\u00b0 included`,
+  ],
   'taper-in-zero': () => ['A taper of 1 in 0 does not exist.', '1 in 16'],
-  'taper-unreadable': () => ['The taper is not readable.', '1 in 16, 0.0625, or 0 for parallel'],
-  'taper-is-ratio': () => ['The taper is diameter over length.', '1 in 16, 0.0625, or 0 for parallel'],
+  'taper-unreadable': () => [
+    'The taper is not readable.',
+    '1 in 16, 3/4 in/ft, 1.79\u00b0 a side, 33.2 to 31.8 over 22, or 0 for parallel',
+  ],
+  'taper-is-ratio': () => ['The taper is diameter over length.', '1 in 16, 3/4 in/ft, 0.0625, or 0 for parallel'],
   'hand-right-or-left': () => ['A thread is right or left hand.', 'right, or left'],
   'flat-leaves-no-thread': (f, L) => [
     'A flat as wide as half the pitch leaves no thread.',

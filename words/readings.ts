@@ -22,6 +22,7 @@ export const QUANTITY_NAMES: Readonly<
     hint: 'the two half crests at the ends count as one; crest to crest, count the steps',
   },
   pitchLeaf: { external: 'Pitch leaf', internal: 'Pitch leaf', hint: '7 tpi or 3.5 mm' },
+  template: { external: 'Form template', internal: 'Form template', hint: '55, 60, 47.5, 30, 29, 45' },
   flankAngle: { external: 'Included angle', internal: 'Included angle', hint: '55' },
   // a flank is known by what it faces on the part; which of them leads under the tool follows from that
   leadingFlank: {
@@ -41,7 +42,7 @@ export const QUANTITY_NAMES: Readonly<
   rootRadius: { external: 'Root radius', internal: 'Root radius', hint: '0 when flat' },
   depth: { external: 'Depth of thread', internal: 'Depth of thread', hint: '2.3 mm' },
   lead: { external: 'Lead', internal: 'Lead', hint: 'advance in one turn' },
-  taper: { external: 'Taper', internal: 'Taper', hint: '1 in 16, or 0' },
+  taper: { external: 'Taper', internal: 'Taper', hint: '1 in 16, 3/4 in/ft, 1.79\u00b0 a side, or 0' },
   hand: {
     external: 'Hand',
     internal: 'Hand',
@@ -72,6 +73,7 @@ export function expectedText(q: Quantity, value: number, thread: ThreadSpec, sys
       return pitchText(pitchOf(thread), system);
     case 'lead':
       return pitchText(leadOf(thread), system);
+    case 'template':
     case 'flankAngle':
     case 'leadingFlank':
     case 'trailingFlank':

@@ -1,5 +1,5 @@
 import type { SeenBy } from '../core/identify/nextReading.ts';
-import type { Reason } from '../core/identify/reasons.ts';
+import type { Reason } from '../core/reading/reason.ts';
 import { degreesText, FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 
@@ -8,6 +8,7 @@ const DEAD_RIGHT_MM = 0.005;
 
 const SIZES = {
   rootOfNut: ['root of the nut read', 'nominal'],
+  bore: ['bore', 'basic'],
   pitchDiameter: ['pitch diameter', 'basic'],
   minorDiameter: ['root', 'expected about'],
   overWires: ['pitch diameter over the wires', 'basic'],
@@ -46,6 +47,8 @@ export function reasonText(r: Reason, u: UnitSystem): string {
       return `${round(r.crests)} crests in ${len(r.spanMm)}; this pitch gives ${round(r.expected)}`;
     case 'leaf':
       return `the ${len(r.pitchMm)} leaf ${LEAF[r.fit]}; it would be ${leafOutText(r.outMm, u)}`;
+    case 'template':
+      return `the ${degreesText(r.angleDeg)} template ${LEAF[r.fit]}${r.flank === null ? '' : ' one flank'}; the form has ${degreesText(r.expectedDeg)} there`;
     case 'angle':
       return `angle read ${degreesText(r.readDeg)}, the form has ${degreesText(r.expectedDeg)}`;
     case 'flank':
@@ -74,6 +77,7 @@ const RESIDUAL_NAMES = {
   crest: 'outside',
   size: {
     rootOfNut: 'root of the nut',
+    bore: 'bore',
     pitchDiameter: 'pitch dia',
     minorDiameter: 'root',
     overWires: 'over wires',

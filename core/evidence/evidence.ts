@@ -4,6 +4,8 @@ export type Wear = 'worn' | 'unworn' | 'unknown';
 /** Which member a reading was taken on, when it is not the part itself: its mate is evidence on the same nominal. */
 interface OnMember {
   readonly member?: Part;
+  /** Unit that a length was typed in, when it was said. */
+  readonly system?: 'mm' | 'in';
 }
 
 /** One piece of evidence about a thread, in core units. Lengths mm, angles degrees. */
@@ -35,6 +37,13 @@ export type Evidence = OnMember &
         readonly pitchMm: number;
         readonly overMm?: number;
         readonly fit: 'fits' | 'nearly' | 'no';
+      }
+    /** A template or leaf of a form, held to the whole groove or to one flank: its own angle, and how it seats. */
+    | {
+        readonly quantity: 'template';
+        readonly angleDeg: number;
+        readonly fit: 'fits' | 'nearly' | 'no';
+        readonly flank?: 'leading' | 'trailing';
       }
     /** Included angle. */
     | { readonly quantity: 'flankAngle'; readonly valueDeg: number; readonly uncertaintyDeg?: number }

@@ -1,7 +1,8 @@
 import type { Evidence, Part } from '../evidence/evidence.ts';
-import type { Expectation } from './hypotheses.ts';
-import { likelihood } from './likelihood.ts';
-import { reasonOf, type Reason } from './reasons.ts';
+import type { Expectation } from '../reading/expectation.ts';
+import { likelihood } from '../reading/kinds.ts';
+import { reasonOf } from '../reading/kinds.ts';
+import type { Reason } from '../reading/reason.ts';
 
 /** What two threads are told apart by. */
 export interface Rivalling {

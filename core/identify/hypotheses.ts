@@ -1,39 +1,14 @@
-import type { Part } from '../evidence/evidence.ts';
-import { basicSizes } from '../form/sizes.ts';
-import { inches, tanDeg, toInches } from '../quantity/units.ts';
-import { formAt, type Edge, type ThreadForm } from '../form/shape.ts';
+import { inches, toInches } from '../quantity/units.ts';
+import { formAt } from '../form/shape.ts';
+import { expectationOf, type Expectation } from '../reading/expectation.ts';
 import { CATALOGUE, familyOf, type StandardThread } from '../standards/catalogue.ts';
 import type { FamilyId } from '../standards/family.ts';
 import { nptPitchDiameterMm } from '../standards/taperPipe.ts';
 
-/** What a thread would measure if it were new: the numbers that evidence is compared with. Lengths mm. */
-export interface Expectation {
-  readonly majorMm: number;
-  readonly pitchMm: number;
-  readonly pitchDiameterMm: number;
-  readonly minorExternalMm: number;
-  readonly minorInternalMm: number;
-  readonly depthExternalMm: number;
-  readonly depthInternalMm: number;
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
-  readonly taper: number;
-  /** How much a diameter may differ along a taper, mm; diameters above are those of its large end. 0 when parallel. */
-  readonly alongTaperMm: number;
-  /** Crest and root of the screw and of the nut. */
-  readonly edges: Readonly<Record<Part, Edges>>;
-}
-
-/** Flats, 0 where the form is round, and radii, 0 where it is flat; mm. */
-export interface Edges {
-  readonly crestFlatMm: number;
-  readonly rootFlatMm: number;
-  readonly crestRadiusMm: number;
-  readonly rootRadiusMm: number;
-}
-
 export interface Hypothesis extends Expectation {
   readonly row: StandardThread;
+  /** The row of another family that is the same metal but for its crests and roots; null when there is none. */
+  readonly twin: StandardThread | null;
   /** How common the thread is, relative, as far as that is trusted: what the prior is made of. */
   readonly prior: number;
   /** The same as memory has it, before rare fastening threads are given their chance: how often parts really come in. */
@@ -80,14 +55,17 @@ const FAVOUR = 3.5;
  * How far the commonness of a thread is trusted: its power in the prior. Below 1, because the weights are one bench's
  * memory, and a rare thread that fits must not be buried by a common one that fits as well.
  */
-const TRUST = 0.7;
+const TRUST = 0.85;
 
 /**
- * Fastening threads look alike, so nothing but commonness may be left to choose between them: then it may give no more
- * than eight to five. (A thread for motion is told from them at a glance; its rarity may count in full.)
+ * Fastening threads look alike, so nothing but commonness may be left to choose between two of nearly one size and pitch:
+ * then it may give no more than eight to five. Where nothing common is near, a rare row stays as rare as it is. (A thread
+ * for motion is told from its neighbours at a glance; its rarity may count in full.)
  */
 const FASTENING: readonly FamilyId[] = ['M', 'UNC', 'UNF', 'UNEF', 'UN', 'UNS', 'BSW', 'BSF', 'BSBrass', 'BA', 'Cycle'];
 const MOST_ODDS = 1.6;
+/** Near: within these shares of diameter and pitch two worn threads may be taken for one another. */
+const NEAR = { diameter: 0.05, pitch: 0.09 } as const;
 
 /** Factor by which a context favours a family over one that it does not speak of. */
 export function familyFavour(id: FamilyId, context: Context): number {
@@ -102,49 +80,50 @@ export function familyFavour(id: FamilyId, context: Context): number {
   return w;
 }
 
-export function expectationOf(form: ThreadForm, majorMm: number, pitchMm: number): Expectation {
-  const s = basicSizes(form, majorMm);
-  return {
-    majorMm,
-    pitchMm,
-    pitchDiameterMm: s.pitchDiameterMm,
-    minorExternalMm: s.minorExternalMm,
-    minorInternalMm: s.minorInternalMm,
-    depthExternalMm: (s.majorMm - s.minorExternalMm) / 2,
-    depthInternalMm: (s.majorInternalMm - s.minorInternalMm) / 2,
-    leadingDeg: form.leadingFlankDeg,
-    trailingDeg: form.trailingFlankDeg,
-    taper: form.taper,
-    alongTaperMm: 0,
-    edges: { external: edgesOf(form, pitchMm, 'external'), internal: edgesOf(form, pitchMm, 'internal') },
-  };
-}
-
-/** A screw's crest is its outer end, a nut's its inner one. */
-function edgesOf(form: ThreadForm, pitchMm: number, part: Part): Edges {
-  const profile = form[part];
-  const slope = tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
-  const end = (edge: Edge, reachMm: number): { readonly flat: number; readonly radius: number } =>
-    edge.kind === 'round'
-      ? { flat: 0, radius: edge.radiusMm }
-      : { flat: Math.max(0, pitchMm / 2 - reachMm * slope), radius: edge.cornerMm };
-  const outer = end(profile.outerEdge, profile.outerMm);
-  const inner = end(profile.innerEdge, profile.innerMm);
-  const [crest, root] = part === 'external' ? [outer, inner] : [inner, outer];
-  return { crestFlatMm: crest.flat, rootFlatMm: root.flat, crestRadiusMm: crest.radius, rootRadiusMm: root.radius };
-}
-
 function build(): readonly Hypothesis[] {
   const totals = new Map<FamilyId, number>();
   for (const r of CATALOGUE) totals.set(r.family, (totals.get(r.family) ?? 0) + r.weight);
   const commonnessOf = (row: StandardThread): number =>
     (familyOf(row.family).commonness * (row.weight / (totals.get(row.family) ?? 1))) ** TRUST;
-  const least = Math.max(...CATALOGUE.map(commonnessOf)) / MOST_ODDS;
+  const fastening = CATALOGUE.filter((r) => FASTENING.includes(r.family))
+    .map((row) => ({ row, commonness: commonnessOf(row) }))
+    .sort((x, y) => x.row.majorMm - y.row.majorMm);
+  /** The commonest fastening thread that this one may be taken for. */
+  const commonestNear = (row: StandardThread): number => {
+    let best = 0;
+    const from = lowerBound(fastening, row.majorMm / (1 + NEAR.diameter));
+    for (let i = from; i < fastening.length; i += 1) {
+      const other = fastening[i];
+      if (!other || other.row.majorMm > row.majorMm * (1 + NEAR.diameter)) break;
+      if (Math.abs(Math.log(other.row.pitchMm / row.pitchMm)) <= NEAR.pitch) best = Math.max(best, other.commonness);
+    }
+    return best;
+  };
   return CATALOGUE.map((row) => {
     const commonness = commonnessOf(row);
-    const prior = FASTENING.includes(row.family) ? Math.max(least, commonness) : commonness;
-    return { ...expectedOf(row), row, prior, commonness };
+    const prior = FASTENING.includes(row.family) ? Math.max(commonestNear(row) / MOST_ODDS, commonness) : commonness;
+    return { ...expectedOf(row), row, twin: twinOf(row), prior, commonness };
   });
+}
+
+/** NPTF is NPT with sharper crests and roots, to seal dry (ASME B1.20.3): no caliper tells them apart. */
+function twinOf(row: StandardThread): StandardThread | null {
+  const other = row.family === 'NPT' ? 'NPTF' : row.family === 'NPTF' ? 'NPT' : null;
+  return other && (CATALOGUE.find((r) => r.family === other && r.size === row.size && r.pitch === row.pitch) ?? null);
+}
+
+/** Index of the first that is at least so large. */
+function lowerBound(sorted: readonly { readonly row: StandardThread }[], majorMm: number): number {
+  const at = sorted.findIndex((f) => f.row.majorMm >= majorMm);
+  return at < 0 ? sorted.length : at;
+}
+
+/**
+ * How far the useful thread of an R runs past its gauge plane, in turns: 2 3/4 up to R 1 1/2, 3 1/4 at R 2, 4 above
+ * (ISO 7-1, table 1, the fitting allowance; R 1/2: 5.0 mm of 1.814; from memory but for the named rows).
+ */
+function usefulPastGaugeTurns(majorMm: number): number {
+  return majorMm < 50 ? 2.75 : majorMm < 65 ? 3.25 : 4;
 }
 
 function expectedOf(row: StandardThread): Expectation {
@@ -153,10 +132,15 @@ function expectedOf(row: StandardThread): Expectation {
   // calipers find the crest along the effective thread, (0.8 D + 6.8) P long (ASME B1.20.1; near enough for R), mostly
   // about the middle half of it
   const length = (0.8 * row.majorMm + inches(6.8)) * toInches(row.pitchMm);
+  if (row.family === 'R') {
+    const past = usefulPastGaugeTurns(row.majorMm) * row.pitchMm;
+    return {
+      ...expectationOf(form, row.majorMm + past * form.taper, row.pitchMm),
+      alongTaperMm: (0.25 * length + past) * form.taper,
+    };
+  }
   const largeEnd =
-    row.family === 'R'
-      ? row.majorMm + 0.1
-      : nptPitchDiameterMm(row.majorMm, row.pitchMm) + 2 * form.external.outerMm + 0.75 * length * form.taper;
+    nptPitchDiameterMm(row.majorMm, row.pitchMm) + 2 * form.external.outerMm + 0.75 * length * form.taper;
   return { ...expectationOf(form, largeEnd, row.pitchMm), alongTaperMm: 0.5 * length * form.taper };
 }
 

@@ -1,6 +1,9 @@
 import { DEFAULT_SIGMA, type Evidence, type Part, type Quantity } from '../evidence/evidence.ts';
-import type { Expectation } from './hypotheses.ts';
-import { LEAF_SEEN_MM } from './likelihood.ts';
+import type { EvidenceOf } from '../reading/kind.ts';
+import type { Expectation } from '../reading/expectation.ts';
+import { kindOf } from '../reading/kinds.ts';
+import { LEAF } from '../reading/noise.ts';
+import { leafOutMm, spanSigmaMm } from '../reading/pitch.ts';
 
 /** What can be measured with, and how well: one standard deviation, mm or degrees. */
 export interface Tool {
@@ -128,7 +131,8 @@ export function nextReadings(
     const held = byQuantity.get(kind);
     if (!held || f.clears > held.clears * 1.15) byQuantity.set(kind, f);
   }
-  return [...byQuantity.values()].sort((x, y) => y.clears - x.clears).slice(0, MOST);
+  const worth = (n: NextReading): number => n.clears * (EASE[n.quantity] ?? 1);
+  return [...byQuantity.values()].sort((x, y) => worth(y) - worth(x)).slice(0, MOST);
 }
 
 const round = (x: number): number => Number(x.toFixed(4));
@@ -138,6 +142,19 @@ export function overlap(m1: number, s1: number, m2: number, s2: number): number 
   const v = s1 * s1 + s2 * s2;
   return Math.sqrt((2 * s1 * s2) / v) * Math.exp(-((m1 - m2) ** 2) / (4 * v));
 }
+
+/** How readily a reading is taken and believed: what asks for a strange glance comes after what any bench does first. */
+const EASE: Partial<Record<Quantity, number>> = {
+  leadingFlank: 0.8,
+  depth: 0.9,
+  crestRadius: 0.6,
+  rootRadius: 0.55,
+  starts: 0.7,
+  taper: 0.7,
+};
+
+/** Read by one instrument in one number, by what the kind itself says of it. */
+const PLAIN: readonly Quantity[] = ['majorDiameter', 'minorDiameter', 'depth', 'crestRadius', 'rootRadius'];
 
 function optionsFor(
   rivals: readonly Rival[],
@@ -152,14 +169,30 @@ function optionsFor(
     tools
       .filter((t) => t.measures === measures)
       .reduce<Tool | null>((a, b) => (a === null || b.uncertainty < a.uncertainty ? b : a), null);
-  const taken = (q: Quantity): Evidence[] => evidence.filter((e) => e.quantity === q);
-  const longest = taken('crestCount').reduce((m, e) => ('spanMm' in e ? Math.max(m, e.spanMm) : m), 0);
+  const taken = <Q extends Quantity>(q: Q): EvidenceOf<Q>[] =>
+    evidence.filter((e): e is EvidenceOf<Q> => e.quantity === q);
+  const option = (quantity: Quantity, seenBy: SeenBy, sigma: number): void => {
+    const { likely } = kindOf(quantity);
+    if (!likely) return;
+    out.push({
+      quantity,
+      seenBy,
+      spanMm: null,
+      mean: (r) => likely(r.expectation, part, r.starts, sigma).mean,
+      sigma: (r) => likely(r.expectation, part, r.starts, sigma).sigma,
+    });
+  };
+  const counts = taken('crestCount');
+  const longest = counts.reduce((m, e) => Math.max(m, e.spanMm), 0);
   // an instrument is known by what it reads and how well, whatever its owner calls it
   const ofLength = tools.filter((t) => t.measures === 'length').sort((a, b) => a.uncertainty - b.uncertainty);
   const rule = ofLength.find((t) => t.uncertainty > CALIPER.worst);
   const caliper = ofLength.find((t) => t.uncertainty >= CALIPER.best && t.uncertainty <= CALIPER.worst);
-  for (const spanMm of SPANS_MM) {
-    if (spanMm <= longest * 1.05 || (reachMm !== null && spanMm > reachMm)) continue;
+  const longer = SPANS_MM.filter((s) => s > longest * 1.05 && (reachMm === null || s <= reachMm));
+  // where no longer stretch is to be had, the one there is is counted again before anything strange is asked
+  const again =
+    longer.length === 0 && counts.length === 1 && counts[0]?.spanUncertaintyMm === undefined ? [longest] : [];
+  for (const spanMm of [...longer, ...again])
     out.push({
       quantity: 'crestCount',
       seenBy: rule ? withTool(rule) : { by: 'rule' },
@@ -167,9 +200,7 @@ function optionsFor(
       mean: (r) => spanMm / r.expectation.pitchMm,
       sigma: () => DEFAULT_SIGMA.crests,
     });
-  }
-  const spanned = taken('crestCount').some((e) => 'spanUncertaintyMm' in e);
-  if (caliper && external && !spanned) {
+  if (caliper && external && !counts.some((e) => e.spanUncertaintyMm !== undefined)) {
     const coarsest = Math.max(...rivals.map((r) => r.expectation.pitchMm));
     const overCrests = Math.min(MOST_CRESTS, Math.floor((reachMm ?? Math.max(longest, SPANS_MM[0])) / coarsest));
     if (overCrests >= LEAST_CRESTS)
@@ -179,7 +210,7 @@ function optionsFor(
         spanMm: null,
         overCrests,
         mean: (r) => overCrests * r.expectation.pitchMm,
-        sigma: () => Math.hypot(Math.SQRT2 * caliper.uncertainty, DEFAULT_SIGMA.crestPlacedMm),
+        sigma: () => spanSigmaMm(caliper.uncertainty),
       });
   }
   const leaf = best('pitch');
@@ -187,103 +218,41 @@ function optionsFor(
     // the leaves of the likeliest pitches: each is dead right for its own and out for the others
     const pitches = [...new Set(rivals.slice(0, LEAVES).map((r) => r.expectation.pitchMm))];
     for (const leafMm of pitches) {
-      if (taken('pitchLeaf').some((e) => 'pitchMm' in e && Math.abs(e.pitchMm - leafMm) < 1e-4)) continue;
-      const over = Math.min(DEFAULT_SIGMA.leafOverMm, reachMm ?? Infinity);
+      if (taken('pitchLeaf').some((e) => Math.abs(e.pitchMm - leafMm) < 1e-4)) continue;
+      const overMm = Math.min(DEFAULT_SIGMA.leafOverMm, reachMm ?? Infinity);
       out.push({
         quantity: 'pitchLeaf',
         seenBy: withTool(leaf),
         spanMm: null,
         leafMm,
-        mean: (r) => (Math.abs(r.expectation.pitchMm - leafMm) / r.expectation.pitchMm) * over,
-        sigma: () => LEAF_SEEN_MM,
+        mean: (r) => leafOutMm({ pitchMm: leafMm, overMm }, r.expectation.pitchMm),
+        sigma: () => LEAF.seen,
       });
     }
   }
   const angle = best('angle');
   const angleSeen = taken('flankAngle').reduce(
-    (m, e) => ('valueDeg' in e ? Math.min(m, e.uncertaintyDeg ?? DEFAULT_SIGMA.angleDeg) : m),
-    Infinity,
+    (m, e) => Math.min(m, e.uncertaintyDeg ?? DEFAULT_SIGMA.angleDeg),
+    taken('template').some((e) => e.fit === 'fits') ? (angle?.uncertainty ?? Infinity) : Infinity,
   );
-  if (angle && angle.uncertainty < angleSeen * 0.9) {
-    out.push({
-      quantity: 'flankAngle',
-      seenBy: withTool(angle),
-      spanMm: null,
-      mean: (r) => r.expectation.leadingDeg + r.expectation.trailingDeg,
-      sigma: () => angle.uncertainty,
-    });
-  }
+  if (angle && angle.uncertainty < angleSeen * 0.9) option('flankAngle', withTool(angle), angle.uncertainty);
   if (
     angle &&
     taken('leadingFlank').length === 0 &&
     rivals.some((r) => r.expectation.leadingDeg !== r.expectation.trailingDeg)
-  ) {
-    out.push({
-      quantity: 'leadingFlank',
-      seenBy: withTool(angle),
-      spanMm: null,
-      mean: (r) => r.expectation.leadingDeg,
-      sigma: () => angle.uncertainty,
-    });
-  }
+  )
+    option('leadingFlank', withTool(angle), angle.uncertainty);
   const length = best('length');
-  if (length) {
-    const tolerance = (r: Rival): number => 0.06 * Math.cbrt(r.expectation.pitchMm ** 2) + 0.01;
-    if (external && !taken('majorDiameter').some((e) => 'wear' in e && e.wear === 'unworn')) {
-      out.push({
-        quantity: 'majorDiameter',
-        seenBy: withTool(length),
-        spanMm: null,
-        mean: (r) => r.expectation.majorMm - 1.5 * tolerance(r),
-        sigma: (r) => Math.hypot(length.uncertainty, tolerance(r)),
-      });
+  if (length)
+    for (const q of PLAIN) {
+      if (q === 'majorDiameter' ? !external || hasUnworn(taken('majorDiameter')) : taken(q).length > 0) continue;
+      option(q, withTool(length), length.uncertainty);
     }
-    if (!external && taken('minorDiameter').length === 0) {
-      out.push({
-        quantity: 'minorDiameter',
-        seenBy: withTool(length),
-        spanMm: null,
-        mean: (r) => r.expectation.minorInternalMm + 1.5 * tolerance(r),
-        sigma: (r) => Math.hypot(length.uncertainty, tolerance(r)),
-      });
-    }
-    if (external && taken('minorDiameter').length === 0) {
-      out.push({
-        quantity: 'minorDiameter',
-        seenBy: withTool(length),
-        spanMm: null,
-        mean: (r) => r.expectation.minorExternalMm,
-        sigma: (r) => Math.hypot(length.uncertainty, 0.08 * r.expectation.pitchMm + 0.03),
-      });
-    }
-    if (taken('depth').length === 0) {
-      out.push({
-        quantity: 'depth',
-        seenBy: withTool(length),
-        spanMm: null,
-        mean: (r) => (external ? r.expectation.depthExternalMm : r.expectation.depthInternalMm),
-        sigma: (r) => Math.hypot(0.05, 0.07 * r.expectation.pitchMm),
-      });
-    }
-    if (taken('lead').length === 0 && taken('starts').length === 0) {
-      out.push({
-        quantity: 'starts',
-        seenBy: { by: 'counting' },
-        spanMm: null,
-        mean: (r) => r.starts,
-        sigma: () => 0.2,
-      });
-    }
-  }
+  if (taken('lead').length === 0 && taken('starts').length === 0) option('starts', { by: 'counting' }, 0);
   const taper = best('taper');
-  if (taken('taper').length === 0) {
-    out.push({
-      quantity: 'taper',
-      seenBy: taper ? withTool(taper) : { by: 'two-places' },
-      spanMm: null,
-      mean: (r) => r.expectation.taper,
-      sigma: () => taper?.uncertainty ?? DEFAULT_SIGMA.taper,
-    });
-  }
+  if (taken('taper').length === 0)
+    option('taper', taper ? withTool(taper) : { by: 'two-places' }, taper?.uncertainty ?? DEFAULT_SIGMA.taper);
   return out;
 }
+
+const hasUnworn = (taken: readonly EvidenceOf<'majorDiameter'>[]): boolean => taken.some((e) => e.wear === 'unworn');

@@ -1,17 +1,12 @@
 import type { Evidence, Part } from '../evidence/evidence.ts';
+import type { StandardThread } from '../standards/catalogue.ts';
 import type { FamilyId } from '../standards/family.ts';
 import { threadOfRow, type ThreadSpec } from '../standards/thread.ts';
 import { FAMILY_IDS } from '../standards/family.ts';
-import {
-  familyFavour,
-  hypotheses,
-  SPECIAL_PRIOR,
-  startsPrior,
-  type Context,
-  type Expectation,
-  type Hypothesis,
-} from './hypotheses.ts';
-import { likelihood, sharpestFirst, weights } from './likelihood.ts';
+import { type Expectation } from '../reading/expectation.ts';
+import { familyFavour, hypotheses, SPECIAL_PRIOR, startsPrior, type Context, type Hypothesis } from './hypotheses.ts';
+import { kindOf, likelihood } from '../reading/kinds.ts';
+import { sharpestFirst, weights } from './weights.ts';
 import { weighSpecials, type SpecialFinding } from './special.ts';
 
 export interface Candidate {
@@ -19,6 +14,8 @@ export interface Candidate {
   readonly expectation: Expectation;
   readonly starts: number;
   readonly probability: number;
+  /** Another name that the readings cannot tell from this one; its probability is counted in. */
+  readonly or: string | null;
 }
 
 export interface Ranking {
@@ -42,9 +39,11 @@ export const handRead = (evidence: readonly Evidence[]): 'right' | 'left' =>
 /** Share of the total below which a hypothesis is dropped. */
 const NEGLIGIBLE = 1e-13;
 
+const TELLS_TWINS: readonly Evidence['quantity'][] = ['crestFlat', 'rootFlat', 'crestRadius', 'rootRadius'];
+const priorOf = (row: StandardThread): number => hypotheses().find((h) => h.row === row)?.prior ?? 0;
+
 /** Readings that say something else of two starts than of one: these are weighed start by start. */
-const startsMatter = (e: Evidence): boolean =>
-  e.quantity === 'starts' || e.quantity === 'lead' || e.quantity === 'overWires';
+const startsMatter = (e: Evidence): boolean => kindOf(e.quantity).onStarts;
 
 /**
  * Posterior probability of every published row (with 1 to 4 starts) and of "special", given all the evidence: prior by
@@ -65,10 +64,14 @@ export function rank(request: RankRequest): Ranking {
   const onStarts = weighed.filter(({ e }) => startsMatter(e));
   const scored: { h: Hypothesis; starts: number; mass: number }[] = [];
   // the specials first: rows that could not matter beside them are not followed
-  const special = weighSpecials(evidence, part);
+  const special = weighSpecials(evidence, part, context);
   let total = special.probabilityMass;
+  // crest and root tell an NPTF from an NPT; without them the two are one, under the commoner name
+  const edgesRead = evidence.some((e) => TELLS_TWINS.includes(e.quantity));
   for (const h of rows) {
-    let base = scale * h.prior * (favour.get(h.row.family) ?? 0);
+    if (!edgesRead && h.twin && h.row.family === 'NPTF') continue;
+    const both = !edgesRead && h.twin ? h.prior + priorOf(h.twin) : h.prior;
+    let base = scale * both * (favour.get(h.row.family) ?? 0);
     for (const { e, w: weight } of plain) {
       const l = likelihood(e, h, part, 1);
       base *= weight === 1 ? l : l ** weight;
@@ -93,6 +96,7 @@ export function rank(request: RankRequest): Ranking {
       expectation: h,
       starts,
       probability: mass / sum,
+      or: !edgesRead && h.twin ? h.twin.designation : null,
     }));
   return { candidates, special: { ...special, probability: special.probabilityMass / sum } };
 }

@@ -1,5 +1,5 @@
 import { formAt, specialForm } from '../form/shape.ts';
-import { expectationOf } from './hypotheses.ts';
+import { expectationOf } from '../reading/expectation.ts';
 import type { Rival } from './nextReading.ts';
 import type { Ranking } from './rank.ts';
 

@@ -1,5 +1,6 @@
+import { probabilityClaimed } from '../identify/claimed.ts';
 import { deciding, residuals, type Deciding, type Residual, type Rivalling } from '../identify/deciding.ts';
-import { expectationOf } from '../identify/hypotheses.ts';
+import { expectationOf } from '../reading/expectation.ts';
 import type { Ranking } from '../identify/rank.ts';
 import { reasonsFor, type Reasons } from '../identify/reasons.ts';
 import { pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
@@ -55,3 +56,11 @@ export const sameSection = (a: ThreadSpec, b: ThreadSpec): boolean =>
 /** Where the readings lie between two of them. */
 export const residualsOf = (a: Rivalling, b: Rivalling, job: Job): Residual[] =>
   residuals(a, b, evidenceOfJob(job), partOf(job), MOST_RESIDUALS);
+
+/** How likely the readings leave a thread that somebody names, 0 to 1. */
+export function probabilityOf(thread: ThreadSpec, ranking: Ranking, job: Job): number {
+  const found = ranking.candidates.find((c) => c.thread.designation === thread.designation);
+  if (found) return found.probability;
+  const expectation = expectationOf(threadFormOf(thread), thread.majorMm, pitchMmOf(thread));
+  return probabilityClaimed({ expectation, starts: thread.starts }, ranking, evidenceOfJob(job), partOf(job));
+}

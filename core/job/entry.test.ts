@@ -3,7 +3,9 @@ import { problemText } from '../../words/problems.ts';
 import type { Quantity } from '../evidence/evidence.ts';
 import type { Outcome } from '../quantity/outcome.ts';
 import type { UnitSystem } from '../quantity/units.ts';
-import { nextQuantity, readEntry, READING_ORDER, type Entry } from './entry.ts';
+import type { Entry } from '../reading/kind.ts';
+import { readEntry } from '../reading/kinds.ts';
+import { nextQuantity, READING_ORDER } from './entry.ts';
 import { QUANTITY_NAMES } from '../../words/readings.ts';
 
 const read = (quantity: Quantity, text: string, spanText = '', system: UnitSystem = 'mm'): Outcome<Entry> =>

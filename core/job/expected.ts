@@ -1,6 +1,8 @@
 import type { Quantity } from '../evidence/evidence.ts';
-import { expectationOf } from '../identify/hypotheses.ts';
-import { leadMmOf, pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
+import { expectationOf } from '../reading/expectation.ts';
+import { kindOf } from '../reading/kinds.ts';
+import { READING_ORDER } from './entry.ts';
+import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
 
 /**
  * What each reading would be on a new thread of this name: mm, degrees, ratio or count as the reading itself has it. A
@@ -11,25 +13,16 @@ export function expectedReadings(thread: ThreadSpec, side: 'external' | 'interna
   const form = threadFormOf(thread);
   const sizes = threadSizes(thread);
   const e = expectationOf(form, sizes.majorMm, pitchMmOf(thread));
-  const edges = e.edges[side];
-  const screw = side === 'external';
+  const nominal = Object.fromEntries(
+    READING_ORDER.flatMap((q) => {
+      const value = kindOf(q).nominal(e, side, thread.starts);
+      return value === null ? [] : [[q, value]];
+    }),
+  );
   return {
-    majorDiameter: screw ? sizes.majorMm : sizes.majorInternalMm,
-    minorDiameter: screw ? sizes.minorExternalMm : sizes.minorInternalMm,
-    pitchDiameter: sizes.pitchDiameterMm,
-    crestCount: e.pitchMm,
-    pitchLeaf: e.pitchMm,
-    flankAngle: e.leadingDeg + e.trailingDeg,
-    leadingFlank: e.leadingDeg,
-    trailingFlank: e.trailingDeg,
-    depth: screw ? e.depthExternalMm : e.depthInternalMm,
-    crestFlat: edges.crestFlatMm,
-    rootFlat: edges.rootFlatMm,
-    crestRadius: edges.crestRadiusMm,
-    rootRadius: edges.rootRadiusMm,
-    lead: leadMmOf(thread),
-    taper: e.taper,
-    starts: thread.starts,
+    ...nominal,
+    // a nut's thread is cleared at its root
+    ...(side === 'internal' ? { majorDiameter: sizes.majorInternalMm } : {}),
     hand: thread.leftHand ? -1 : 1,
   };
 }

@@ -13,7 +13,8 @@ import { cutPlan, planRequest } from './cutPlan.ts';
 import { gearState, threadOfJob, wirePlan } from './derive.ts';
 import { metalOf } from './metal.ts';
 import { applyEdit } from './edits/index.ts';
-import { nextQuantity, readEntry } from './entry.ts';
+import { readEntry } from '../reading/kinds.ts';
+import { nextQuantity } from './entry.ts';
 import type { Job } from './schema.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION } from './stations.ts';
 

@@ -64,17 +64,17 @@ describe('the pitch that a count gives', () => {
 
 describe('what is known so far', () => {
   test('the middle diameter and the last count judge the next reading', () => {
-    const known = knownOf(sluice);
+    const known = knownOf(sluice, 'mm');
     expect(known.majorMm).toBeCloseTo(1.486 * 25.4, 3);
     expect(known.pitchMm).toBeCloseTo(25.4 / 3.5, 6);
     expect(known.includedDeg).toBe(29);
-    expect(slipIn(sluice, 'majorDiameter', 1.48, null)).toMatchObject({ kind: 'inch-for-mm' });
-    expect(slipIn(sluice, 'flankAngle', 14.5, null)).toMatchObject({ kind: 'half-angle', instead: 29 });
+    expect(slipIn(sluice, 'majorDiameter', 1.48, null, '1.48', 'mm')).toMatchObject({ kind: 'inch-for-mm' });
+    expect(slipIn(sluice, 'flankAngle', 14.5, null, '14.5', 'mm')).toMatchObject({ kind: 'half-angle', instead: 29 });
   });
   test('a leaf that fits speaks for the pitch before a count does', () => {
     const job = structuredClone(sluice);
     const [first] = job.readings;
     if (first) job.readings.push({ ...first, id: 'leaf', quantity: 'pitchLeaf', value: 7, leaf: 'fits', span: null });
-    expect(knownOf(job).pitchMm).toBe(7);
+    expect(knownOf(job, 'mm').pitchMm).toBe(7);
   });
 });

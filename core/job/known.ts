@@ -1,6 +1,8 @@
-import { findSlip, type Known, type Slip } from '../evidence/mistakes.ts';
+import { kindOf } from '../reading/kinds.ts';
+import type { Known, Slip } from '../reading/slips.ts';
 import type { Quantity } from '../evidence/evidence.ts';
 import { wearProfile, type Spot, type WearProfile } from '../evidence/wearMap.ts';
+import type { UnitSystem } from '../quantity/units.ts';
 import { partOf } from './evidence.ts';
 import type { Job, Reading } from './schema.ts';
 
@@ -9,7 +11,7 @@ const middle = (list: readonly Reading[]): number | null =>
   list.length === 0 ? null : ([...list].sort((a, b) => a.value - b.value)[Math.floor(list.length / 2)]?.value ?? null);
 
 /** What the readings so far say, for judging the next one. */
-export function knownOf(job: Job): Known {
+export function knownOf(job: Job, system: UnitSystem): Known {
   const count = own(job, 'crestCount').at(-1);
   const leaf = own(job, 'pitchLeaf').findLast((r) => r.leaf === 'fits');
   return {
@@ -18,11 +20,20 @@ export function knownOf(job: Job): Known {
     minorMm: middle(own(job, 'minorDiameter')),
     pitchMm: leaf?.value ?? (count?.span ? count.span.mm / count.value : null),
     includedDeg: middle(own(job, 'flankAngle')),
+    origin: job.intake.origin,
+    system,
   };
 }
 
-export const slipIn = (job: Job, quantity: Quantity, value: number, spanMm: number | null): Slip | null =>
-  findSlip(quantity, value, knownOf(job), spanMm);
+/** Looks for a slip in one new reading against the job's others. Null when it is credible, or when nothing is known to judge it by. */
+export const slipIn = (
+  job: Job,
+  quantity: Quantity,
+  value: number,
+  spanMm: number | null,
+  text: string,
+  system: UnitSystem,
+): Slip | null => kindOf(quantity).slip?.(value, knownOf(job, system), spanMm, text) ?? null;
 
 /** Readings of one kind taken at pointed-at places: what can be compared along the part. */
 export interface WearSeries {

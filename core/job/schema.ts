@@ -60,7 +60,7 @@ const WITH_ITS_SPAN = {
       then: { properties: { span: { type: 'object' } } },
     },
     {
-      if: { properties: { quantity: { const: 'pitchLeaf' } }, required: ['quantity'] },
+      if: { properties: { quantity: { enum: ['pitchLeaf', 'template'] } }, required: ['quantity'] },
       then: { properties: { leaf: { type: 'string' } } },
     },
   ],
@@ -76,6 +76,7 @@ export const ReadingSchema = Type.Object(
       'overWires',
       'crestCount',
       'pitchLeaf',
+      'template',
       'flankAngle',
       'leadingFlank',
       'trailingFlank',
@@ -96,6 +97,8 @@ export const ReadingSchema = Type.Object(
     /** Crest count: the span, as typed and in mm. Leaf: the length over which it was held. Over wires: the wire. */
     span: Type.Union([Type.Null(), object({ text: text(80), mm: positive })]),
     leaf: Type.Union([Type.Null(), oneOf('fits', 'nearly', 'no')]),
+    /** Template: the flank it was held to; without one, the whole form. */
+    flank: Type.Optional(oneOf('leading', 'trailing')),
     /** Instrument's id in the shop, or null when not said. */
     instrument: Type.Union([Type.Null(), id]),
     /** One standard deviation in the value's unit, taken from the instrument when the reading was made. */

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { READING_ORDER, readEntry } from '../job/entry.ts';
+import { READING_ORDER } from '../job/entry.ts';
+import { readEntry } from '../reading/kinds.ts';
 import { parseChart } from '../gearing/chartText.ts';
 import { parseTrain } from '../gearing/trainText.ts';
 import { parseGears } from '../lathe/create.ts';

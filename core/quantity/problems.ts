@@ -75,6 +75,7 @@ export interface ProblemFigures {
   'taper-in-zero': None;
   'taper-unreadable': None;
   'taper-is-ratio': None;
+  'taper-whole-or-half': { readonly typedDeg: number };
   'hand-right-or-left': None;
   'flat-leaves-no-thread': { readonly halfPitchMm: number };
   'depth-to-axis': { readonly radiusMm: number };

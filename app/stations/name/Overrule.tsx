@@ -1,4 +1,5 @@
 import { useDraft } from '../../ui/drafts.ts';
+import { probabilityOf } from '../../../core/job/candidates.ts';
 import { percentText } from '../../../core/quantity/format.ts';
 import { parseDesignation } from '../../../core/standards/designation.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
@@ -22,8 +23,7 @@ export function Overrule() {
           placeholder="1 1/4-7 BSW, M42.5x2, 3/4 in x 4.5 TPI 29"
           parse={parseDesignation}
           onCommit={(d) => {
-            const found = ranking?.candidates.find((c) => c.thread.designation === d.thread.designation);
-            acceptName(d.thread, found?.probability ?? 0, true, reason);
+            acceptName(d.thread, ranking ? probabilityOf(d.thread, ranking, job) : 0, true, reason);
             setReason(null);
           }}
         />

@@ -1,5 +1,6 @@
 import { useId } from 'react';
-import { FINE_ENOUGH_MM, partOf } from '../../../core/job/evidence.ts';
+import { partOf } from '../../../core/job/evidence.ts';
+import { FINE_ENOUGH_MM } from '../../../core/reading/pitch.ts';
 import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
@@ -57,9 +58,21 @@ export function EntryPanel({ entry, form, positionMm, onPoint }: Props) {
           </select>
         </div>
       )}
-      {quantity === 'pitchLeaf' && (
+      {quantity === 'template' && (
         <Choice
-          label="The leaf"
+          label="Held to"
+          value={entry.flank ?? 'whole'}
+          options={[
+            { value: 'whole', label: 'the whole form' },
+            { value: 'leading', label: QUANTITY_NAMES.leadingFlank[side] },
+            { value: 'trailing', label: QUANTITY_NAMES.trailingFlank[side] },
+          ]}
+          onChange={(f) => entry.setFlank(f === 'whole' ? null : f)}
+        />
+      )}
+      {(quantity === 'pitchLeaf' || quantity === 'template') && (
+        <Choice
+          label={quantity === 'template' ? 'The template' : 'The leaf'}
           even
           value={entry.leaf}
           options={[

@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { readEntry } from '../../../core/job/entry.ts';
+import { readEntry } from '../../../core/reading/kinds.ts';
 import { partOf, pitchOfCount } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { ALONG, FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -60,11 +60,12 @@ function Row({ r, side }: { readonly r: Reading; readonly side: 'external' | 'in
     r.place,
     r.span ? `${r.quantity === 'overWires' ? 'wires of' : 'in'} ${r.span.text}` : '',
     r.leaf ?? '',
+    r.flank ? QUANTITY_NAMES[r.flank === 'leading' ? 'leadingFlank' : 'trailingFlank'][side] : '',
     shop.instruments.find((i) => i.id === r.instrument)?.name ?? '',
   ].filter(Boolean);
   const change = (text: string): Outcome<{ value: number; text: string }> => {
     const read = readEntry(
-      { quantity: r.quantity, text, spanText: r.span?.text ?? '', leaf: r.leaf ?? 'fits' },
+      { quantity: r.quantity, text, spanText: r.span?.text ?? '', leaf: r.leaf ?? 'fits', flank: r.flank ?? null },
       system,
     );
     return read.ok ? good({ value: read.value.value, text: text.trim() }) : read;

@@ -14,4 +14,4 @@ export const LENGTHS: readonly Quantity[] = [
 ];
 /** Readings on which wear tells, so that place and state matter. */
 export const WORN: readonly Quantity[] = ['majorDiameter', 'minorDiameter', 'pitchDiameter', 'overWires', 'depth'];
-export const ANGLES: readonly Quantity[] = ['flankAngle', 'leadingFlank', 'trailingFlank'];
+export const ANGLES: readonly Quantity[] = ['flankAngle', 'leadingFlank', 'trailingFlank', 'template'];

@@ -14,7 +14,7 @@ const PATCH_H = 50;
 
 const LEFT: readonly Quantity[] = ['majorDiameter', 'pitchDiameter', 'minorDiameter', 'overWires'];
 const RIGHT: readonly Quantity[] = ['flankAngle', 'leadingFlank', 'trailingFlank', 'depth'];
-const ABOVE: readonly Quantity[] = ['crestCount', 'pitchLeaf', 'lead'];
+const ABOVE: readonly Quantity[] = ['crestCount', 'pitchLeaf', 'lead', 'template'];
 const BELOW: readonly Quantity[] = ['crestFlat', 'crestRadius', 'rootFlat', 'rootRadius', 'starts', 'hand', 'taper'];
 export const ON_DRAWING: readonly Quantity[] = [...ABOVE, ...LEFT, ...RIGHT, ...BELOW];
 const ARMED_W = 130;

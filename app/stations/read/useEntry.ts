@@ -1,23 +1,14 @@
 import { useMemo, useState } from 'react';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
-import { nextQuantity, readEntry, type Entry } from '../../../core/job/entry.ts';
+import { nextQuantity } from '../../../core/job/entry.ts';
+import type { Entry, Flank } from '../../../core/reading/kind.ts';
+import { kindOf, readEntry } from '../../../core/reading/kinds.ts';
 import { slipIn } from '../../../core/job/known.ts';
 import type { Instrument, Reading } from '../../../core/job/schema.ts';
 import type { Outcome, Problem } from '../../../core/quantity/outcome.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { useDraft } from '../../ui/drafts.ts';
-import { ANGLES, LENGTHS, WORN } from './kinds.ts';
-
-/** The kind of instrument that reads a quantity. */
-const measuring = (q: Quantity): Instrument['measures'] | 'none' =>
-  LENGTHS.includes(q) || q === 'crestCount'
-    ? 'length'
-    : ANGLES.includes(q)
-      ? 'angle'
-      : q === 'taper'
-        ? 'taper'
-        : 'none';
 
 export interface ReadingEntry {
   readonly quantity: Quantity;
@@ -28,6 +19,9 @@ export interface ReadingEntry {
   readonly setSpan: (t: string) => void;
   readonly leaf: 'fits' | 'nearly' | 'no';
   readonly setLeaf: (l: 'fits' | 'nearly' | 'no') => void;
+  /** Of a template: the flank it is held to; null: the whole form. */
+  readonly flank: Flank | null;
+  readonly setFlank: (f: Flank | null) => void;
   readonly wear: Reading['wear'];
   readonly setWear: (w: Reading['wear']) => void;
   readonly member: Reading['member'];
@@ -48,6 +42,7 @@ export interface ReadingEntry {
 interface Said {
   readonly quantity: Quantity;
   readonly leaf: 'fits' | 'nearly' | 'no';
+  readonly flank: Flank | null;
   readonly wear: Reading['wear'];
   readonly member: Reading['member'];
   readonly instrument: string | null;
@@ -59,7 +54,7 @@ export function useEntry(quantity: Quantity, positionMm: number | null, onArm: (
   const { job } = useJobView();
   const shop = useShop();
   const system = useSystem();
-  const kind = measuring(quantity);
+  const { measures: kind, worn } = kindOf(quantity);
   const suits = useMemo(() => shop.instruments.filter((i) => i.measures === kind), [shop.instruments, kind]);
   const lastUsed =
     job.readings.findLast(
@@ -73,6 +68,7 @@ export function useEntry(quantity: Quantity, positionMm: number | null, onArm: (
   const fresh: Said = {
     quantity,
     leaf: 'fits',
+    flank: null,
     wear: 'unknown',
     member: 'part',
     instrument: lastUsed ?? usual?.id ?? null,
@@ -82,24 +78,26 @@ export function useEntry(quantity: Quantity, positionMm: number | null, onArm: (
   // another reading is armed: what was said of the last one is not said of it
   const said = held.quantity === quantity ? held : fresh;
   if (said !== held) setHeld(said);
-  const { leaf, wear, member, instrument, problem } = said;
+  const { leaf, flank, wear, member, instrument, problem } = said;
   const say = (part: Partial<Said>): void =>
     setHeld((was) => ({ ...(was.quantity === quantity ? was : fresh), ...part }));
   const [text, span, place] = [typed ?? '', typedSpan ?? '', typedPlace ?? ''];
   const kept = (set: (t: string | null) => void) => (t: string) => set(t === '' ? null : t);
   const entry = useMemo(
-    () => (text.trim() === '' ? null : readEntry({ quantity, text, spanText: span, leaf }, system)),
-    [quantity, text, span, leaf, system],
+    () => (text.trim() === '' ? null : readEntry({ quantity, text, spanText: span, leaf, flank }, system)),
+    [quantity, text, span, leaf, flank, system],
   );
   const slip = useMemo(
     () =>
-      entry?.ok && member === 'part' ? slipIn(job, quantity, entry.value.value, entry.value.span?.mm ?? null) : null,
-    [entry, job, quantity, member],
+      entry?.ok && member === 'part'
+        ? slipIn(job, quantity, entry.value.value, entry.value.span?.mm ?? null, text, system)
+        : null,
+    [entry, job, quantity, member, text, system],
   );
-  const placed = WORN.includes(quantity) ? positionMm : null;
+  const placed = worn ? positionMm : null;
 
   const take = (asMeant: boolean): void => {
-    const read = entry ?? readEntry({ quantity, text, spanText: span, leaf }, system);
+    const read = entry ?? readEntry({ quantity, text, spanText: span, leaf, flank }, system);
     if (!read.ok) {
       say({ problem: read.problem });
       return;
@@ -114,6 +112,7 @@ export function useEntry(quantity: Quantity, positionMm: number | null, onArm: (
         value: meant ?? read.value.value,
         span: read.value.span,
         leaf: read.value.leaf,
+        ...(read.value.flank ? { flank: read.value.flank } : {}),
         instrument: used?.id ?? null,
         uncertainty: used?.uncertainty ?? null,
         member,
@@ -147,6 +146,8 @@ export function useEntry(quantity: Quantity, positionMm: number | null, onArm: (
     setSpan: kept(setTypedSpan),
     leaf,
     setLeaf: (l) => say({ leaf: l }),
+    flank,
+    setFlank: (f) => say({ flank: f }),
     wear,
     setWear: (x) => say({ wear: x }),
     member,

@@ -1,8 +1,26 @@
 import { describe, expect, test } from '@jest/globals';
-import { findSlip, type Known } from './mistakes.ts';
-import { wearProfile } from './wearMap.ts';
+import { wearProfile } from '../evidence/wearMap.ts';
+import type { Quantity } from '../evidence/evidence.ts';
+import { kindOf } from './kinds.ts';
+import type { Known, Slip } from './slips.ts';
 
-const known: Known = { part: 'external', majorMm: 31.7, minorMm: null, pitchMm: 3.63, includedDeg: null };
+const NOTHING: Known = {
+  part: 'external',
+  majorMm: null,
+  minorMm: null,
+  pitchMm: null,
+  includedDeg: null,
+  origin: null,
+  system: 'mm',
+};
+const known: Known = { ...NOTHING, majorMm: 31.7, pitchMm: 3.63 };
+const findSlip = (
+  q: Quantity,
+  value: number,
+  of: Known,
+  spanMm: number | null = null,
+  text = String(value),
+): Slip | null => kindOf(q).slip?.(value, of, spanMm, text) ?? null;
 
 describe('slips are caught as they are typed', () => {
   test.each([
@@ -27,6 +45,35 @@ describe('slips are caught as they are typed', () => {
     expect(findSlip('flankAngle', 23.75, known)).toMatchObject({ kind: 'half-angle', instead: 47.5 });
     expect(findSlip('flankAngle', 29, known)).toBeNull();
   });
+  test('the whole angle given for a flank', () => {
+    expect(findSlip('leadingFlank', 60, known)).toMatchObject({ kind: 'whole-angle', instead: 30 });
+    expect(findSlip('trailingFlank', 29, { ...known, includedDeg: 29 })).toMatchObject({ instead: 14.5 });
+    expect(findSlip('leadingFlank', 45, known)).toBeNull();
+    expect(findSlip('leadingFlank', 30, known)).toBeNull();
+  });
+  test('half of 55 by itself is nearer to a usual form than to the whole of any', () => {
+    expect(findSlip('flankAngle', 27.5, known)).toMatchObject({ kind: 'half-angle', instead: 55 });
+    for (const whole of [60, 55, 47.5, 30, 29, 45]) expect(findSlip('flankAngle', whole, known)).toBeNull();
+  });
+  test('a bare small number on a part of an inch country, and a screw thinner than a match', () => {
+    expect(findSlip('majorDiameter', 1.494, { ...NOTHING, origin: 'british' })).toMatchObject({
+      kind: 'inch-for-mm',
+      by: 'origin',
+      instead: 1.494 * 25.4,
+    });
+    expect(findSlip('majorDiameter', 1.524, { ...NOTHING, system: 'in' }, null, '0.06 in')).toMatchObject({
+      by: 'alone',
+      instead: 15.24,
+    });
+    expect(findSlip('majorDiameter', 1.494 * 25.4, { ...NOTHING, origin: 'british' }, null, '1.494 in')).toBeNull();
+    expect(findSlip('majorDiameter', 4.76, { ...NOTHING, origin: 'metric' })).toBeNull();
+  });
+  test('a taper that does not say which is asked about; that of pipes is not', () => {
+    expect(findSlip('taper', 1 / 6, known, null, '1 in 6')).toMatchObject({ kind: 'taper-a-side', instead: 1 / 3 });
+    expect(findSlip('taper', 1 / 6, known, null, '1 in 6 on diameter')).toBeNull();
+    expect(findSlip('taper', 1 / 16, known, null, '1:16')).toBeNull();
+    expect(findSlip('taper', 0.0625, known, null, '33.2 to 31.8 over 22.4')).toBeNull();
+  });
   test('both end crests counted', () => {
     expect(findSlip('crestCount', 8, known, 25.4)).toMatchObject({ kind: 'both-ends', instead: 7 });
   });
@@ -50,15 +97,7 @@ describe('slips are caught as they are typed', () => {
     expect(findSlip('majorDiameter', 31.55, known)).toBeNull();
     expect(findSlip('minorDiameter', 27.1, known)).toBeNull();
     expect(findSlip('crestCount', 7, known, 25.4)).toBeNull();
-    expect(
-      findSlip('majorDiameter', 1.2, {
-        part: 'external',
-        majorMm: null,
-        minorMm: null,
-        pitchMm: null,
-        includedDeg: null,
-      }),
-    ).toBeNull();
+    expect(findSlip('majorDiameter', 12, NOTHING)).toBeNull();
   });
 });
 

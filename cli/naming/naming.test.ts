@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { Dice } from '../random.ts';
+import { Dice } from '../../sim/random.ts';
 import { harshPart } from './harsh.ts';
 import { seeded, simulatePart } from './plain.ts';
 import { score, type Score } from './score.ts';

@@ -3,7 +3,7 @@ import { basicSizes } from '../../core/form/sizes.ts';
 import { formAt, specialForm, type ThreadForm } from '../../core/form/shape.ts';
 import { inches } from '../../core/quantity/units.ts';
 import type { Evidence, Part, Wear } from '../../core/evidence/evidence.ts';
-import { Dice } from '../random.ts';
+import type { Dice } from '../../sim/random.ts';
 
 /**
  * A bench that is less kind than the model: the caliper of the day reads off by the same amount all day, burrs stand on

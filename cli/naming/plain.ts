@@ -1,12 +1,7 @@
 import type { Evidence, Part, Wear } from '../../core/evidence/evidence.ts';
 import { formAt } from '../../core/form/shape.ts';
-import {
-  hypotheses,
-  SPECIAL_PRIOR,
-  startsPrior,
-  expectationOf,
-  type Expectation,
-} from '../../core/identify/hypotheses.ts';
+import { expectationOf, type Expectation } from '../../core/reading/expectation.ts';
+import { hypotheses, SPECIAL_PRIOR, startsPrior } from '../../core/identify/hypotheses.ts';
 
 /** Numbers in [0, 1), from outside: the same seed gives the same parts. */
 export type Random = () => number;

@@ -1,5 +1,5 @@
 import type { Evidence, Part } from '../../core/evidence/evidence.ts';
-import type { Expectation } from '../../core/identify/hypotheses.ts';
+import type { Expectation } from '../../core/reading/expectation.ts';
 import { rank } from '../../core/identify/rank.ts';
 
 /** A part that was dealt: what it really is, and what was read off it. Rows and specials carry the sizes of their tables. */

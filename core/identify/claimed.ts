@@ -1,0 +1,31 @@
+import type { Evidence, Part } from '../evidence/evidence.ts';
+import { likelihood } from '../reading/kinds.ts';
+import type { Rivalling } from './deciding.ts';
+import type { Ranking } from './rank.ts';
+import { weights } from './weights.ts';
+
+/** ln of what all the readings together say of a thread. */
+function logLikelihood(h: Rivalling, evidence: readonly Evidence[], part: Part): number {
+  const w = weights(evidence, part);
+  return evidence.reduce(
+    (sum, e, i) => sum + (w[i] ?? 1) * Math.log(Math.max(likelihood(e, h.expectation, part, h.starts), 1e-300)),
+    0,
+  );
+}
+
+/**
+ * Probability, 0 to 1, of a thread that somebody names: their word puts it on even terms with the likeliest row of the tables,
+ * and the readings judge it like any other.
+ */
+export function probabilityClaimed(
+  claimed: Rivalling,
+  ranking: Ranking,
+  evidence: readonly Evidence[],
+  part: Part,
+): number {
+  const top = ranking.candidates[0];
+  if (!top) return 0;
+  const times = Math.exp(logLikelihood(claimed, evidence, part) - logLikelihood(top, evidence, part));
+  const mass = times * top.probability;
+  return Number.isFinite(mass) ? mass / (1 + mass) : 1;
+}

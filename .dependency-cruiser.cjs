@@ -7,7 +7,7 @@ const layer = (name, may) => ({
   from: { path: `^core/${name}/`, pathNot: '\\.test\\.ts$' },
   to: { path: '^core/', pathNot: `^core/(${[name, ...may].join('|')})/` },
 });
-const base = ['quantity', 'form', 'standards'];
+const base = ['numeric', 'quantity', 'form', 'standards'];
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
@@ -49,8 +49,9 @@ module.exports = {
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
+    layer('numeric', []),
     layer('quantity', []),
-    layer('form', ['quantity']),
+    layer('form', ['numeric', 'quantity']),
     layer('standards', ['quantity', 'form']),
     ...['evidence', 'gearing', 'cutting', 'pickup', 'gauging', 'fit', 'lathe'].map((n) =>
       layer(n, [...base, ...(n === 'cutting' || n === 'gearing' ? ['lathe'] : [])]),

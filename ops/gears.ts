@@ -1,11 +1,12 @@
 import { own } from '../core/quantity/own.ts';
-import { Type } from '@sinclair/typebox';
+import { Type, type TSchema } from '@sinclair/typebox';
 import { auditTrain } from '../core/gearing/audit.ts';
 import { readChart } from '../core/gearing/chart.ts';
 import { explainScratch } from '../core/gearing/diagnose.ts';
 import { mountAll, TRIED_FOR_EACH, type MountedTrain } from '../core/gearing/mountAll.ts';
 import { dialAdvice, mistakeText, mountText } from '../words/gears.ts';
 import { dialRule } from '../core/gearing/dial.ts';
+import { positionsOf, type GearPosition } from '../core/gearing/positions.ts';
 import { findTrains } from '../core/gearing/search.ts';
 import { Exact, Teeth } from '../core/lathe/schema.ts';
 import { bad, good } from '../core/quantity/outcome.ts';
@@ -57,6 +58,27 @@ const ArmSchema = Type.Object(
   },
 );
 
+const micro = (x: number): number => Number(x.toFixed(6));
+const orNull = <T extends TSchema>(schema: T) => Type.Union([Type.Null(), schema]);
+/** Where a gear stands: its stud (0 the first driver's shaft, null the leadscrew), slot, radius from the pivot, plane. */
+const Position = Type.Object({
+  teeth: Type.Integer(),
+  role: Type.Unsafe<'driver' | 'driven' | 'idler'>({ type: 'string', enum: ['driver', 'driven', 'idler'] }),
+  plane: Type.Unsafe<1 | 2>({ type: 'integer', enum: [1, 2] }),
+  pair: Type.Integer(),
+  stud: orNull(Type.Integer()),
+  slot: orNull(Type.Integer()),
+  radiusMm: orNull(Type.Number()),
+  xMm: Type.Number(),
+  yMm: Type.Number(),
+});
+const rounded = (p: GearPosition) => ({
+  ...p,
+  radiusMm: p.radiusMm === null ? null : micro(p.radiusMm),
+  xMm: micro(p.xMm),
+  yMm: micro(p.yMm),
+});
+
 export const trainsOp = op({
   name: 'trains',
   about: 'Every gear train for a lead from the gears owned, best first',
@@ -81,7 +103,15 @@ export const trainsOp = op({
         gearbox: Type.String(),
         leadMm: Type.String(),
         errorPpm: Type.Number(),
-        mount: Type.Optional(Type.Object({ fits: Type.Union([Type.Boolean(), Type.Null()]), reason: Type.String() })),
+        mount: Type.Optional(
+          Type.Object({
+            fits: Type.Union([Type.Boolean(), Type.Null()]),
+            reason: Type.String(),
+            /** How far the arm leans from the line of centres. */
+            leanDeg: Type.Optional(Type.Number()),
+            gears: Type.Optional(Type.Array(Position)),
+          }),
+        ),
       }),
     ),
     complete: Type.Boolean(),
@@ -107,7 +137,13 @@ export const trainsOp = op({
         drivers: [...t.drivers],
         driven: [...t.driven],
         mount: mount
-          ? { fits: mount.fits, reason: mountText(mount, 'mm') }
+          ? {
+              fits: mount.fits,
+              reason: mountText(mount, 'mm'),
+              ...(mount.fits && arm
+                ? { leanDeg: micro(mount.armDeg), gears: positionsOf(mount, arm).map(rounded) }
+                : {}),
+            }
           : { fits: null, reason: 'not checked: no arm given' },
       })),
       complete,

@@ -4,6 +4,8 @@ import { good } from '../core/quantity/outcome.ts';
 import { op } from './op.ts';
 
 const orNull = Type.Optional(Type.Union([Type.Null(), Type.Number()]));
+/** A 60 degree V, when no flanks are given. */
+const USUAL_HALF_DEG = 30;
 const micro = (x: number): number => Number(x.toFixed(6));
 
 export const passesOp = op({
@@ -21,6 +23,8 @@ export const passesOp = op({
       firstMaxMm: orNull,
       lastMinMm: orNull,
       tipFlatMm: Type.Optional(Type.Number({ minimum: 0, maximum: 100 })),
+      leadingHalfAngleDeg: Type.Optional(Type.Number({ minimum: 0, maximum: 60 })),
+      trailingHalfAngleDeg: Type.Optional(Type.Number({ minimum: 0, maximum: 60 })),
     },
     { additionalProperties: false },
   ),
@@ -36,6 +40,7 @@ export const passesOp = op({
       firstMaxMm: q.firstMaxMm ?? null,
       lastMinMm: q.lastMinMm ?? null,
       ...(q.tipFlatMm === undefined ? {} : { tipFlatMm: q.tipFlatMm }),
+      flanksDeg: [q.leadingHalfAngleDeg ?? USUAL_HALF_DEG, q.trailingHalfAngleDeg ?? USUAL_HALF_DEG],
     });
     if (!made.ok) return made;
     return good({

@@ -7,13 +7,41 @@ import {
   pitchDiameterFromWiresMm,
   usableWireMm,
   usualGroove,
+  type Groove,
+  type WireMethod,
 } from '../core/gauging/wires.ts';
-import { exactBeyondTextbookMm } from '../core/gauging/exactWires.ts';
-import { bad, good } from '../core/quantity/outcome.ts';
+import { overWiresExact, pitchDiameterExact } from '../core/gauging/exactWires.ts';
+import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
 import { op } from './op.ts';
 
 const micro = (x: number): number => Number(x.toFixed(6));
 const positive = Type.Number({ exclusiveMinimum: 0, maximum: 10_000 });
+
+interface Asked {
+  readonly pitchDiameterMm?: number;
+  readonly overWiresMm?: number;
+  readonly method?: WireMethod | 'exact';
+}
+
+/** Pitch diameter and measurement over wires, whichever of them was given. */
+function measuredBy(
+  groove: Groove,
+  { pitchDiameterMm: d2, overWiresMm: over = 0, method = 'flat' }: Asked,
+  wireMm: number,
+): Outcome<{ pitchDiameterMm: number; overMm: number }> {
+  if (method !== 'exact')
+    return good(
+      d2 === undefined
+        ? { pitchDiameterMm: pitchDiameterFromWiresMm(groove, over, wireMm, method), overMm: over }
+        : { pitchDiameterMm: d2, overMm: overWiresMm(groove, d2, wireMm, method) },
+    );
+  if (d2 === undefined) {
+    const back = pitchDiameterExact(groove, over, wireMm);
+    return back.ok ? good({ pitchDiameterMm: back.value, overMm: over }) : back;
+  }
+  const exact = overWiresExact(groove, d2, wireMm);
+  return exact.ok ? good({ pitchDiameterMm: d2, overMm: exact.value.overMm }) : exact;
+}
 
 export const wiresOp = op({
   name: 'wires',
@@ -46,23 +74,17 @@ export const wiresOp = op({
     if ((q.pitchDiameterMm === undefined) === (q.overWiresMm === undefined))
       return bad('pitchDiameterMm', 'one-of-two', { one: 'pitchDiameterMm', other: 'overWiresMm' });
     const starts = q.starts ?? 1;
-    const method = q.method === 'exact' ? 'textbook' : (q.method ?? 'flat');
     const groove = usualGroove(q.leadingHalfAngleDeg, q.trailingHalfAngleDeg, q.pitchMm, starts);
     const best = bestWireMm(groove);
     const wire = checkWire(groove, q.wireMm ?? best);
     if (!wire.ok) return wire;
-    let pitchDiameterMm = q.pitchDiameterMm ?? pitchDiameterFromWiresMm(groove, q.overWiresMm ?? 0, wire.value, method);
-    let beyond = 0;
-    if (q.method === 'exact') {
-      const at = exactBeyondTextbookMm(groove, pitchDiameterMm, wire.value);
-      if (at === null) return bad('method', 'exact-needs-equal-flanks');
-      beyond = at;
-      if (q.pitchDiameterMm === undefined) pitchDiameterMm -= beyond;
-    }
+    const measured = measuredBy(groove, q, wire.value);
+    if (!measured.ok) return measured;
+    const { pitchDiameterMm, overMm } = measured.value;
     if (!(pitchDiameterMm > q.pitchMm / 2)) return bad('overWiresMm', 'pitch-diameter-too-small', { pitchDiameterMm });
     const range = usableWireMm(groove);
     return good({
-      overWiresMm: micro(q.overWiresMm ?? overWiresMm(groove, pitchDiameterMm, wire.value, method) + beyond),
+      overWiresMm: micro(overMm),
       pitchDiameterMm: micro(pitchDiameterMm),
       wireMm: wire.value,
       bestWireMm: micro(best),

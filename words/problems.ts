@@ -143,6 +143,10 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'voided-already': (f) => [`Event ${f.of} is struck through already.`, 'void the event that did it, to bring it back'],
   'not-crests': (f) => [`"${f.rest}" does not belong here: this is the number of crests.`, '7, or 40.5'],
   'crests-too-few': () => ['Count at least one whole crest.', '7'],
+  'wire-finds-no-rest': (f) => [
+    `At a lead angle of ${plain(f.leadDeg)}\u00b0 this wire finds no place to rest on both flanks.`,
+    'a thinner wire, or a gauge',
+  ],
   'taper-whole-or-half': (f) => [
     `Is ${plain(f.typedDeg)}\u00b0 the whole angle, or a side?`,
     `${plain(f.typedDeg)}\u00b0 a side, or ${plain(f.typedDeg)}\u00b0 included`,
@@ -304,7 +308,6 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
     'Wires cannot measure a square thread: it has no flanks to rest on.',
     'a flank angle above 0',
   ],
-  'exact-needs-equal-flanks': () => ['The exact solution is for equal flanks.', 'textbook, or flat'],
   'pitch-diameter-too-small': (f, L) => [
     `These give a pitch diameter of ${L(f.pitchDiameterMm)}, too small for the pitch.`,
     'a larger measurement, or a smaller wire',

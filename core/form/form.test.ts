@@ -7,6 +7,17 @@ import { basicSizes, depthWithTip, externalDepthMm, leadAngleDeg, nutRootFlatMm,
 
 const IN = 25.4;
 
+interface At {
+  readonly x: number;
+  readonly y: number;
+}
+/** Radius of the circle through three points. */
+function circumradius(a: At, b: At, c: At): number {
+  const side = (p: At, q: At): number => Math.hypot(p.x - q.x, p.y - q.y);
+  const area = Math.abs((b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y)) / 2;
+  return (side(a, b) * side(b, c) * side(c, a)) / (4 * area);
+}
+
 describe('basic sizes against printed tables', () => {
   // ISO 724: pitch and minor diameters as printed. Half the last printed digit.
   test.each([
@@ -185,6 +196,35 @@ describe('outlines', () => {
     expect(steepest(false)).toBeCloseTo(45, 6);
   });
 
+  test.each([
+    ['npt60', 30, 1.814], // ASME B1.20.1: the flanks at 30 degrees to the square to the axis
+    ['pipeTaper55', 27.5, 1.814], // ISO 7-1: 27 1/2 degrees likewise
+  ] as const)('flanks of a taper lean from the square to the axis, not to the cone: %s', (id, halfDeg, p) => {
+    const form = formAt(id, p);
+    expect(form.taper).toBe(1 / 16);
+    for (const side of ['external', 'internal'] as const) {
+      const line = outline(form, side, p, 20, 4);
+      const leans = line.slice(1).flatMap((b, i) => {
+        const a = line[i];
+        // the straight stretches of the flanks are the longest pieces that are steeper than the crests
+        return a && Math.abs(b.y - a.y) > 0.3 * p ? [(Math.atan2(b.x - a.x, b.y - a.y) * 180) / Math.PI] : [];
+      });
+      expect(leans.length).toBeGreaterThanOrEqual(6);
+      for (const lean of leans) expect(Math.min(Math.abs(lean), 180 - Math.abs(lean))).toBeCloseTo(halfDeg, 6);
+    }
+  });
+  test('DIN 513: the root is one arc of 0.12427 P, tangent to both flanks', () => {
+    const p = 6;
+    const form = formAt('sawtooth30-3', p);
+    const line = outline(form, 'external', p, 30, 3);
+    const lowest = Math.min(...line.map((q) => q.y));
+    // h3 = 0.86777 P below the crest (DIN 513-1), of which 0.375 P lies above the pitch line
+    expect(15 - lowest).toBeCloseTo((0.86777 - 0.375) * p, 3);
+    const arc = line.filter((q) => q.x > p * 0.4 && q.x < p * 1.6 && q.y < lowest + 0.04 * p);
+    const [a, b, c] = [arc[0], arc[Math.floor(arc.length / 2)], arc.at(-1)];
+    if (!a || !b || !c) throw new Error('no arc');
+    expect(circumradius(a, b, c)).toBeCloseTo(0.124271 * p, 3);
+  });
   test('a taper rises 1 in 32 on the radius', () => {
     const pts = outline(formAt('npt60', 2), 'external', 2, 20, 4);
     expect((pts.at(-1)?.y ?? 0) - (pts[0]?.y ?? 0)).toBeCloseTo(8 / 32, 9);

@@ -1,4 +1,4 @@
-import { fundamentalHeightMm, type Edge, type Profile, type ThreadForm } from './shape.ts';
+import { type Edge, type Profile, type ThreadForm } from './shape.ts';
 import { tanDeg } from '../quantity/units.ts';
 
 /** x along the axis (the screw advances towards +x), y radially from the axis; mm. */
@@ -14,12 +14,18 @@ interface Corner extends Point {
 /** Arc steps per corner: at 12 the chord error of a Whitworth crest is under 1/1000 of the pitch. */
 const ARC_STEPS = 12;
 
-/** The corners of one ridge, pitch line at y = 0, ridge centred on x = 0; an arc tangent to both flanks is one corner at their apex. */
+/**
+ * The corners of one ridge, pitch line at y = 0, ridge centred on x = 0; an arc tangent to both flanks is one corner at their
+ * apex. On a taper crests and roots run along the cone, and the flanks lean as they do on a parallel thread, measured from
+ * the square to the axis, not to the cone: as y is still reckoned from the cone here, one flank leans less and one more.
+ */
 function ridge(form: ThreadForm, profile: Profile, pitchMm: number): { trailing: Corner[]; leading: Corner[] } {
-  const tl = tanDeg(form.leadingFlankDeg);
-  const tt = tanDeg(form.trailingFlankDeg);
+  const rise = form.taper / 2;
+  const [leading, trailing] = [tanDeg(form.leadingFlankDeg), tanDeg(form.trailingFlankDeg)];
+  const tl = leading / (1 + rise * leading);
+  const tt = trailing / (1 - rise * trailing);
   const half = pitchMm / 4;
-  const apex = tl + tt > 0 ? fundamentalHeightMm(pitchMm, form.leadingFlankDeg, form.trailingFlankDeg) / 2 : Infinity;
+  const apex = tl + tt > 0 ? pitchMm / 2 / (tl + tt) : Infinity;
   const leadingAt = (y: number, radius: number): Corner => ({ x: half - y * tl, y, radius });
   const trailingAt = (y: number, radius: number): Corner => ({ x: -half + y * tt, y, radius });
   const ends = (edge: Edge, y: number): [Corner[], Corner[]] =>
@@ -80,10 +86,12 @@ export function outline(
   const one = ridge(form, form[side], pitchMm);
   const corners: Corner[] = [];
   for (let k = -1; k <= pitches; k += 1) {
-    for (const c of [...one.trailing, ...one.leading]) corners.push({ ...c, x: c.x + (k + 0.5) * pitchMm });
+    for (const c of [...one.trailing, ...one.leading]) {
+      const x = c.x + (k + 0.5) * pitchMm;
+      corners.push({ ...c, x, y: pitchDiameterMm / 2 + c.y + (form.taper / 2) * x });
+    }
   }
-  const rise = form.taper / 2;
-  const points = roundCorners(corners).map((p) => ({ x: p.x, y: pitchDiameterMm / 2 + p.y + rise * p.x }));
+  const points = roundCorners(corners);
   return clip(points, 0, pitches * pitchMm);
 }
 

@@ -179,7 +179,7 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
     name: '30\u00b0/3\u00b0 saw-tooth',
     leadingFlankDeg: 30,
     trailingFlankDeg: 3,
-    external: { outerMm: 0.375 * p, innerMm: 0.492767 * p, outerEdge: flat(), innerEdge: flat(0.124271 * p) },
+    external: { outerMm: 0.375 * p, innerMm: 0.492767 * p, outerEdge: flat(), innerEdge: round(0.124271 * p) },
     internal: { outerMm: 0.375 * p, innerMm: 0.375 * p, outerEdge: flat(), innerEdge: flat() },
     source: 'DIN 513',
   }),

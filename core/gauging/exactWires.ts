@@ -1,117 +1,144 @@
+import { bracketedMinimum, valleyFrom } from '../numeric/minimum.ts';
+import { bracketAbout, bracketedRoot } from '../numeric/root.ts';
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { radians } from '../quantity/units.ts';
 import { overWiresMm, type Groove } from './wires.ts';
 
-// The exact answer to "where does a straight wire come to rest in a helical groove": a cylinder pressed towards the axis,
-// free to tilt. For equal flanks the groove looks the same turned half round about the radius through its middle, so one
-// flank is enough: the wire's axis passes through (rho, 0, 0) at a tilt, and its distance from that flank must be w/2.
+// The exact answer to "where does a straight wire come to rest in a helical groove": a cylinder pressed towards the axis by a
+// flat anvil, free to tilt in the anvil's plane and to shift along the work, until it touches both flanks at its deepest.
+//
+// A flank is ruled by its own straight lines, one at every angle about the axis. The distance of the wire's axis from one of
+// them is that of two straight lines, in closed form; what is left to search is the angle at which it is least, how far the
+// wire lies from the axis, and its tilt. Each is searched within a bracket.
 
-/** Distance squared from a point of the flank (radius r, angle t from the wire) to the wire's axis. */
-function distanceSquared(
-  r: number,
-  t: number,
-  rho: number,
-  tilt: number,
-  flank: (r: number) => number,
-  leadPerRad: number,
-): number {
-  const x = r * Math.cos(t) - rho;
-  const y = r * Math.sin(t);
-  const z = flank(r) + leadPerRad * t;
-  const along = y * Math.cos(tilt) + z * Math.sin(tilt);
-  return x * x + y * y + z * z - along * along;
+/** A flank: its height above the pitch point is `slope` times the radius plus `at`, mm; 1 for the flank above the wire, -1 below. */
+interface Flank {
+  readonly slope: number;
+  readonly at: number;
+  readonly side: 1 | -1;
 }
 
-/** Step of the finite differences: of radius (mm) and of angle (scaled by the radius), far above rounding, far below the wire. */
-const STEP = 1e-4;
-const NEWTON_ROUNDS = 25;
+/** How closely each unknown is closed: angles, radians, about which the lengths are flat; lengths, mm. */
+const WITHIN = { angle: 1e-5, shiftMm: 1e-9, outMm: 1e-9, tilt: 1e-4 } as const;
+const ANGLE_STEP = 0.02;
 
-/** Least distance from the flank to the wire's axis, by Newton's method on the two surface parameters, from the pitch line. */
-function leastDistance(
-  rho: number,
-  tilt: number,
-  r2: number,
-  flank: (r: number) => number,
-  leadPerRad: number,
-): number {
-  let r = r2;
-  let t = 0;
-  const h = STEP;
-  const k = STEP / r2;
-  const f = (a: number, b: number): number => distanceSquared(a, b, rho, tilt, flank, leadPerRad);
-  for (let i = 0; i < NEWTON_ROUNDS; i += 1) {
-    const f0 = f(r, t);
-    const [fr1, fr0, ft1, ft0] = [f(r + h, t), f(r - h, t), f(r, t + k), f(r, t - k)];
-    const gr = (fr1 - fr0) / (2 * h);
-    const gt = (ft1 - ft0) / (2 * k);
-    const hrr = (fr1 - 2 * f0 + fr0) / (h * h);
-    const htt = (ft1 - 2 * f0 + ft0) / (k * k);
-    const hrt = (f(r + h, t + k) - f(r + h, t - k) - f(r - h, t + k) + f(r - h, t - k)) / (4 * h * k);
-    const det = hrr * htt - hrt * hrt;
-    if (!(det > 0)) break;
-    const dr = (-gr * htt + gt * hrt) / det;
-    const dt = (-gt * hrr + gr * hrt) / det;
-    r += dr;
-    t += dt;
-    if (Math.abs(dr) < 1e-9 && Math.abs(dt) * r2 < 1e-9) break;
-  }
-  return Math.sqrt(f(r, t));
+/** A wire's axis: how far out, mm; how far along the work from the middle of the groove, mm; its tilt, radians. */
+export interface Wire {
+  readonly outMm: number;
+  readonly alongMm: number;
+  readonly tilt: number;
 }
 
-const SECANT_ROUNDS = 12;
-const GOLDEN = (Math.sqrt(5) - 1) / 2;
-/** The rest is flat about the deepest tilt: 16 rounds leave it within a nanometre. */
-const GOLDEN_ROUNDS = 16;
+/** Distance of the wire's axis from the flank's line at an angle about the work, mm: positive while the wire is clear of it. */
+function distanceAt(t: number, wire: Wire, flank: Flank, leadPerRad: number): number {
+  const [sinT, cosT] = [Math.sin(t), Math.cos(t)];
+  const [sinW, cosW] = [Math.sin(wire.tilt), Math.cos(wire.tilt)];
+  const nx = flank.slope * cosW - sinW * sinT;
+  const ny = sinW * cosT;
+  const nz = -cosW * cosT;
+  const dot = wire.outMm * nx - (flank.at + leadPerRad * t - wire.alongMm) * nz;
+  return (flank.side * dot) / Math.hypot(nx, ny, nz);
+}
+
+/** Least distance of the wire's axis from the flank, mm; null where it only falls away: then no wire rests there. */
+function clearance(wire: Wire, flank: Flank, leadPerRad: number): number | null {
+  const f = (t: number): number => distanceAt(t, wire, flank, leadPerRad);
+  const valley = valleyFrom(f, 0, ANGLE_STEP);
+  return valley && bracketedMinimum(f, valley[0], valley[1], WITHIN.angle).value;
+}
+
+/** What a wire rests at, mm, with how surely: half the width of the last bracket. */
+export interface Rest {
+  readonly overMm: number;
+  readonly boundMm: number;
+  /** How the wire lies: its axis from that of the work, and along it from the middle of the groove, mm; its tilt, radians. */
+  readonly lies: Wire;
+}
+
+/** Flanks steeper than this hold no wire, degrees. */
+const LEAST_FLANKS_DEG = 1;
 
 /**
- * Measurement over three wires with the helix taken as it is, mm; null for unlike flanks, which need a second contact
- * condition. The wire may tilt, and comes to rest where it lies deepest.
+ * Measurement over three wires with the helix taken as it is, mm, for like and unlike flanks, any starts. Which flank leads,
+ * and the hand, make no difference.
+ * @returns refused by name where the search does not close: at lead angles at which a wire finds no place to rest
  * @example M10 (d2 9.026, wire 0.866): 1.7 um over the flat formula; Tr 40x7 with the best wire: 24 um
  * @see the construction is that of ASME B1.2's general case; solved numerically here
  */
-export function overWiresExactMm(g: Groove, pitchDiameterMm: number, wireMm: number): number | null {
-  if (g.leadingHalfAngleDeg !== g.trailingHalfAngleDeg || g.leadingHalfAngleDeg < 5) return null;
-  const tan = Math.tan(radians(g.leadingHalfAngleDeg));
-  const sin = Math.sin(radians(g.leadingHalfAngleDeg));
+export function overWiresExact(g: Groove, pitchDiameterMm: number, wireMm: number): Outcome<Rest> {
+  if (g.leadingHalfAngleDeg + g.trailingHalfAngleDeg < LEAST_FLANKS_DEG)
+    return bad('leadingHalfAngleDeg', 'wires-need-flanks');
   const r2 = pitchDiameterMm / 2;
   const leadPerRad = (g.pitchMm * g.starts) / (2 * Math.PI);
-  const flank = (r: number): number => g.pitchMm / 4 + (r - r2) * tan;
-  const flat = r2 + wireMm / 2 / sin - g.pitchMm / 4 / tan;
-  // the distance grows almost linearly with rho (slope sin a): the secant closes in a few steps
-  const rest = (tilt: number): number => {
-    let rho = flat;
-    let miss = leastDistance(rho, tilt, r2, flank, leadPerRad) - wireMm / 2;
-    let slope: number = sin;
-    for (let i = 0; i < SECANT_ROUNDS && Math.abs(miss) > 1e-9; i += 1) {
-      const next = rho - miss / slope;
-      const missNext = leastDistance(next, tilt, r2, flank, leadPerRad) - wireMm / 2;
-      const measured = (missNext - miss) / (next - rho);
-      if (measured > 0.05) slope = measured;
-      rho = next;
-      miss = missNext;
-    }
-    return rho;
+  const [up, down] = [Math.tan(radians(g.leadingHalfAngleDeg)), Math.tan(radians(g.trailingHalfAngleDeg))];
+  const above: Flank = { slope: up, at: g.pitchMm / 4 - r2 * up, side: 1 };
+  const below: Flank = { slope: -down, at: -(g.pitchMm / 4 - r2 * down), side: -1 };
+  const like = g.leadingHalfAngleDeg === g.trailingHalfAngleDeg;
+  let stuck = false;
+  const miss = (wire: Wire, flank: Flank): number => {
+    const free = clearance(wire, flank, leadPerRad);
+    if (free === null) stuck = true;
+    return (free ?? 0) - wireMm / 2;
   };
-  // the deepest tilt lies near the lead angle: golden section from nothing to twice that
-  const lead = Math.atan(leadPerRad / r2);
-  let [a, b] = [0, 2 * lead];
-  let [c, d] = [b - GOLDEN * (b - a), a + GOLDEN * (b - a)];
-  let [fc, fd] = [rest(c), rest(d)];
-  for (let i = 0; i < GOLDEN_ROUNDS; i += 1) {
-    if (fc < fd) {
-      [b, d, fd] = [d, c, fc];
-      c = b - GOLDEN * (b - a);
-      fc = rest(c);
-    } else {
-      [a, c, fc] = [c, d, fd];
-      d = a + GOLDEN * (b - a);
-      fd = rest(d);
-    }
-  }
-  return 2 * Math.min(fc, fd) + wireMm;
+  /** Where along the work the wire lies when it is equally clear of both flanks; the middle between like ones, by symmetry. */
+  const alongAt = (outMm: number, tilt: number): number => {
+    if (like) return 0;
+    const f = (alongMm: number): number =>
+      miss({ outMm, alongMm, tilt }, above) - miss({ outMm, alongMm, tilt }, below);
+    const guess = ((up - down) / 2) * (outMm - r2);
+    const bracket = bracketAbout(f, guess, g.pitchMm / 50);
+    const found = bracket && bracketedRoot(f, bracket[0], bracket[1], WITHIN.shiftMm);
+    if (!found?.closed) stuck = true;
+    return found?.x ?? guess;
+  };
+  const flat = overWiresMm(g, pitchDiameterMm, wireMm, 'flat');
+  const guess = (flat - wireMm) / 2;
+  let boundMm = 0;
+  const restAt = (tilt: number): number => {
+    const f = (outMm: number): number => miss({ outMm, alongMm: alongAt(outMm, tilt), tilt }, above);
+    stuck = false;
+    const bracket = bracketAbout(f, guess, g.pitchMm / 100);
+    const found = bracket && bracketedRoot(f, bracket[0], bracket[1], WITHIN.outMm);
+    boundMm = found?.bound ?? Infinity;
+    // at a tilt that the groove does not let it take the wire would stand out on the crests
+    return found?.closed && !stuck ? found.x : Infinity;
+  };
+  // the deepest tilt lies near the lead angle where the wire lies
+  const lead = Math.atan(leadPerRad / Math.max(guess, r2));
+  const valley = valleyFrom(restAt, lead, lead / 16);
+  const deepest = valley && bracketedMinimum(restAt, valley[0], valley[1], WITHIN.tilt);
+  const over = deepest ? restAt(deepest.x) : Infinity;
+  if (!deepest?.closed || !Number.isFinite(over))
+    return bad('wireMm', 'wire-finds-no-rest', { leadDeg: (Math.atan(leadPerRad / r2) * 180) / Math.PI });
+  return good({
+    overMm: 2 * over + wireMm,
+    boundMm: 2 * boundMm,
+    lies: { outMm: over, alongMm: alongAt(over, deepest.x), tilt: deepest.x },
+  });
 }
 
-/** How much the exact M exceeds the textbook one, mm: nearly the same for any pitch diameter of one thread. Null: see above. */
+/** M is turned back into d2 within this, mm. */
+const BACK_WITHIN_MM = 1e-6;
+
+/** The reverse: pitch diameter from a measurement over wires, mm, to a nanometre of the exact one. */
+export function pitchDiameterExact(g: Groove, overMm: number, wireMm: number): Outcome<number> {
+  const first = overWiresExact(g, overMm, wireMm);
+  if (!first.ok) return first;
+  let failed: Outcome<Rest> | null = null;
+  const f = (d2: number): number => {
+    const at = overWiresExact(g, d2, wireMm);
+    if (!at.ok) failed ??= at;
+    return at.ok ? at.value.overMm - overMm : 0;
+  };
+  const guess = overMm - (first.value.overMm - overMm);
+  const bracket = bracketAbout(f, guess, 0.01 * g.pitchMm);
+  const found = bracket && bracketedRoot(f, bracket[0], bracket[1], BACK_WITHIN_MM);
+  if (failed) return failed;
+  return found?.closed ? good(found.x) : bad('overWiresMm', 'wire-finds-no-rest', { leadDeg: 0 });
+}
+
+/** How much the exact M exceeds the textbook one, mm; null where no wire rests. */
 export function exactBeyondTextbookMm(g: Groove, pitchDiameterMm: number, wireMm: number): number | null {
-  const exact = overWiresExactMm(g, pitchDiameterMm, wireMm);
-  return exact === null ? null : exact - overWiresMm(g, pitchDiameterMm, wireMm, 'textbook');
+  const exact = overWiresExact(g, pitchDiameterMm, wireMm);
+  return exact.ok ? exact.value.overMm - overWiresMm(g, pitchDiameterMm, wireMm, 'textbook') : null;
 }

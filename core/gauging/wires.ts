@@ -110,6 +110,12 @@ const USUAL: Readonly<Record<string, 'iso60' | 'whitworth55' | 'ba47' | 'acme29'
   30: 'trapezoidal30',
 };
 
+/** Unlike flanks, the wider first (ASME B1.9; DIN 513): which of them leads makes no difference to a wire. */
+const UNLIKE: Readonly<Record<string, 'buttress45-7' | 'sawtooth30-3'>> = {
+  '45 7': 'buttress45-7',
+  '30 3': 'sawtooth30-3',
+};
+
 /** Groove of the usual form with these flanks, for callers that know only the angles; a special form's where none is usual. */
 export function usualGroove(
   leadingHalfAngleDeg: number,
@@ -117,7 +123,12 @@ export function usualGroove(
   pitchMm: number,
   starts: number,
 ): Groove {
-  const usual = leadingHalfAngleDeg === trailingHalfAngleDeg ? USUAL[String(leadingHalfAngleDeg * 2)] : undefined;
+  const like = leadingHalfAngleDeg === trailingHalfAngleDeg;
+  const [more, less] = [
+    Math.max(leadingHalfAngleDeg, trailingHalfAngleDeg),
+    Math.min(leadingHalfAngleDeg, trailingHalfAngleDeg),
+  ];
+  const usual = like ? USUAL[String(more * 2)] : UNLIKE[`${more} ${less}`];
   const form = usual
     ? formAt(usual, pitchMm)
     : specialForm(pitchMm, { leadingFlankDeg: leadingHalfAngleDeg, trailingFlankDeg: trailingHalfAngleDeg });

@@ -14,6 +14,8 @@ export interface CandidateView extends Rivalling {
   readonly probability: number;
   /** In no table: its sizes are those read. */
   readonly special: boolean;
+  /** Another name that the readings cannot tell from this one. */
+  readonly or: string | null;
   readonly why: Reasons;
   /** What was read that puts it behind the first; null on the first, and where nothing read tells them apart. */
   readonly behind: Deciding | null;
@@ -39,6 +41,7 @@ export function candidatesOf(ranking: Ranking, job: Job): CandidateView[] {
     starts: own.starts,
     probability: ranking.special.probability,
     special: true,
+    or: null,
   };
   const all = [...rows, ...(special ? [special] : [])].toSorted((a, b) => b.probability - a.probability);
   const first = all[0];

@@ -10,7 +10,7 @@ import {
   usableWireMm,
   type Groove,
 } from '../gauging/wires.ts';
-import { exactBeyondTextbookMm } from '../gauging/exactWires.ts';
+import { exactBeyondTextbookMm, pitchDiameterExact } from '../gauging/exactWires.ts';
 import { leadOfTrain } from '../gearing/search.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
 import type { Outcome } from '../quantity/outcome.ts';
@@ -121,22 +121,35 @@ export function wireToUse(groove: Groove, ownedMm: readonly number[]): number {
 
 /** Below this the lead angle is not worth the exact solution, mm. */
 const EXACT_WORTH_MM = 0.001;
-// The spine asks for the same M at every keystroke and the exact solution takes milliseconds: the last answers are kept.
+// The spine asks for the same figures at every keystroke and the exact solution takes milliseconds: the last answers are kept.
 const exactAnswers = new Map<string, number>();
-const ANSWERS_KEPT = 64;
+const ANSWERS_KEPT = 128;
+function kept(what: string, groove: Groove, mm: number, wireMm: number, answer: () => number): number {
+  const key = `${what} ${groove.leadingHalfAngleDeg} ${groove.trailingHalfAngleDeg} ${groove.pitchMm} ${groove.starts} ${mm} ${wireMm}`;
+  const known = exactAnswers.get(key);
+  if (known !== undefined) return known;
+  const found = answer();
+  const [oldest] = exactAnswers.keys();
+  if (exactAnswers.size >= ANSWERS_KEPT && oldest !== undefined) exactAnswers.delete(oldest);
+  exactAnswers.set(key, found);
+  return found;
+}
 
-/** What the exact solution adds to the textbook term; 0 where the lead angle does not matter or the flanks are unlike. */
+/** What the exact solution adds to the textbook term; 0 where the lead angle does not matter or no wire rests. */
 function beyondTextbook(groove: Groove, d2: number, wireMm: number): number {
   const correction = overWiresMm(groove, d2, wireMm, 'textbook') - overWiresMm(groove, d2, wireMm, 'flat');
   if (!(correction > EXACT_WORTH_MM) || !checkWire(groove, wireMm).ok) return 0;
-  const key = `${groove.leadingHalfAngleDeg} ${groove.trailingHalfAngleDeg} ${groove.pitchMm} ${groove.starts} ${d2} ${wireMm}`;
-  const known = exactAnswers.get(key);
-  if (known !== undefined) return known;
-  const mm = exactBeyondTextbookMm(groove, d2, wireMm) ?? 0;
-  const [oldest] = exactAnswers.keys();
-  if (exactAnswers.size >= ANSWERS_KEPT && oldest !== undefined) exactAnswers.delete(oldest);
-  exactAnswers.set(key, mm);
-  return mm;
+  return kept('M', groove, d2, wireMm, () => exactBeyondTextbookMm(groove, d2, wireMm) ?? 0);
+}
+
+/** Pitch diameter of a measurement over wires, by the same way as its target: exact where that is. */
+function measuredPitchDiameter(groove: Groove, overMm: number, wireMm: number): number {
+  const textbook = pitchDiameterFromWiresMm(groove, overMm, wireMm, 'textbook');
+  if (beyondTextbook(groove, textbook, wireMm) === 0) return textbook;
+  return kept('d2', groove, overMm, wireMm, () => {
+    const exact = pitchDiameterExact(groove, overMm, wireMm);
+    return exact.ok ? exact.value : textbook;
+  });
 }
 
 /** The textbook's working, or what the exact solution adds to the flat figure. @param beyondMm what it adds to the textbook's term */
@@ -186,12 +199,7 @@ export function wirePlan(job: Job, shop: Shop): WirePlan | null {
       .filter((e) => e.kind === 'overWires')
       .map((e) => {
         const own = e.wire?.mm ?? wireMm;
-        const pitchDiameterMm = pitchDiameterFromWiresMm(
-          groove,
-          e.mm - (own === wireMm ? beyond : beyondTextbook(groove, d2, own)),
-          own,
-          'textbook',
-        );
+        const pitchDiameterMm = measuredPitchDiameter(groove, e.mm, own);
         return {
           n: e.n,
           text: e.text,

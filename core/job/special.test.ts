@@ -7,7 +7,7 @@ import { evidenceOfJob, partOf } from './evidence.ts';
 import type { Job, Reading } from './schema.ts';
 import { externalDepthMm } from '../form/sizes.ts';
 import { parseDesignation } from '../standards/designation.ts';
-import { leastWorn, likeliest, oriented, specialOf } from './special.ts';
+import { leastWorn, likeliest, oriented, lackingToCopy, specialOf } from './special.ts';
 
 const AT = new Date('2026-01-05T08:00:00Z');
 
@@ -145,6 +145,25 @@ describe('a special as a thread to make', () => {
       ['trailingFlank', 38, { uncertainty: 0.25 }],
     ]);
     expect(specialOf(rankingOf(job), job).special?.depthMm).toBeCloseTo(2.235, 6);
+  });
+  test('what a copy still lacks, until each figure is read one way or another', () => {
+    const some = jobWith([
+      ['majorDiameter', 41.37],
+      ['crestCount', 20, over(97.3)],
+      ['leadingFlank', 12],
+      ['trailingFlank', 38],
+    ]);
+    expect(lackingToCopy(some)).toEqual(['depth', 'crestFlat', 'rootFlat', 'starts']);
+    const all = jobWith([
+      ['majorDiameter', 4],
+      ['minorDiameter', 4],
+      ['pitchLeaf', 4],
+      ['flankAngle', 4],
+      ['crestRadius', 4],
+      ['rootFlat', 4],
+      ['lead', 4],
+    ]);
+    expect(lackingToCopy(all)).toEqual([]);
   });
   test('nothing read, nothing named', () => {
     const job = jobWith([['crestCount', 10, over(25.4)]]);

@@ -4,6 +4,7 @@ import type { SpecialForm } from '../form/shape.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { pitchMmOf, specialThread, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { partOf } from './evidence.ts';
+import type { Quantity } from '../evidence/evidence.ts';
 import type { Job, Reading } from './schema.ts';
 
 /** A measured pitch as something a lathe can be set for: a round number of threads per inch or of hundredths. */
@@ -45,6 +46,21 @@ export function depthRead(job: Job): number | null {
   const [major, minor] = [leastWorn(job, 'majorDiameter'), leastWorn(job, 'minorDiameter')];
   return major && minor && major.value > minor.value ? (major.value - minor.value) / 2 : null;
 }
+
+/** What has to be read of a thread that no table lists before it can be copied, each with the readings that would do. */
+const TO_COPY: readonly { readonly ask: Quantity; readonly or: readonly Quantity[] }[] = [
+  { ask: 'majorDiameter', or: [] },
+  { ask: 'crestCount', or: ['pitchLeaf'] },
+  { ask: 'flankAngle', or: ['template', 'leadingFlank'] },
+  { ask: 'depth', or: ['minorDiameter'] },
+  { ask: 'crestFlat', or: ['crestRadius'] },
+  { ask: 'rootFlat', or: ['rootRadius'] },
+  { ask: 'starts', or: ['lead'] },
+];
+
+/** The readings that a special still lacks, in the order in which they are taken; none when all are known. */
+export const lackingToCopy = (job: Job): readonly Quantity[] =>
+  TO_COPY.filter(({ ask, or }) => ![ask, ...or].some((q) => leastWorn(job, q) !== null)).map((l) => l.ask);
 
 /** Both flanks by what they face, as read: leading faces the free end. Null where they were not both read. */
 function flanksRead(job: Job): readonly [number, number] | null {

@@ -74,6 +74,7 @@ export interface ProblemFigures {
   'crests-too-few': None;
   'taper-in-zero': None;
   'taper-unreadable': None;
+  'wire-finds-no-rest': { readonly leadDeg: number };
   'taper-is-ratio': None;
   'taper-whole-or-half': { readonly typedDeg: number };
   'hand-right-or-left': None;
@@ -175,7 +176,6 @@ export interface ProblemFigures {
   'one-of-two': { readonly one: string; readonly other: string };
   'no-rule': None;
   'wires-need-flanks': None;
-  'exact-needs-equal-flanks': None;
   'pitch-diameter-too-small': { readonly pitchDiameterMm: number };
   'leadscrew-out-of-reach': None;
   'not-pairs': { readonly drivers: number; readonly driven: number };

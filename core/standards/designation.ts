@@ -36,6 +36,17 @@ interface Tail {
 const FIELD = 'designation';
 const SIZE = String.raw`(#\s*\d+|no\.?\s*\d+|\d+\s*-\s*\d+\s*/\s*\d+|\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d*\.\d+|\d+)`;
 const NUM = String.raw`(\d+(?:\.\d+)?|\.\d+)`;
+/** Threads per inch, halves and quarters as a fraction: `4 1/2`. */
+const TPI = String.raw`(\d+(?:\.\d+)?(?:\s+\d\s*/\s*\d)?|\.\d+)`;
+const FRACTION_SIGNS: Readonly<Record<string, string>> = {
+  '\u00bc': '1/4',
+  '\u00bd': '1/2',
+  '\u00be': '3/4',
+  '\u215b': '1/8',
+  '\u215c': '3/8',
+  '\u215d': '5/8',
+  '\u215e': '7/8',
+};
 
 const INCH_NAMES: readonly (readonly [RegExp, FamilyId])[] = [
   [/^UNC$|^NC$/i, 'UNC'],
@@ -68,6 +79,7 @@ export function parseDesignation(text: string): Outcome<Designated> {
     .replace(/[\u2033\u201d\u201c]/g, '"')
     .replace(/[\u2013\u2014]/g, '-')
     .replace(/(\d),(\d)/g, '$1.$2')
+    .replace(/[\u00bc-\u00be\u215b-\u215e]/g, (sign) => ` ${FRACTION_SIGNS[sign] ?? ''}`)
     .replace(/\s+/g, ' ');
   if (clean === '') return bad(FIELD, 'no-designation');
   const { body, tail } = takeTail(clean);
@@ -228,7 +240,7 @@ function inchOf(size: string): Rational | null {
 
 function inch(body: string, tail: Tail): Outcome<Designated> | null {
   const m = new RegExp(
-    `^${SIZE}\\s*(?:"|in\\.?)?\\s*(?:(?:-|x|\\s)\\s*${NUM}(?:\\s*(?:tpi))?)?\\s*-?\\s*([a-z][a-z\\s.-]*?)?(?:\\s*-\\s*(\\d[ABGC]|close|medium|free|normal))?$`,
+    `^${SIZE}\\s*(?:"|in\\.?)?\\s*(?:(?:-|x|\\s)\\s*${TPI}(?:\\s*(?:tpi))?)?\\s*-?\\s*([a-z][a-z\\s.-]*?)?(?:\\s*-\\s*(\\d[ABGC]|close|medium|free|normal))?$`,
     'i',
   ).exec(body);
   if (!m) return null;
@@ -239,7 +251,7 @@ function inch(body: string, tail: Tail): Outcome<Designated> | null {
   if (family === null && tpiRaw === undefined) return null;
   const label = labelOf(sizeRaw);
   const candidates = CATALOGUE.filter((r) => familyOf(r.family).system === 'in' && r.size === label);
-  const tpi = tpiRaw === undefined ? null : rationalOf(padded(tpiRaw));
+  const tpi = tpiRaw === undefined ? null : tpiRaw.includes('/') ? inchOf(tpiRaw) : rationalOf(padded(tpiRaw));
   if (tpi !== null && !isPositive(tpi)) return bad(FIELD, 'not-above-zero', { right: '1/2-13 UNC' });
   const pitch = tpi === null ? null : INCH_MM.div(tpi);
   const matches = candidates.filter(

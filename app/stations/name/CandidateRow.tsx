@@ -37,7 +37,7 @@ export function CandidateRow({ c, first, onlyStarts, accepted, weighing }: Props
         {c.special
           ? 'In no table: the sizes to copy are those read.'
           : first
-            ? `${threadFormOf(thread).name}, ${lengthText(thread.majorMm, system, FINE)}, ${pitchText(pitchOf(thread), system)}`
+            ? `${threadFormOf(thread).name}, ${lengthText(thread.majorMm, system, FINE)}, ${pitchText(pitchOf(thread), system)}${c.or === null ? '' : `; or ${c.or}: crest and root tell them apart`}`
             : c.behind
               ? `Behind by ${timesText(c.behind.times)}: ${reasonText(c.behind.reason, system)}.`
               : onlyStarts

@@ -5,7 +5,7 @@ import { rivalsOf } from '../../../core/identify/specialRival.ts';
 import { leafOutText, seenByText, taperText } from '../../../words/reasons.ts';
 import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { evidenceOfJob, partOf } from '../../../core/job/evidence.ts';
-import { cutablePitch } from '../../../core/job/special.ts';
+import { cutablePitch, lackingToCopy } from '../../../core/job/special.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
@@ -15,6 +15,8 @@ import { Button } from '../../ui/controls.tsx';
 
 /** Above this the doubt is small enough to stop reading. */
 const SETTLED = 0.97;
+/** Above this it is clear that no table has the thread. */
+const CLEAR = 0.9;
 
 /** The two or three readings that would clear up most of the doubt, with the numbers to expect. */
 export function NextReading({
@@ -38,10 +40,25 @@ export function NextReading({
   );
   if (!ranking) return null;
   const top = Math.max(ranking.candidates[0]?.probability ?? 0, ranking.special.probability);
+  // what is to be copied is asked for once it is clear that no table has it
+  const special = job.name ? job.name.thread.family === 'Special' : ranking.special.probability > CLEAR;
+  const lacking = special ? lackingToCopy(job) : [];
   return (
     <section aria-label="What to read next" className="grid gap-2">
       {heading && <h2 className="border-t border-line pt-3 text-lg">What to read next</h2>}
-      {next.length === 0 ? (
+      {lacking.length > 0 && (
+        <div className="grid gap-1">
+          <p>In no table: to copy it, these are not known yet.</p>
+          <ul className="flex flex-wrap gap-2">
+            {lacking.map((q) => (
+              <li key={q}>
+                {onArm ? <Button onClick={() => onArm(q)}>{QUANTITY_NAMES[q][part]}</Button> : QUANTITY_NAMES[q][part]}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {next.length === 0 && lacking.length > 0 ? null : next.length === 0 ? (
         <p className="text-ink2">
           {top > SETTLED
             ? 'Nothing more is needed: one thread stands far ahead.'

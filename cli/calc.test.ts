@@ -140,7 +140,80 @@ describe('replies', () => {
       pitchDiameterMm: number;
     };
     expect(back.pitchDiameterMm).toBeCloseTo(36.5, 4);
-    expect(ask('wires', { ...base, trailingHalfAngleDeg: 3, pitchDiameterMm: 36.5, method: 'exact' }).ok).toBe(false);
+  });
+  test('exact wires between unlike flanks, either way round, and back', () => {
+    const base = { pitchMm: 3.175, starts: 1, method: 'exact' };
+    const at = (leading: number, trailing: number, more: object) =>
+      ask('wires', { ...base, leadingHalfAngleDeg: leading, trailingHalfAngleDeg: trailing, ...more }).reply as {
+        overWiresMm: number;
+        pitchDiameterMm: number;
+        usableWireMm: { min: number; max: number };
+      };
+    const there = at(45, 7, { pitchDiameterMm: 22 });
+    expect(there.usableWireMm).toEqual({ min: expect.closeTo(1.499, 3), max: expect.closeTo(2.326, 3) });
+    expect(at(7, 45, { pitchDiameterMm: 22 }).overWiresMm).toBeCloseTo(there.overWiresMm, 6);
+    expect(at(45, 7, { overWiresMm: there.overWiresMm }).pitchDiameterMm).toBeCloseTo(22, 5);
+  });
+  test('trains say where each gear stands, and the centres add up to the meshes', () => {
+    const arm = { centresMm: 118, moduleMm: 1.5, slots: [{ fromMm: 34, toMm: 112 }], bossRadiusMm: 9, studs: 2 };
+    const { trains } = ask('trains', {
+      leadscrewMm: '127/40',
+      targetLeadMm: '2',
+      gears: [20, 25, 30, 35, 40, 45, 50, 55, 60, 63, 65, 70],
+      arm,
+      most: 40,
+    }).reply as {
+      trains: {
+        mount: {
+          fits: boolean;
+          leanDeg?: number;
+          gears?: {
+            teeth: number;
+            stud: number | null;
+            slot: number | null;
+            radiusMm: number;
+            xMm: number;
+            yMm: number;
+            pair: number;
+            role: string;
+          }[];
+        };
+      }[];
+    };
+    const fitting = trains.filter((t) => t.mount.fits);
+    expect(fitting.length).toBeGreaterThan(0);
+    for (const { mount } of fitting) {
+      const gears = mount.gears ?? [];
+      const last = gears.find((g) => g.stud === null);
+      expect([last?.xMm, last?.yMm]).toEqual([expect.closeTo(118, 4), expect.closeTo(0, 4)]);
+      for (const g of gears.filter((x) => x.stud !== null && x.stud > 0)) {
+        expect(g.slot).toBe(0);
+        expect(g.radiusMm).toBeGreaterThanOrEqual(34 - 1e-3);
+        expect(g.radiusMm).toBeLessThanOrEqual(112 + 1e-3);
+      }
+      // neighbours of one pair stand half the sum of their teeth apart, times the module
+      const pairs = new Set(gears.map((g) => g.pair));
+      for (const pair of pairs) {
+        const chain = gears.filter((g) => g.pair === pair).sort((a, b) => (a.stud ?? 99) - (b.stud ?? 99));
+        chain.slice(1).forEach((b, i) => {
+          const a = chain[i];
+          if (a) expect(Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm)).toBeCloseTo(0.75 * (a.teeth + b.teeth), 2);
+        });
+      }
+    }
+  });
+  test('passes of equal chips between unlike flanks with a flat tip', () => {
+    const { passes } = ask('passes', {
+      depthMm: 2,
+      passes: 6,
+      rule: 'constant-area',
+      tipFlatMm: 0.4,
+      leadingHalfAngleDeg: 45,
+      trailingHalfAngleDeg: 7,
+    }).reply as { passes: { depthMm: number }[] };
+    const slope = (Math.tan(Math.PI / 4) + Math.tan((7 * Math.PI) / 180)) / 2;
+    const area = (d: number): number => 0.4 * d + d * d * slope;
+    passes.forEach((p, i) => expect(area(p.depthMm)).toBeCloseTo((area(2) * (i + 1)) / 6, 4));
   });
   test('dial and passes', () => {
     expect(ask('dial', GOOD['dial']).reply).toMatchObject({

@@ -304,6 +304,14 @@ export const chartOp = op({
     levers: Type.Record(Type.String(), Type.Record(Type.String(), Type.String())),
     answers: Type.Array(Type.Object({ leadMm: Type.Union([Type.Null(), Type.String()]) })),
     conflicts: Type.Array(Type.Object({ row: Type.Integer(), printedMm: Type.Number(), expectedMm: Type.Number() })),
+    open: Type.Array(
+      Type.Object({
+        lever: Type.String(),
+        position: Type.String(),
+        why: Type.Unsafe<'untied' | 'rounded'>({ type: 'string', enum: ['untied', 'rounded'] }),
+        settledBy: Type.Record(Type.String(), Type.String()),
+      }),
+    ),
   }),
   run: (q) => {
     for (const [i, r] of [...q.rows, ...(q.ask ?? [])].entries()) {
@@ -324,6 +332,7 @@ export const chartOp = op({
       levers: read.levers,
       answers: read.answers.map((a) => ({ leadMm: a === null ? null : textOf(a) })),
       conflicts: [...read.conflicts],
+      open: read.open.map((o) => ({ ...o, settledBy: { ...o.settledBy } })),
     });
   },
 });

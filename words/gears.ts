@@ -1,3 +1,5 @@
+import type { OpenPosition } from '../core/gearing/chart.ts';
+import { settingText } from '../core/gearing/levers.ts';
 import type { Fitting, FouledGear, Mount, NotMounted } from '../core/gearing/mount.ts';
 import type { Mistake } from '../core/gearing/diagnose.ts';
 import type { GearPlace } from '../core/job/pickupMove.ts';
@@ -110,3 +112,9 @@ function drivesText({ drivers, driven, idlers }: Fitting): string {
   return `${steps.join('; ')}.`;
 }
 export const mountText = (m: Mount, u: UnitSystem): string => (m.fits ? drivesText(m) : notMountedText(m.why, u));
+
+/** A position of the gearbox that the rows of its chart do not settle, and what would. */
+export const openPositionText = (o: OpenPosition): string =>
+  o.why === 'untied'
+    ? `${o.lever} ${o.position} is not tied to the rest yet: the row for ${settingText(o.settledBy)} would settle it.`
+    : `${o.lever} ${o.position} stands only in rows whose pitch is printed rounded: it is near, not exact. The row for ${settingText(o.settledBy)} in the leadscrew\u2019s own system would settle it.`;

@@ -1,11 +1,12 @@
 import { ProblemText } from '../ui/ProblemText.tsx';
 import { useState } from 'react';
-import { readChart, type ChartReading, type ChartRow } from '../../core/gearing/chart.ts';
+import { readChart, tiedLevers, type ChartReading, type ChartRow } from '../../core/gearing/chart.ts';
 import { parseChart } from '../../core/gearing/chartText.ts';
 import type { Lathe } from '../../core/lathe/schema.ts';
 import { lengthText } from '../../core/quantity/format.ts';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import { exact } from '../../core/quantity/rational.ts';
+import { openPositionText } from '../../words/gears.ts';
 import { useSystem } from '../store/store.ts';
 import { Button, Note, Panel } from '../ui/controls.tsx';
 import { useDraft } from '../ui/drafts.ts';
@@ -41,7 +42,6 @@ export function Chart({
         : null,
     );
   };
-  const sure = read !== null && read.reading.answers.every((a) => a !== null);
   return (
     <Panel title="Gearbox from its chart">
       <div className="grid gap-3">
@@ -79,7 +79,10 @@ export function Chart({
                   <strong>{lever}</strong>{' '}
                   <span className="num">
                     {Object.entries(positions)
-                      .map(([p, r]) => `${p} = ${r}`)
+                      .map(([p, r]) => {
+                        const open = read.reading.open.find((o) => o.lever === lever && o.position === p);
+                        return open?.why === 'untied' ? `${p} not known` : `${p} ${open ? '\u2248' : '='} ${r}`;
+                      })
                       .join(', ')}
                   </span>
                 </li>
@@ -94,18 +97,13 @@ export function Chart({
               </Note>
             ))}
             {read.reading.conflicts.length === 0 && <Note tone="right">All {read.rows.length} rows agree.</Note>}
-            {!sure && (
-              <Note tone="caution">
-                Some positions are not yet tied to the rest: give a row that uses each of them.
+            {read.reading.open.map((o) => (
+              <Note key={`${o.lever} ${o.position}`} tone="caution">
+                {openPositionText(o)}
               </Note>
-            )}
+            ))}
             <div>
-              <Button
-                tone="main"
-                onClick={() =>
-                  onTake(Object.fromEntries(Object.entries(read.reading.levers).map(([k, v]) => [k, { ...v }])))
-                }
-              >
+              <Button tone="main" onClick={() => onTake(tiedLevers(read.reading))}>
                 Take these ratios
               </Button>
             </div>

@@ -29,6 +29,18 @@ export interface ChartReading {
   readonly levers: Levers;
   readonly answers: readonly (Rational | null)[];
   readonly conflicts: readonly Conflict[];
+  /** Positions that the rows do not settle, each with the row that would. */
+  readonly open: readonly OpenPosition[];
+}
+
+/** A position whose ratio is not known for certain. */
+export interface OpenPosition {
+  readonly lever: string;
+  readonly position: string;
+  /** Nothing ties it to the rest; or only pitches of the other system do, which are printed rounded. */
+  readonly why: 'untied' | 'rounded';
+  /** One more row at this setting, in the leadscrew's own system, would settle it. */
+  readonly settledBy: LeverSetting;
 }
 
 /** A printed figure agrees when it is within this of what the other rows say: printed pitches of the other system are rounded. */
@@ -37,6 +49,10 @@ const PRINTED_SLACK = 0.0015;
 /** True when a pitch belongs to the leadscrew's own system: threads per inch in eighths, or hundredths of a millimetre. */
 const isNative = (lead: Rational, leadscrew: Rational): boolean =>
   isMetricPitch(leadscrew) ? isMetricPitch(lead) : isTpiPitch(lead);
+
+/** True when the printed figure is the pitch itself: of the leadscrew's own system, or turned into the other by 127 teeth. */
+const isExact = (row: Pick<ChartRow, 'lead' | 'drivers' | 'driven'>, leadscrew: Rational): boolean =>
+  isNative(row.lead, leadscrew) || [...row.drivers, ...row.driven].some((teeth) => teeth % 127 === 0);
 
 const TWENTIETH = exact('1/20');
 
@@ -113,7 +129,32 @@ export function readChart(
         expectedMm: Number(numberOf(base.mul(train).mul(expected)).toFixed(6)),
       };
     }),
+    open: openOf(usable, best, leadscrew),
   };
+}
+
+/** Every position that stood in no row of the leadscrew's own system, or that no row ties to the first one given. */
+function openOf(
+  rows: readonly (RowEquation & ChartRow)[],
+  solved: Solved,
+  leadscrew: Rational,
+): readonly OpenPosition[] {
+  const known = rows.find((r) => productOf(r.levers, solved) !== null)?.levers;
+  if (!known) return [];
+  const wrong = new Set(solved.conflicts.map((c) => c.index));
+  const right = rows.filter((r) => !wrong.has(r.index));
+  const out: OpenPosition[] = [];
+  const seen = new Set<string>();
+  for (const { levers } of rows)
+    for (const [lever, position] of Object.entries(levers)) {
+      if (seen.has(node(lever, position))) continue;
+      seen.add(node(lever, position));
+      const settledBy = { ...known, [lever]: position };
+      const among = right.filter((r) => r.levers[lever] === position);
+      if (productOf(settledBy, solved) === null) out.push({ lever, position, why: 'untied', settledBy });
+      else if (!among.some((r) => isExact(r, leadscrew))) out.push({ lever, position, why: 'rounded', settledBy });
+    }
+  return out;
 }
 
 /** One equation in reduced form: position `pivot` = ratio x product of others^power. */
@@ -167,13 +208,9 @@ function solve(rows: readonly RowEquation[], check: readonly RowEquation[]): Sol
   const equations: Equation[] = [];
   for (const row of rows) {
     const { powers, ratio } = reduce(termsOf(row.levers), equations);
-    const pivotEntry = [...powers].find(([, k]) => Math.abs(k) === 1);
-    if (!pivotEntry) continue;
-    const [pivot, k] = pivotEntry;
-    // product of powers x ratio = row.ratio, solved for the pivot
-    const rest = new Map([...powers].filter(([n]) => n !== pivot).map(([n, p]) => [n, -p * k]));
-    const value = power(row.ratio.div(ratio), k);
-    const made: Equation = { pivot, powers: rest, ratio: value };
+    const made = solvedFor(powers, row.ratio.div(ratio));
+    if (!made) continue;
+    const { pivot } = made;
     for (let i = 0; i < equations.length; i += 1) {
       const e = equations[i];
       if (!e?.powers.has(pivot)) continue;
@@ -188,6 +225,35 @@ function solve(rows: readonly RowEquation[], check: readonly RowEquation[]): Sol
     return Math.abs(numberOf(ratio.div(row.ratio)) - 1) <= PRINTED_SLACK ? [] : [{ index: row.index, expected: ratio }];
   });
   return { equations, conflicts };
+}
+
+/**
+ * An equation solved for one of its positions that stands in it once. Where every position stands in it twice (or three
+ * times), it is one of squares (cubes): with an exact root it says the same of the positions themselves.
+ */
+function solvedFor(powers: ReadonlyMap<string, number>, value: Rational): Equation | null {
+  const common = [...powers.values()].reduce((g, k) => gcd(g, Math.abs(k)), 0);
+  if (common > 1) {
+    const root = exactRoot(value, common);
+    return root && solvedFor(new Map([...powers].map(([n, k]) => [n, k / common])), root);
+  }
+  const once = [...powers].find(([, k]) => Math.abs(k) === 1);
+  if (!once) return null;
+  const [pivot, k] = once;
+  const rest = new Map([...powers].filter(([n]) => n !== pivot).map(([n, p]) => [n, -p * k]));
+  return { pivot, powers: rest, ratio: power(value, k) };
+}
+
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+
+/** The k-th root where it is a fraction; null where it is none. */
+function exactRoot(r: Rational, k: number): Rational | null {
+  const of = (n: bigint): bigint | null => {
+    const guess = BigInt(Math.round(Number(n) ** (1 / k)));
+    return [guess - 1n, guess, guess + 1n].find((g) => g >= 0n && g ** BigInt(k) === n) ?? null;
+  };
+  const [n, d] = [of(r.n), of(r.d)];
+  return n === null || d === null || d === 0n ? null : exact(`${n}/${d}`);
 }
 
 function productOf(setting: LeverSetting, solved: Solved): Rational | null {
@@ -217,3 +283,16 @@ function leversOf(rows: readonly ChartRow[], solved: Solved): Levers {
   }
   return out;
 }
+
+/** The levers with only the positions that the rows tie to one another: what is not known is not taken. */
+export const tiedLevers = (read: ChartReading): Record<string, Record<string, string>> =>
+  Object.fromEntries(
+    Object.entries(read.levers).map(([lever, positions]) => [
+      lever,
+      Object.fromEntries(
+        Object.entries(positions).filter(
+          ([p]) => !read.open.some((o) => o.why === 'untied' && o.lever === lever && o.position === p),
+        ),
+      ),
+    ]),
+  );

@@ -1,12 +1,10 @@
 import AjvModule, { type ErrorObject, type ValidateFunction } from 'ajv';
 import { problemText } from '../words/problems.ts';
-import { OPS, type Op } from '../ops/index.ts';
+import type { Op } from '../ops/op.ts';
 
 // Ajv is CommonJS: under Node's ES modules the class sits one level down
 const Ajv = (AjvModule as unknown as { default?: typeof AjvModule }).default ?? AjvModule;
 const ajv = new Ajv({ allErrors: false, strict: false, discriminator: true });
-
-export const findOp = (name: string): Op | undefined => OPS.find((o) => o.name === name);
 
 /** A request is a job with its shop at most. */
 export const MOST_LINE = 16_000_000;
@@ -67,7 +65,7 @@ function schemaProblem(e: ErrorObject | undefined, name: string): [string, strin
   return [field, message, `see: npm run calc -- ${name} --schema`];
 }
 
-export const help = (): string =>
+export const help = (ops: readonly Op[]): string =>
   [
     'usage: npm run --silent calc -- OP < requests.jsonl > replies.jsonl',
     '       npm run --silent calc -- OP --schema',
@@ -75,6 +73,6 @@ export const help = (): string =>
     'One JSON request a line, one reply a line, in the same order. Lengths mm, angles degrees, exact values as text ("127/40").',
     'A wrong request is answered {"problem":{"field","message"}} on its own line; the exit status is then 1.',
     '',
-    ...OPS.map((o) => `  ${o.name.padEnd(10)} ${o.about}`),
+    ...ops.map((o) => `  ${o.name.padEnd(10)} ${o.about}`),
     '',
   ].join('\n');

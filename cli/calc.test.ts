@@ -2,7 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import AjvModule from 'ajv';
 import { OPS } from '../ops/index.ts';
 import { demoJobs, demoShop } from '../demo/index.ts';
-import { answerer, findOp, help, MOST_LINE } from './answer.ts';
+import { loadOp, OP_NAMES } from '../ops/one.ts';
+import { answerer, help, MOST_LINE } from './answer.ts';
+
+const findOp = (name: string) => OPS.find((o) => o.name === name);
 
 const Ajv = (AjvModule as unknown as { default?: typeof AjvModule }).default ?? AjvModule;
 const ask = (name: string, request: unknown) => {
@@ -380,8 +383,13 @@ describe('wrong requests are answered on their own line', () => {
   });
 });
 
+test('each operation is had by itself under its own name', async () => {
+  expect(OP_NAMES).toEqual(OPS.map((o) => o.name));
+  for (const o of OPS) expect(await loadOp(o.name)).toBe(o);
+  expect(await loadOp('toString')).toBeNull();
+});
 test('help names every operation', () => {
-  for (const o of OPS) expect(help()).toContain(o.name);
+  for (const o of OPS) expect(help(OPS)).toContain(o.name);
 });
 
 describe('a door that stays open', () => {

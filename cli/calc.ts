@@ -1,8 +1,12 @@
 import { createInterface } from 'node:readline';
-import { answerer, findOp, help } from './answer.ts';
+import { loadOp } from '../ops/one.ts';
+import { answerer, help } from './answer.ts';
 
 /** The headless door: `npm run --silent calc -- OP < requests.jsonl > replies.jsonl`. */
 const STATUS = { good: 0, refused: 1, usage: 2, output: 3 } as const;
+
+/** Replies are handed over at the latest when so many characters wait. */
+const TOGETHER = 60_000;
 
 /** Set when nobody reads the replies any more, or the device that takes them is full. */
 let outputGone = false;
@@ -20,15 +24,17 @@ const put = (text: string): Promise<void> =>
     else process.stdout.write(text, () => done());
   });
 
+const allOps = async () => (await import('../ops/index.ts')).OPS;
+
 async function main(args: readonly string[]): Promise<number> {
   const [name, flag] = args;
   if (name === undefined || name === '--help' || name === '-h') {
-    await put(help());
+    await put(help(await allOps()));
     return name === undefined ? STATUS.usage : STATUS.good;
   }
-  const op = findOp(name);
+  const op = await loadOp(name);
   if (!op) {
-    process.stderr.write(`There is no operation "${name}".\n\n${help()}`);
+    process.stderr.write(`There is no operation "${name}".\n\n${help(await allOps())}`);
     return STATUS.usage;
   }
   if (flag === '--schema') {
@@ -37,13 +43,26 @@ async function main(args: readonly string[]): Promise<number> {
   }
   const answer = answerer(op);
   let allGood = true;
+  // lines that arrive together are answered together: a write each would cost more than the answer
+  let waiting = '';
+  let soon: NodeJS.Immediate | null = null;
+  const flush = (): Promise<void> => {
+    if (soon) clearImmediate(soon);
+    soon = null;
+    const text = waiting;
+    waiting = '';
+    return text === '' ? Promise.resolve() : put(text);
+  };
   for await (const line of createInterface({ input: process.stdin, crlfDelay: Infinity })) {
     if (outputGone) break;
     if (line.trim() === '') continue;
     const { ok, reply } = answer(line);
     allGood &&= ok;
-    await put(`${JSON.stringify(reply)}\n`);
+    waiting += `${JSON.stringify(reply)}\n`;
+    if (waiting.length > TOGETHER) await flush();
+    else soon ??= setImmediate(() => void flush());
   }
+  await flush();
   return allGood ? STATUS.good : STATUS.refused;
 }
 

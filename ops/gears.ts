@@ -50,6 +50,7 @@ const ArmSchema = Type.Object(
     ),
     meshes: Type.Optional(Type.Unsafe<'odd' | 'even'>({ type: 'string', enum: ['odd', 'even'] })),
     backlashMm: Type.Optional(Type.Number({ minimum: 0, maximum: 2 })),
+    nutOverMesh: Type.Optional(Type.Unsafe<'clears' | 'fouls'>({ type: 'string', enum: ['clears', 'fouls'] })),
   },
   {
     additionalProperties: false,

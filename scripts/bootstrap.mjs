@@ -1,5 +1,6 @@
 // Runs before `npm start` and `npm test`. Needs Node alone: no packages.
 //   --browser  also makes sure that a Chromium is there   --build  also builds when sources are newer than dist/
+//   --door     builds the headless door alone when its own sources are newer
 //   --gen      also makes the validators, for the development server
 import { createHash } from 'node:crypto';
 import { spawnSync } from 'node:child_process';
@@ -57,33 +58,23 @@ if (flags.has('--browser')) {
 }
 
 // 3. build
+const newest = (p) => {
+  const s = statSync(p);
+  return s.isDirectory() ? Math.max(0, ...readdirSync(p).map((f) => newest(`${p}/${f}`))) : s.mtimeMs;
+};
+const isOlder = (done, inputs) => !existsSync(done) || statSync(done).mtimeMs < Math.max(...inputs.map(newest));
+const DOOR = ['core', 'words', 'ops', 'cli', 'demo', 'sim', 'scripts', 'package-lock.json', 'vite.cli.config.ts'];
 if (flags.has('--build')) {
-  const newest = (p) => {
-    const s = statSync(p);
-    return s.isDirectory() ? Math.max(0, ...readdirSync(p).map((f) => newest(`${p}/${f}`))) : s.mtimeMs;
-  };
-  const inputs = [
-    ...[
-      'core',
-      'words',
-      'ops',
-      'app',
-      'cli',
-      'demo',
-      'sim',
-      'server',
-      'public',
-      'scripts',
-      'index.html',
-      'package-lock.json',
-    ],
-    ...['vite.config.ts', 'vite.server.config.ts', 'vite.cli.config.ts'],
-  ];
-  const done = 'dist/.built';
-  if (!existsSync(done) || statSync(done).mtimeMs < Math.max(...inputs.map(newest))) {
+  const inputs = [...DOOR, 'app', 'server', 'public', 'index.html', 'vite.config.ts', 'vite.server.config.ts'];
+  if (isOlder('dist/.built', inputs)) {
     npm('run', 'build');
-    writeFileSync(done, '');
+    for (const done of ['dist/.built', 'dist/.door']) writeFileSync(done, '');
   }
+}
+if (flags.has('--door') && isOlder('dist/.door', DOOR)) {
+  npm('run', 'gen');
+  npm('exec', '--', 'vite', 'build', '-c', 'vite.cli.config.ts');
+  writeFileSync('dist/.door', '');
 }
 
 // 4. validators alone

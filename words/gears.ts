@@ -118,3 +118,9 @@ export const openPositionText = (o: OpenPosition): string =>
   o.why === 'untied'
     ? `${o.lever} ${o.position} is not tied to the rest yet: the row for ${settingText(o.settledBy)} would settle it.`
     : `${o.lever} ${o.position} stands only in rows whose pitch is printed rounded: it is near, not exact. The row for ${settingText(o.settledBy)} in the leadscrew\u2019s own system would settle it.`;
+
+/** What a mounting rests on where teeth run behind a nut; null: nowhere. */
+export const behindNutsText = (behind: readonly { readonly teeth: number; readonly of: number }[]): string | null =>
+  behind.length === 0
+    ? null
+    : `${behind.map((b) => `The tips of the ${b.teeth} run behind the nut that holds the ${b.of}`).join('; ')}: see that it clears before there is power.`;

@@ -29,6 +29,11 @@ export interface Arm {
   readonly bossRadiusMm?: number;
   /** Largest radius of the nut or collar on the two end shafts; as a stud's when left out. */
   readonly shaftRadiusMm?: number;
+  /**
+   * A stud's nut larger than the root of the gear that it holds reaches over the gear that meshes there. `clears`: it stands
+   * before the gears; `fouls`: it is in their plane. Left out: decided by the planes, see `nutClears`.
+   */
+  readonly nutOverMesh?: 'clears' | 'fouls';
   /** Largest tip radius that goes under the cover about any shaft; left out: not checked. */
   readonly coverRadiusMm?: number;
   /** Walls of the cover: how far they stand beyond the two end shafts and to either side of the line of centres. */

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { mountText } from '../../words/gears.ts';
 import fc from 'fast-check';
 import type { Arm, Point } from './arm.ts';
-import { mountTrain, type Fitting, type PlacedGear } from './mount.ts';
+import { behindNuts, mountTrain, type Fitting, type PlacedGear } from './mount.ts';
 
 const ARM: Arm = {
   centresMm: 118,
@@ -281,4 +281,29 @@ test('backlash opens the centres by the pressure angle', () => {
   };
   expect(at(20)).toBeCloseTo(1.3737 * 0.2, 3);
   expect(at(14.5)).toBeCloseTo(1.9334 * 0.2, 3);
+});
+
+describe('a nut larger than the root of the gear that it holds', () => {
+  // module 1.5: a 20 has its root at 13.125 mm; a nut of 14 mm reaches over what meshes with it
+  const arm: Arm = { centresMm: 110, moduleMm: 1.5, slots: [{ fromMm: 20, toMm: 105 }], bossRadiusMm: 14.5, studs: 2 };
+  const over = (nutOverMesh?: 'clears' | 'fouls') =>
+    mountTrain([60, 40], [20, 50], [], nutOverMesh ? { ...arm, nutOverMesh } : arm);
+  test('said to foul, it is in the way of the mesh; said to clear, it is not, and that is stated', () => {
+    const fouls = over('fouls');
+    const clears = over('clears');
+    expect(fouls.fits).toBe(false);
+    if (!clears.fits) throw new Error('does not go on');
+    expect(behindNuts(clears, arm)).toContainEqual({ teeth: 60, of: 20 });
+  });
+  test('not said, the back plane is clear by a gear\u2019s width: the same mesh goes on there', () => {
+    const byPlanes = over();
+    if (!byPlanes.fits) throw new Error('does not go on');
+    const small = byPlanes.gears.find((g) => g.teeth === 20);
+    expect(small?.plane).toBe(1);
+  });
+  test('a nut within the root is no question', () => {
+    const within = mountTrain([60, 40], [20, 50], [], { ...arm, bossRadiusMm: 12 });
+    if (!within.fits) throw new Error('does not go on');
+    expect(behindNuts(within, { ...arm, bossRadiusMm: 12 })).toEqual([]);
+  });
 });

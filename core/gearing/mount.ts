@@ -240,7 +240,7 @@ interface Tightest {
 }
 
 function tightest(gears: readonly PlacedGear[], arm: Arm): Tightest {
-  const tip = (g: PlacedGear): number => (arm.moduleMm * (g.teeth + 2)) / 2;
+  const tip = (g: PlacedGear): number => tipMm(g, arm);
   const stud = arm.bossRadiusMm ?? DEFAULT_BOSS_MM;
   const end = arm.shaftRadiusMm ?? stud;
   const last = gears.at(-1)?.shaft ?? 0;
@@ -254,13 +254,37 @@ function tightest(gears: readonly PlacedGear[], arm: Arm): Tightest {
       if (o.shaft === g.shaft) continue;
       const toTip = apart(g.at, o.at) - tip(g);
       const isEnd = o.shaft === 0 || o.shaft === last;
-      meet(toTip - (isEnd ? end : stud), g, o, isEnd ? 'shaft' : 'stud');
+      // one nut holds all that is on a shaft: what meshes there passes it where that is clear
+      const partner = gears.find((x) => x.shaft === o.shaft && meshesWith(g, x));
+      if (!(partner && nutClears(partner, arm))) meet(toTip - (isEnd ? end : stud), g, o, isEnd ? 'shaft' : 'stud');
       if (g.plane === o.plane && !meshesWith(g, o)) meet(toTip - tip(o), g, o, 'tips');
     }
   }
   if (!least) throw new RangeError('a train without gears');
   return least;
 }
+
+/**
+ * Whether the nut on a gear's shaft is out of the way of the gear that meshes there, where it reaches so far. Nuts stand
+ * before the front plane, so that over a mesh of the back plane a whole gear's width lies between; over one of the front
+ * plane the nut sits on the very face beside which the teeth run, and is taken to be in the way unless it is said to clear.
+ */
+const nutClears = (held: PlacedGear, arm: Arm): boolean =>
+  arm.nutOverMesh === undefined ? held.plane === 1 : arm.nutOverMesh === 'clears';
+
+/** Gears whose tips run behind the nut of the gear that they mesh with: what a mounting rests on, to be seen before power. */
+export function behindNuts(mount: Fitting, arm: Arm): readonly { readonly teeth: number; readonly of: number }[] {
+  const stud = arm.bossRadiusMm ?? DEFAULT_BOSS_MM;
+  const end = arm.shaftRadiusMm ?? stud;
+  const last = mount.gears.at(-1)?.shaft ?? 0;
+  return mount.gears.flatMap((g) =>
+    mount.gears
+      .filter((o) => o.shaft !== g.shaft && meshesWith(g, o))
+      .filter((o) => apart(g.at, o.at) - tipMm(g, arm) < (o.shaft === 0 || o.shaft === last ? end : stud))
+      .map((o) => ({ teeth: g.teeth, of: o.teeth })),
+  );
+}
+const tipMm = (g: PlacedGear, arm: Arm): number => (arm.moduleMm * (g.teeth + 2)) / 2;
 
 const fouled = ({ gap, g, o, kind }: Tightest): NotMounted => ({
   code: 'fouls',

@@ -70,6 +70,8 @@ export const ArmSchema = Type.Object(
     /** Largest radius of a stud's nut or boss, and of what holds the gears on the two end shafts. */
     bossRadiusMm: Type.Number({ minimum: 0, maximum: 200 }),
     shaftRadiusMm: Type.Number({ minimum: 0, maximum: 200 }),
+    /** Whether a nut may reach over the gear that meshes with the one it holds; without it, decided by the planes. */
+    nutOverMesh: Type.Optional(Type.Unsafe<'clears' | 'fouls'>({ type: 'string', enum: ['clears', 'fouls'] })),
     coverRadiusMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 2000 })]),
     /** Walls of the cover: beyond the two end shafts, and to either side of the line of centres; null: not checked. */
     cover: Type.Union([

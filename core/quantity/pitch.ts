@@ -78,9 +78,15 @@ export function pitchText(pitchMm: Rational, prefer: UnitSystem = 'mm'): string 
   return `${marked(metric ? shortText(pitchMm) : String(Number(numberOf(pitchMm).toFixed(4))))} mm`;
 }
 
+// the tables hold a few hundred pitches and every thread asks for its own again and again: a fraction never changes
+const stored = new Map<string, Rational>();
+const MOST_STORED = 2000;
 /** Reads the exact text kept in documents ("127/40"). */
 export const storedPitch = (text: string): Rational => {
+  const known = stored.get(text);
+  if (known) return known;
   const r = rationalOf(text);
   if (r === null || !isPositive(r)) throw new RangeError(`not a stored pitch: ${text}`);
+  if (stored.size < MOST_STORED) stored.set(text, r);
   return r;
 };

@@ -38,6 +38,19 @@ const SIZE = String.raw`(#\s*\d+|no\.?\s*\d+|\d+\s*-\s*\d+\s*/\s*\d+|\d+\s+\d+\s
 const NUM = String.raw`(\d+(?:\.\d+)?|\.\d+)`;
 /** Threads per inch, halves and quarters as a fraction: `4 1/2`. */
 const TPI = String.raw`(\d+(?:\.\d+)?(?:\s+\d\s*/\s*\d)?|\.\d+)`;
+const METRIC = new RegExp(
+  `^(M|Tr|S)\\s*${NUM}\\s*(?:mm)?(?:\\s*x\\s*(Ph\\s*)?${NUM}\\s*(?:mm)?\\s*(?:\\(?\\s*P\\s*${NUM}\\s*\\)?)?)?(?:\\s*-?\\s*(LH))?(?:\\s*-\\s*(\\d[a-zA-Z](?:\\d[a-zA-Z])?(?:/\\d[a-zA-Z]+)?))?(?:\\s*-\\s*(LH))?$`,
+  'i',
+);
+const ROUND = new RegExp(`^Rd\\s*${NUM}\\s*(?:mm)?(?:\\s*x\\s*1\\s*/\\s*${NUM}\\s*"?)?$`, 'i');
+const PIPE = new RegExp(
+  `^(G|Rp|Rc|R|BSPP|BSPT|BSP)\\s*${SIZE}\\s*"?(?:\\s*-?\\s*(A|B))?$|^${SIZE}\\s*"?\\s*(BSPP|BSPT|BSP)$`,
+  'i',
+);
+const INCH = new RegExp(
+  `^${SIZE}\\s*(?:"|in\\.?)?\\s*(?:(?:-|x|\\s)\\s*${TPI}(?:\\s*(?:tpi))?)?\\s*-?\\s*([a-z][a-z\\s.-]*?)?(?:\\s*-\\s*(\\d[ABGC]|close|medium|free|normal))?$`,
+  'i',
+);
 const FRACTION_SIGNS: Readonly<Record<string, string>> = {
   '\u00bc': '1/4',
   '\u00bd': '1/2',
@@ -117,15 +130,27 @@ const made = (thread: ThreadSpec, cls: string | null, listed: boolean): Outcome<
 const tooManyStarts = (starts: number): Outcome<Designated> | null =>
   starts >= 1 && starts <= 12 ? null : bad(FIELD, 'too-many-starts', { starts });
 
-const rowsFor = (family: FamilyId): StandardThread[] => CATALOGUE.filter((r) => r.family === family);
+/** Rows by family, and those of inch sizes by their label: a designation is looked up, not searched for. */
+function indexed<K>(rows: readonly StandardThread[], key: (r: StandardThread) => K): ReadonlyMap<K, StandardThread[]> {
+  const out = new Map<K, StandardThread[]>();
+  for (const r of rows) {
+    const list = out.get(key(r));
+    if (list) list.push(r);
+    else out.set(key(r), [r]);
+  }
+  return out;
+}
+const BY_FAMILY = indexed(CATALOGUE, (r) => r.family);
+const BY_LABEL = indexed(
+  CATALOGUE.filter((r) => familyOf(r.family).system === 'in'),
+  (r) => r.size,
+);
+const rowsFor = (family: FamilyId): readonly StandardThread[] => BY_FAMILY.get(family) ?? [];
 const sameSize = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
 
 /** M, Tr and S: diameter x pitch, or diameter x lead (P pitch). */
 function metric(body: string, tail: Tail): Outcome<Designated> | null {
-  const m = new RegExp(
-    `^(M|Tr|S)\\s*${NUM}\\s*(?:mm)?(?:\\s*x\\s*(Ph\\s*)?${NUM}\\s*(?:mm)?\\s*(?:\\(?\\s*P\\s*${NUM}\\s*\\)?)?)?(?:\\s*-?\\s*(LH))?(?:\\s*-\\s*(\\d[a-zA-Z](?:\\d[a-zA-Z])?(?:/\\d[a-zA-Z]+)?))?(?:\\s*-\\s*(LH))?$`,
-    'i',
-  ).exec(body);
+  const m = METRIC.exec(body);
   if (!m) return null;
   const [, name = '', size = '', , first, second, lh1, cls, lh2] = m;
   const family = (/^m$/i.test(name) ? 'M' : /^tr$/i.test(name) ? 'Tr' : 'S') as FamilyId;
@@ -167,7 +192,7 @@ function metric(body: string, tail: Tail): Outcome<Designated> | null {
 }
 
 function roundThread(body: string, tail: Tail): Outcome<Designated> | null {
-  const m = new RegExp(`^Rd\\s*${NUM}\\s*(?:mm)?(?:\\s*x\\s*1\\s*/\\s*${NUM}\\s*"?)?$`, 'i').exec(body);
+  const m = ROUND.exec(body);
   if (!m) return null;
   const [, size = '', tpi] = m;
   const rows = rowsFor('Rd').filter((r) => sameSize(r.majorMm, Number(size)));
@@ -195,10 +220,7 @@ function association(body: string, tail: Tail): Outcome<Designated> | null {
 }
 
 function pipe(body: string, tail: Tail): Outcome<Designated> | null {
-  const m = new RegExp(
-    `^(G|Rp|Rc|R|BSPP|BSPT|BSP)\\s*${SIZE}\\s*"?(?:\\s*-?\\s*(A|B))?$|^${SIZE}\\s*"?\\s*(BSPP|BSPT|BSP)$`,
-    'i',
-  ).exec(body);
+  const m = PIPE.exec(body);
   if (!m) return null;
   const name = (m[1] ?? m[5] ?? '').toUpperCase();
   const sealing = ['R', 'RC', 'RP', 'BSPT'].includes(name);
@@ -239,10 +261,7 @@ function inchOf(size: string): Rational | null {
 }
 
 function inch(body: string, tail: Tail): Outcome<Designated> | null {
-  const m = new RegExp(
-    `^${SIZE}\\s*(?:"|in\\.?)?\\s*(?:(?:-|x|\\s)\\s*${TPI}(?:\\s*(?:tpi))?)?\\s*-?\\s*([a-z][a-z\\s.-]*?)?(?:\\s*-\\s*(\\d[ABGC]|close|medium|free|normal))?$`,
-    'i',
-  ).exec(body);
+  const m = INCH.exec(body);
   if (!m) return null;
   const [, sizeRaw = '', tpiRaw, nameRaw, cls] = m;
   const name = nameRaw?.trim().replace(/-$/, '');
@@ -250,7 +269,7 @@ function inch(body: string, tail: Tail): Outcome<Designated> | null {
   if (family === undefined) return null;
   if (family === null && tpiRaw === undefined) return null;
   const label = labelOf(sizeRaw);
-  const candidates = CATALOGUE.filter((r) => familyOf(r.family).system === 'in' && r.size === label);
+  const candidates = BY_LABEL.get(label) ?? [];
   const tpi = tpiRaw === undefined ? null : tpiRaw.includes('/') ? inchOf(tpiRaw) : rationalOf(padded(tpiRaw));
   if (tpi !== null && !isPositive(tpi)) return bad(FIELD, 'not-above-zero', { right: '1/2-13 UNC' });
   const pitch = tpi === null ? null : INCH_MM.div(tpi);

@@ -242,6 +242,22 @@ function ArmFields({ arm, edit }: { readonly arm: Arm; readonly edit: EditLathe 
           onCommit={(shaftRadiusMm) => change('change the shaft ends', { shaftRadiusMm })}
         />
       </div>
+      <Choice
+        label="A nut over the gear that meshes with its own"
+        value={arm.nutOverMesh ?? 'planes'}
+        options={[
+          { value: 'planes', label: 'clears in the back plane alone' },
+          { value: 'clears', label: 'always clears' },
+          { value: 'fouls', label: 'is in the way' },
+        ]}
+        onChange={(v) =>
+          edit('say whether nuts clear the mesh', (l) => {
+            if (!l.arm) return;
+            if (v === 'planes') delete l.arm.nutOverMesh;
+            else l.arm.nutOverMesh = v;
+          })
+        }
+      />
       <LengthField
         label="Largest gear radius under the cover"
         mm={arm.coverRadiusMm}

@@ -1,8 +1,8 @@
-import { mountText } from '../../../words/gears.ts';
+import { behindNutsText, mountText } from '../../../words/gears.ts';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { armOf, mountOn } from '../../../core/gearing/latheArm.ts';
-import type { Fitting } from '../../../core/gearing/mount.ts';
+import { behindNuts, type Fitting } from '../../../core/gearing/mount.ts';
 import { leadSteps } from '../../../core/gearing/leadSteps.ts';
 import { fittingSteps } from '../../../words/fitting.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
@@ -55,7 +55,8 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
         </div>
         <figcaption className="mt-1 text-sm text-ink2">
           Seen from the end of the lathe, true to scale. Hatched: back plane; steel: front plane; arrows: which way each
-          turns. Least clearance {lengthText(mount.clearanceMm, system)}. {turningText(mount, lathe)}
+          turns. Least clearance {lengthText(mount.clearanceMm, system)}.{' '}
+          {arm && behindNutsText(behindNuts(mount, arm))} {turningText(mount, lathe)}
         </figcaption>
       </figure>
     ) : (

@@ -142,6 +142,7 @@ const EVERY_KIND = [
   ['Depth of thread', '3.4', '3.4'],
   ['Crests over a length', '8', '8 in 48 mm', '48 mm'],
   ['Pitch leaf', '6 mm', '6 mm'],
+  ['Form template', '30', '30\u00b0'],
   ['Lead', '12', '12'],
   ['Crest flat', '2.1', '2.1'],
   ['Crest radius', '0', '0'],
@@ -185,6 +186,29 @@ for (const by of ['keyboard', 'touch'] as const)
       await axeClean(page);
     });
   });
+
+test('a template held to one flank is kept with its flank; a taper that does not say which is asked about', async ({
+  page,
+}) => {
+  await page.goto('/jobs/demo-windlass/read');
+  await page.getByRole('button', { name: /^Form template: / }).click();
+  await page.getByRole('radio', { name: 'Flank facing the head' }).click();
+  await page.getByRole('radio', { name: 'does not' }).click();
+  await page.getByLabel(/^Form template \(/).fill('3');
+  await page.keyboard.press('Enter');
+  await page.getByRole('tab', { name: 'Readings 4' }).click();
+  await expect(page.getByRole('row', { name: /Form template.*Flank facing the head/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Taper: / }).click();
+  const field = page.getByLabel(/^Taper \(/);
+  await field.fill('1.79 degrees');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/the whole angle, or a side\?/)).toBeVisible();
+  await field.fill('1 in 6');
+  await expect(page.getByText(/Taken on the diameter/)).toBeVisible();
+  await page.keyboard.press('Alt+Enter');
+  await expect(page.getByRole('button', { name: /^Taper: 1 in 6 \(meant 0\.333\)/ }).or(field)).toBeVisible();
+  await expect(page.getByLabel('Taper, as read')).toHaveValue(/meant 0\.333/);
+});
 
 test('a place is touched on the part itself; head, groove and plain end are drawn as they are typed', async ({
   page,

@@ -95,7 +95,7 @@ export function ArmedPatch({
       <div
         className={clsx(
           BASE,
-          'flex flex-wrap gap-x-2 gap-y-1 border-2 border-strawink bg-panel text-ink outline-3 outline-straw forced-colors:outline-[Highlight]',
+          'flex w-full flex-wrap gap-x-2 gap-y-1 border-2 border-strawink bg-panel text-ink outline-3 outline-straw forced-colors:outline-[Highlight]',
         )}
       >
         <label className="min-w-24 grow basis-24">
@@ -138,7 +138,10 @@ export function ArmedPatch({
         )}
       </div>
       <div
-        className="grid gap-1 rounded-[3px] bg-panel text-ink empty:hidden [&:not(:has(*:not(.sr-only)))]:hidden"
+        className={clsx(
+          style ? 'w-72' : 'w-full',
+          'grid gap-1 rounded-[3px] bg-panel text-ink empty:hidden [&:not(:has(*:not(.sr-only)))]:hidden',
+        )}
         aria-live="polite"
       >
         <Problems id={`${form}-p`} problem={problem} />

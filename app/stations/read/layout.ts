@@ -18,6 +18,8 @@ const ABOVE: readonly Quantity[] = ['crestCount', 'pitchLeaf', 'lead', 'template
 const BELOW: readonly Quantity[] = ['crestFlat', 'crestRadius', 'rootFlat', 'rootRadius', 'starts', 'hand', 'taper'];
 export const ON_DRAWING: readonly Quantity[] = [...ABOVE, ...LEFT, ...RIGHT, ...BELOW];
 const ARMED_W = 130;
+/** Width of the count of crests beside the others of its row. */
+const COUNT_SHARE = 1.7;
 
 export interface Layout {
   readonly part: Box;
@@ -50,12 +52,20 @@ export function layoutOf({ w, h }: Size): Layout {
     const width = (room - (n - 1) * 8) / n;
     return { width, x: (i: number): number => from + i * (width + 8) };
   };
-  const above = across(ABOVE.length, lens.x, lens.w);
+  // a count stands there with the length it was counted over: it is given more than its share
+  const room = (lens.w - (ABOVE.length - 1) * 8) / (ABOVE.length - 1 + COUNT_SHARE);
+  const above = (q: Quantity): { readonly x: number; readonly width: number } => {
+    const i = ABOVE.indexOf(q);
+    return {
+      x: lens.x + i * (room + 8) + (i > 0 ? (COUNT_SHARE - 1) * room : 0),
+      width: i === 0 ? COUNT_SHARE * room : room,
+    };
+  };
   const below = across(BELOW.length, EDGE, w - 2 * EDGE);
   const rect = (q: Quantity): Box => {
     if (LEFT.includes(q)) return { x: EDGE, y: down(LEFT.indexOf(q)), w: SIDE_W, h: PATCH_H };
     if (RIGHT.includes(q)) return { x: w - EDGE - SIDE_W, y: down(RIGHT.indexOf(q)), w: SIDE_W, h: PATCH_H };
-    if (ABOVE.includes(q)) return { x: above.x(ABOVE.indexOf(q)), y: aboveY, w: above.width, h: PATCH_H };
+    if (ABOVE.includes(q)) return { x: above(q).x, y: aboveY, w: above(q).width, h: PATCH_H };
     return { x: below.x(BELOW.indexOf(q)), y: belowY, w: below.width, h: PATCH_H };
   };
   return {
@@ -73,9 +83,11 @@ export function layoutOf({ w, h }: Size): Layout {
       // armed it needs room for a figure, and never hides its neighbours: what is said of it stands over the drawing
       const width = Math.max(r.w, ARMED_W);
       const left = Math.min(r.x, w - EDGE - width);
+      // what is said of it is wider than it is, and stays on the plate
+      const side = left > w / 2 ? 'end' : 'start';
       return BELOW.includes(q) || q === LEFT.at(-1)
-        ? { left, bottom: h - r.y - r.h, width, display: 'flex', flexDirection: 'column-reverse' }
-        : { left, top: r.y, width };
+        ? { left, bottom: h - r.y - r.h, width, display: 'flex', flexDirection: 'column-reverse', alignItems: side }
+        : { left, top: r.y, width, justifyItems: side };
     },
     leader: (q, at, armed) => {
       const to = at[q];

@@ -3,32 +3,8 @@ import { basicSizes } from '../../core/form/sizes.ts';
 import { formAt, specialForm, type ThreadForm } from '../../core/form/shape.ts';
 import { inches } from '../../core/quantity/units.ts';
 import type { Evidence, Part, Wear } from '../../core/evidence/evidence.ts';
+import type { Dealt } from './score.ts';
 import type { Dice } from '../../sim/random.ts';
-
-/**
- * A bench that is less kind than the model: the caliper of the day reads off by the same amount all day, burrs stand on
- * crests, the words "worn" and "unworn" are often wrong, wear is heavier, counts are read to half a crest and one in thirty
- * is a crest out, leaves are called fitting that do not, a root is read over a blade too thick for it. It shares no number
- * and no shape of distribution with core/identify: what it measures is how far a stated probability can be trusted by
- * somebody whose habits nobody knows. All figures: common practice, no source.
- */
-export interface HarshPart {
-  readonly truth: Truth;
-  readonly part: Part;
-  readonly evidence: readonly Evidence[];
-}
-export interface Truth {
-  readonly name: string;
-  readonly majorMm: number;
-  readonly pitchMm: number;
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
-  readonly taper: number;
-  readonly starts: number;
-  /** Constant-form group for the calibration table: a family's id, or what kind of special. */
-  readonly group: string;
-  readonly special: boolean;
-}
 
 const SPECIALS = 0.12;
 const NUTS = 0.28;
@@ -117,8 +93,15 @@ function said(worn: boolean, d: Dice): Wear {
 
 const rounded = (x: number, step: number): number => Math.round(x / step) * step;
 
-/** Deals one part and reads it. @param d its dice: the same seed deals the same part */
-export function harshPart(d: Dice): HarshPart {
+/**
+ * A bench that is less kind than the model: the caliper of the day reads off by the same amount all day, burrs stand on
+ * crests, the words "worn" and "unworn" are often wrong, wear is heavier, counts are read to half a crest and one in thirty
+ * is a crest out, leaves are called fitting that do not, a root is read over a blade too thick for it. It shares no number
+ * and no shape of distribution with core/identify: what it measures is how far a stated probability can be trusted by
+ * somebody whose habits nobody knows. All figures: common practice, no source.
+ * @param d its dice: the same seed deals the same part
+ */
+export function harshPart(d: Dice): Dealt {
   const special = d.chance(SPECIALS);
   const row = special ? null : drawRow(d);
   const made: Made = row
@@ -215,7 +198,6 @@ export function harshPart(d: Dice): HarshPart {
     evidence.push({ quantity: 'starts', count: d.chance(0.98) ? starts : starts === 1 ? 2 : 1 });
   return {
     truth: {
-      name: row?.designation ?? made.group,
       majorMm: made.majorMm,
       pitchMm: p,
       leadingDeg: form.leadingFlankDeg,

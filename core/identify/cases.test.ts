@@ -511,6 +511,14 @@ describe('next readings', () => {
     const evidence = [out(20.85), count(14, IN), angle(55, 0.25), taper(0), starts(1)];
     expect(next(weigh(evidence), evidence).map((n) => n.quantity)).not.toContain('taper');
   });
+  test('where no longer stretch is to be had, the one there is is counted again before anything strange is asked', () => {
+    const evidence = [out(12.55, 'unknown'), count(12.5, IN), angle(58, 2)];
+    const offers = nextReadings(rivalsOf(weigh(evidence)), evidence, 'external', USUAL_TOOLS.slice(1, 2), IN);
+    expect(offers[0]).toMatchObject({ quantity: 'crestCount', spanMm: IN });
+    const twice = [...evidence, count(12.5, IN)];
+    const then = nextReadings(rivalsOf(weigh(twice)), twice, 'external', USUAL_TOOLS.slice(1, 2), IN);
+    expect(then.map((n) => n.quantity)).not.toContain('crestCount');
+  });
   test('a count is only offered over a stretch that the part has', () => {
     const evidence = [out(7.85), count(8, 10)];
     const offers = nextReadings(rivalsOf(weigh(evidence)), evidence, 'external', USUAL_TOOLS, 30);

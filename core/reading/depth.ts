@@ -1,11 +1,10 @@
 import { DEFAULT_SIGMA, type Part } from '../evidence/evidence.ts';
 import type { Expectation } from '../reading/expectation.ts';
-import { parseLength } from '../quantity/length.ts';
-import { good } from '../quantity/outcome.ts';
 import { normalPdf } from './density.ts';
-import { plain, uncertainty, type ReadingKind } from './kind.ts';
+import { uncertainty, type ReadingKind } from './kind.ts';
 import { BLUNDER_PER_MM, withBlunder } from './noise.ts';
 import { depthSlip } from './slips.ts';
+import { typedLength } from './typed.ts';
 
 const depthOf = (h: Expectation, part: Part): number => (part === 'external' ? h.depthExternalMm : h.depthInternalMm);
 
@@ -17,10 +16,7 @@ export const depth: ReadingKind<'depth'> = {
   measures: 'length',
   worn: true,
   onStarts: false,
-  parse: ({ text }, system) => {
-    const length = parseLength(text, { system, field: 'value', maxMm: 3000 });
-    return length.ok ? good(plain(length.value.mm)) : length;
-  },
+  parse: typedLength,
   slip: depthSlip,
   evidence: (r) => ({ quantity: 'depth', valueMm: r.value, wear: r.wear, ...uncertainty('uncertaintyMm', r) }),
   nominal: depthOf,

@@ -1,9 +1,7 @@
 import { DEFAULT_SIGMA, type Part } from '../evidence/evidence.ts';
 import type { Expectation } from '../reading/expectation.ts';
-import { parseLength } from '../quantity/length.ts';
-import { good } from '../quantity/outcome.ts';
 import { normalPdf, shortfallDensity } from './density.ts';
-import { plain, uncertainty, type ReadingKind, type Taken } from './kind.ts';
+import { uncertainty, type ReadingKind, type Taken } from './kind.ts';
 import {
   anywhere,
   BLUNDER_PER_MM,
@@ -17,6 +15,7 @@ import {
 } from './noise.ts';
 import type { Reason } from './reason.ts';
 import { aloneSlip, diameterSlip } from './slips.ts';
+import { typedLength } from './typed.ts';
 
 type Diameter = 'majorDiameter' | 'minorDiameter' | 'pitchDiameter';
 
@@ -28,10 +27,7 @@ const ALIKE = {
   measures: 'length',
   worn: true,
   onStarts: false,
-  parse: ({ text }, system) => {
-    const length = parseLength(text, { system, field: 'value', maxMm: 3000 });
-    return length.ok ? good(plain(length.value.mm)) : length;
-  },
+  parse: typedLength,
 } as const satisfies Partial<ReadingKind<Diameter>>;
 const evidenceOf =
   <Q extends Diameter>(quantity: Q) =>

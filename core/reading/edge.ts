@@ -1,9 +1,8 @@
 import { DEFAULT_SIGMA } from '../evidence/evidence.ts';
-import { parseLength } from '../quantity/length.ts';
-import { good } from '../quantity/outcome.ts';
 import { normalPdf } from './density.ts';
-import { plain, type ReadingKind } from './kind.ts';
+import type { ReadingKind } from './kind.ts';
 import { BLUNDER_PER_MM, withBlunder } from './noise.ts';
+import { typedLengthOrNone } from './typed.ts';
 
 type Edge = 'crestFlat' | 'rootFlat' | 'crestRadius' | 'rootRadius';
 
@@ -22,11 +21,7 @@ const edge = <Q extends Edge>(quantity: Q): ReadingKind<Edge> => {
     measures: 'length',
     worn: false,
     onStarts: false,
-    // none of it is a reading too
-    parse: ({ text }, system) => {
-      const length = parseLength(text, { system, field: 'value', maxMm: 3000, allowZero: true });
-      return length.ok ? good(plain(length.value.mm)) : length;
-    },
+    parse: typedLengthOrNone,
     evidence: (r) => ({
       quantity,
       valueMm: r.value,

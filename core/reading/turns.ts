@@ -1,10 +1,10 @@
 import { DEFAULT_SIGMA } from '../evidence/evidence.ts';
-import { parseLength } from '../quantity/length.ts';
 import { readWhole } from '../quantity/number.ts';
 import { bad, good } from '../quantity/outcome.ts';
 import { normalPdf } from './density.ts';
 import { plain, uncertainty, type ReadingKind } from './kind.ts';
 import { BLUNDER_PER_MM, withBlunder } from './noise.ts';
+import { typedLength } from './typed.ts';
 
 /** A lead is read over a turn: no surer than this, mm. */
 const LEAST_LEAD_MM = 0.02;
@@ -13,10 +13,7 @@ export const lead: ReadingKind<'lead'> = {
   measures: 'length',
   worn: false,
   onStarts: true,
-  parse: ({ text }, system) => {
-    const length = parseLength(text, { system, field: 'value', maxMm: 3000 });
-    return length.ok ? good(plain(length.value.mm)) : length;
-  },
+  parse: typedLength,
   evidence: (r) => ({ quantity: 'lead', valueMm: r.value, ...uncertainty('uncertaintyMm', r) }),
   nominal: (h, _, starts) => h.pitchMm * starts,
   density: (e, h, _, starts) =>

@@ -3,6 +3,7 @@ import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { nextQuantity } from '../../../core/job/entry.ts';
 import type { Entry, Flank } from '../../../core/reading/kind.ts';
 import { kindOf, readEntry } from '../../../core/reading/kinds.ts';
+import { FINE_ENOUGH_MM } from '../../../core/reading/pitch.ts';
 import { slipIn } from '../../../core/job/known.ts';
 import type { Instrument, Reading } from '../../../core/job/schema.ts';
 import type { Outcome, Problem } from '../../../core/quantity/outcome.ts';
@@ -61,7 +62,7 @@ export function useEntry(quantity: Quantity, positionMm: number | null, onArm: (
       (r) => (r.quantity === 'crestCount') === (quantity === 'crestCount') && suits.some((i) => i.id === r.instrument),
     )?.instrument ?? null;
   // crests are counted against a rule unless it is said that they were measured from crest to crest
-  const usual = quantity === 'crestCount' ? suits.find((i) => /rule/i.test(i.name)) : suits[0];
+  const usual = quantity === 'crestCount' ? suits.find((i) => i.uncertainty > FINE_ENOUGH_MM) : suits[0];
   const [typed, setTyped] = useDraft(`reading ${quantity}`);
   const [typedSpan, setTypedSpan] = useDraft(`span ${quantity}`);
   const [typedPlace, setTypedPlace] = useDraft(`place ${quantity}`);

@@ -56,6 +56,7 @@ const ON_PATCH: Partial<Record<Quantity, Readonly<Record<'external' | 'internal'
   majorDiameter: { external: 'Outside dia', internal: 'Dia at the root' },
   minorDiameter: { external: 'Root dia', internal: 'Bore' },
   pitchDiameter: { external: 'Pitch dia', internal: 'Pitch dia' },
+  template: { external: 'Template', internal: 'Template' },
   leadingFlank: { external: 'facing the free end', internal: 'where the screw enters' },
   trailingFlank: { external: 'facing the head', internal: 'facing away from it' },
 };

@@ -56,7 +56,7 @@ export function reasonText(r: Reason, u: UnitSystem): string {
     case 'lead':
       return `lead read ${len(r.readMm)}, ${r.starts === 1 ? 'single start' : `${r.starts} starts`} gives ${len(r.expectedMm)}`;
     case 'taper':
-      return `taper read ${round(r.read)}, the form has ${taperText(r.expected)}`;
+      return `taper read ${taperText(r.read)}, the form has ${taperText(r.expected)}`;
     case 'starts':
       return `${r.count} start${r.count === 1 ? '' : 's'} counted`;
   }
@@ -103,10 +103,12 @@ export function residualName(r: Reason): string {
       return r.kind;
   }
 }
+/** Less than the last figure that is shown of anything. */
+const SHOWS_AS_NOTHING = 5e-4;
 /** How far off, with its sign, in the unit of the reading. */
 export function offText(off: number, unit: 'mm' | 'deg' | 'count', u: UnitSystem): string {
-  const sign = off > 0 ? '+' : off < 0 ? '\u2212' : '';
-  const size = Math.abs(off);
+  const size = Math.abs(off) < SHOWS_AS_NOTHING ? 0 : Math.abs(off);
+  const sign = size === 0 ? '' : off > 0 ? '+' : '\u2212';
   if (unit === 'mm') return `${sign}${lengthText(size, u, { ...FINE, bare: true })}`;
   return unit === 'deg' ? `${sign}${degreesText(size)}` : `${sign}${round(size)}`;
 }

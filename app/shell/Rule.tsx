@@ -50,7 +50,9 @@ export function Rule({ station }: { readonly station: StationId }) {
 function likeliestText(ranking: Ranking | null, top: ThreadSpec | null, state: StationState): string | null {
   if (!ranking || !top || state.kind === 'settled') return null;
   const best = ranking.candidates[0];
-  return `likely ${percentText(best && best.thread === top ? best.probability : ranking.special.probability)}`;
+  const share = percentText(best && best.thread === top ? best.probability : ranking.special.probability);
+  // what is nearly sure is longer to say, and the cell is narrow
+  return /^\d/.test(share) ? `likely ${share}` : share;
 }
 
 interface CellProps {

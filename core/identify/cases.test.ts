@@ -310,6 +310,8 @@ describe('specials', () => {
     });
     test.each([
       ['4', 50.8, count(4, IN), IN / 4],
+      ['4, on a metric size', 40, count(4, IN), IN / 4],
+      ['17', 20, count(34, 2 * IN), IN / 17],
       ['52', 12.7, count(52, IN), IN / 52],
     ])('a count of %s whole threads an inch is exactly that', (_, major, counted, pitchMm) => {
       expect(weigh([out(major - 0.1), counted, angle(43, 0.5)]).special.pitchMm).toBeCloseTo(pitchMm, 9);

@@ -141,10 +141,20 @@ export function sizesBetween(
   return sorted.slice(low, end);
 }
 
-/** A round pitch is taken for the measured one while it is at least this share as likely by the counts and leaves. */
-const AS_LIKELY = 0.3;
 /** Metric pitches nobody wrote down are still cut to twentieths. */
 const MM_STEP = 0.05;
+/** Pitches that a count gives by itself: whole or half threads an inch, or whole twentieths of a millimetre, without a rest. */
+export const pitchesCounted = (evidence: readonly Evidence[]): readonly number[] =>
+  evidence.flatMap((e) => {
+    if (e.quantity !== 'crestCount') return [];
+    const tpi = (25.4 * e.crests) / e.spanMm;
+    const pitch = e.spanMm / e.crests;
+    if (Math.abs(2 * tpi - Math.round(2 * tpi)) < 1e-3) return [50.8 / Math.round(2 * tpi)];
+    return Math.abs(pitch / MM_STEP - Math.round(pitch / MM_STEP)) < 1e-6 ? [pitch] : [];
+  });
+
+/** A round pitch is taken for the measured one while it is at least this share as likely by the counts and leaves. */
+const AS_LIKELY = 0.3;
 
 /**
  * The pitch that somebody would have meant by a measured one: what a count in whole or half threads an inch, or in whole
@@ -156,13 +166,7 @@ export function roundPitch(
   pitchLike: (pitchMm: number) => number,
 ): number {
   if (!evidence.some((e) => e.quantity === 'crestCount' || e.quantity === 'pitchLeaf')) return measuredMm;
-  const counted = evidence.flatMap((e) => {
-    if (e.quantity !== 'crestCount') return [];
-    const tpi = (25.4 * e.crests) / e.spanMm;
-    const pitch = e.spanMm / e.crests;
-    if (Math.abs(2 * tpi - Math.round(2 * tpi)) < 1e-3) return [50.8 / Math.round(2 * tpi)];
-    return Math.abs(pitch / MM_STEP - Math.round(pitch / MM_STEP)) < 1e-6 ? [pitch] : [];
-  });
+  const counted = pitchesCounted(evidence);
   const twentieth = Math.round(measuredMm / MM_STEP) * MM_STEP;
   const near = [...counted.map((mm) => ({ mm, liking: 2 })), ...PITCHES, { mm: twentieth, liking: SELDOM }].map(
     ({ mm, liking }) => ({ mm, score: pitchLike(mm) * liking, like: pitchLike(mm) }),

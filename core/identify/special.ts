@@ -8,6 +8,7 @@ import {
   nominalsOf,
   PITCHES,
   PITCHES_LIKED,
+  pitchesCounted,
   roundPitch,
   SIZES,
   sizesBetween,
@@ -38,6 +39,8 @@ const ODD_FLANKS_SHARE = 0.15;
 const TAPERED = 0.06;
 /** Share of the best below which a combination is not followed further. */
 const NEGLIGIBLE = 1e-12;
+/** A count that comes out whole is meant so: of all pitches that it would allow, the one that it says is the special's. */
+const COUNTED_SAYS = 50;
 /** A pitch this much less likely than the best cannot matter. */
 const HOPELESS = 1e-6;
 /** Mixed systems (30 mm x 7 1/2 tpi) happen, seldom. */
@@ -116,6 +119,7 @@ function weighNominal(
   const sized = rest.some(({ e }) => SIZES_IT.includes(e.quantity));
   const flanks = onForm.some(({ e }) => ANGLES.includes(e.quantity)) ? flanksFrom(all) : null;
   const pitchScores = PITCHES.map((p) => ({ p, like: pitchLike(p.mm) }));
+  const counted = pitchesCounted(all.map(({ e }) => e));
   const top = Math.max(...pitchScores.map((s) => s.like));
   let mass = 0;
   let bestScore = 0;
@@ -134,10 +138,11 @@ function weighNominal(
       ofCrest.set(s, l);
       return l;
     };
+    const said = counted.some((c) => Math.abs(c / p.mm - 1) < 1e-6) ? COUNTED_SAYS : 1;
     const take = (score: number, size: Size, form: ThreadForm): void => {
       mass += score;
-      if (score <= bestScore) return;
-      bestScore = score;
+      if (score * said <= bestScore) return;
+      bestScore = score * said;
       best = {
         majorMm: size.mm,
         pitchMm: p.mm,

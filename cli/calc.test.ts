@@ -99,6 +99,16 @@ const GOOD: Record<string, unknown> = {
   pickup: { way: 'parallel', offsetMm: '31/50', pitchMm: '5/2', starts: 1, hand: 'right', anyStart: false },
   edit: { job: null, shop: demoShop(), edits: [{ do: 'newJob', title: 'Clamp screw' }], at: '2026-11-26T08:00:00Z' },
   job: { job: demoJobs()[0], shop: demoShop() },
+  bend: {
+    support: 'chuck-centre',
+    lengthMm: 300,
+    diameterMm: 19,
+    boreMm: 0,
+    youngGPa: 207,
+    forceN: 200,
+    atMm: [0, 50, 150],
+    steadyAtMm: null,
+  },
   passes: { depthMm: 1.227, passes: 12, rule: 'constant-area', slideAngleDeg: 29.5, firstMaxMm: null, lastMinMm: null },
 };
 

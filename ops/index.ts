@@ -1,3 +1,4 @@
+import { bendOp } from './bend.ts';
 import { auditOp, chartOp, diagnoseOp, dialOp, trainsOp } from './gears.ts';
 import { identifyOp } from './identify.ts';
 import { limitsOp, outlineOp } from './limits.ts';
@@ -19,6 +20,7 @@ export const OPS: readonly Op[] = [
   diagnoseOp,
   chartOp,
   passesOp,
+  bendOp,
   limitsOp,
   outlineOp,
   identifyOp,

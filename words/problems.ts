@@ -143,6 +143,9 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'voided-already': (f) => [`Event ${f.of} is struck through already.`, 'void the event that did it, to bring it back'],
   'not-crests': (f) => [`"${f.rest}" does not belong here: this is the number of crests.`, '7, or 40.5'],
   'crests-too-few': () => ['Count at least one whole crest.', '7'],
+  'bore-in-bar': (f, L) => [`A bore is narrower than its bar of ${L(f.diameterMm)}.`, '0 when it is solid'],
+  'place-off-work': (f, L) => [`That is off the free length of ${L(f.lengthMm)}.`, `0 to ${L(f.lengthMm)}`],
+  'no-steady-on-bar': () => ['No steady stands beside a boring bar.', 'a stouter or shorter bar'],
   'wire-finds-no-rest': (f) => [
     `At a lead angle of ${plain(f.leadDeg)}\u00b0 this wire finds no place to rest on both flanks.`,
     'a thinner wire, or a gauge',

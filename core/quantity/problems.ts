@@ -74,6 +74,9 @@ export interface ProblemFigures {
   'crests-too-few': None;
   'taper-in-zero': None;
   'taper-unreadable': None;
+  'bore-in-bar': { readonly diameterMm: number };
+  'place-off-work': { readonly lengthMm: number };
+  'no-steady-on-bar': None;
   'wire-finds-no-rest': { readonly leadDeg: number };
   'taper-is-ratio': None;
   'taper-whole-or-half': { readonly typedDeg: number };

@@ -99,6 +99,18 @@ const GOOD: Record<string, unknown> = {
   pickup: { way: 'parallel', offsetMm: '31/50', pitchMm: '5/2', starts: 1, hand: 'right', anyStart: false },
   edit: { job: null, shop: demoShop(), edits: [{ do: 'newJob', title: 'Clamp screw' }], at: '2026-11-26T08:00:00Z' },
   job: { job: demoJobs()[0], shop: demoShop() },
+  tool: {
+    leadingHalfAngleDeg: 14.5,
+    trailingHalfAngleDeg: 14.5,
+    leadMm: 10.16,
+    starts: 2,
+    hand: 'right',
+    member: 'external',
+    majorMm: 25.4,
+    pitchDiameterMm: 22.7,
+    minorMm: 19.8,
+    clearanceDeg: 5,
+  },
   bend: {
     support: 'chuck-centre',
     lengthMm: 300,

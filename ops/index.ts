@@ -8,6 +8,7 @@ import { passesOp } from './passes.ts';
 import { pickupOp } from './pickup.ts';
 import { planOp } from './plan.ts';
 import { threadOp } from './thread.ts';
+import { toolOp } from './tool.ts';
 import { wiresOp } from './wires.ts';
 
 /** Everything the headless door offers. */
@@ -20,6 +21,7 @@ export const OPS: readonly Op[] = [
   diagnoseOp,
   chartOp,
   passesOp,
+  toolOp,
   bendOp,
   limitsOp,
   outlineOp,

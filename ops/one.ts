@@ -10,6 +10,7 @@ const LOADED: Readonly<Record<string, () => Promise<Op>>> = {
   diagnose: async () => (await import('./gears.ts')).diagnoseOp,
   chart: async () => (await import('./gears.ts')).chartOp,
   passes: async () => (await import('./passes.ts')).passesOp,
+  tool: async () => (await import('./tool.ts')).toolOp,
   bend: async () => (await import('./bend.ts')).bendOp,
   limits: async () => (await import('./limits.ts')).limitsOp,
   outline: async () => (await import('./limits.ts')).outlineOp,

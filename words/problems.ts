@@ -143,6 +143,14 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'voided-already': (f) => [`Event ${f.of} is struck through already.`, 'void the event that did it, to bring it back'],
   'not-crests': (f) => [`"${f.rest}" does not belong here: this is the number of crests.`, '7, or 40.5'],
   'crests-too-few': () => ['Count at least one whole crest.', '7'],
+  'diameters-out-of-order': (f, L) => [
+    'A pitch diameter lies between the minor and the major one.',
+    `over ${L(f.leastMm)} and under ${L(f.mostMm)}`,
+  ],
+  'flanks-meet-before-tip': (f, L) => [
+    `The flanks meet before they come so deep: the tip would be ${L(f.byMm)} less than nothing.`,
+    'a shallower thread, or narrower flanks',
+  ],
   'bore-in-bar': (f, L) => [`A bore is narrower than its bar of ${L(f.diameterMm)}.`, '0 when it is solid'],
   'place-off-work': (f, L) => [`That is off the free length of ${L(f.lengthMm)}.`, `0 to ${L(f.lengthMm)}`],
   'no-steady-on-bar': () => ['No steady stands beside a boring bar.', 'a stouter or shorter bar'],

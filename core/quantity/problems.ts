@@ -74,6 +74,8 @@ export interface ProblemFigures {
   'crests-too-few': None;
   'taper-in-zero': None;
   'taper-unreadable': None;
+  'diameters-out-of-order': { readonly leastMm: number; readonly mostMm: number };
+  'flanks-meet-before-tip': { readonly byMm: number };
   'bore-in-bar': { readonly diameterMm: number };
   'place-off-work': { readonly lengthMm: number };
   'no-steady-on-bar': None;

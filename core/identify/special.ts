@@ -40,7 +40,7 @@ const TAPERED = 0.06;
 /** Share of the best below which a combination is not followed further. */
 const NEGLIGIBLE = 1e-12;
 /** A count that comes out whole is meant so: of all pitches that it would allow, the one that it says is the special's. */
-const COUNTED_SAYS = 50;
+const COUNTED_SAYS = 4;
 /** A pitch this much less likely than the best cannot matter. */
 const HOPELESS = 1e-6;
 /** Mixed systems (30 mm x 7 1/2 tpi) happen, seldom. */

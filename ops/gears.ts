@@ -1,5 +1,5 @@
 import { own } from '../core/quantity/own.ts';
-import { Type, type TSchema } from '@sinclair/typebox';
+import { Type } from '@sinclair/typebox';
 import { auditTrain } from '../core/gearing/audit.ts';
 import { readChart } from '../core/gearing/chart.ts';
 import { explainScratch } from '../core/gearing/diagnose.ts';
@@ -11,7 +11,7 @@ import { findTrains } from '../core/gearing/search.ts';
 import { Exact, Teeth } from '../core/lathe/schema.ts';
 import { bad, good } from '../core/quantity/outcome.ts';
 import { exact, numberOf, textOf } from '../core/quantity/rational.ts';
-import { op } from './op.ts';
+import { micro, nullOr, oneOf, op } from './op.ts';
 
 const positive = Type.Number({ exclusiveMinimum: 0, maximum: 10_000 });
 const wall = Type.Number({ minimum: 0, maximum: 10_000 });
@@ -50,7 +50,7 @@ const ArmSchema = Type.Object(
     ),
     meshes: Type.Optional(Type.Unsafe<'odd' | 'even'>({ type: 'string', enum: ['odd', 'even'] })),
     backlashMm: Type.Optional(Type.Number({ minimum: 0, maximum: 2 })),
-    nutOverMesh: Type.Optional(Type.Unsafe<'clears' | 'fouls'>({ type: 'string', enum: ['clears', 'fouls'] })),
+    nutOverMesh: Type.Optional(oneOf('clears', 'fouls')),
   },
   {
     additionalProperties: false,
@@ -59,17 +59,15 @@ const ArmSchema = Type.Object(
   },
 );
 
-const micro = (x: number): number => Number(x.toFixed(6));
-const orNull = <T extends TSchema>(schema: T) => Type.Union([Type.Null(), schema]);
 /** Where a gear stands: its stud (0 the first driver's shaft, null the leadscrew), slot, radius from the pivot, plane. */
 const Position = Type.Object({
   teeth: Type.Integer(),
-  role: Type.Unsafe<'driver' | 'driven' | 'idler'>({ type: 'string', enum: ['driver', 'driven', 'idler'] }),
+  role: oneOf('driver', 'driven', 'idler'),
   plane: Type.Unsafe<1 | 2>({ type: 'integer', enum: [1, 2] }),
   pair: Type.Integer(),
-  stud: orNull(Type.Integer()),
-  slot: orNull(Type.Integer()),
-  radiusMm: orNull(Type.Number()),
+  stud: nullOr(Type.Integer()),
+  slot: nullOr(Type.Integer()),
+  radiusMm: nullOr(Type.Number()),
   xMm: Type.Number(),
   yMm: Type.Number(),
 });
@@ -309,7 +307,7 @@ export const chartOp = op({
       Type.Object({
         lever: Type.String(),
         position: Type.String(),
-        why: Type.Unsafe<'untied' | 'rounded'>({ type: 'string', enum: ['untied', 'rounded'] }),
+        why: oneOf('untied', 'rounded'),
         settledBy: Type.Record(Type.String(), Type.String()),
       }),
     ),

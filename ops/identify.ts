@@ -7,15 +7,14 @@ import { reasonsFor } from '../core/identify/reasons.ts';
 import { reasonText, seenByText } from '../words/reasons.ts';
 import { rivalsOf } from '../core/identify/specialRival.ts';
 import { good } from '../core/quantity/outcome.ts';
-import { op } from './op.ts';
+import { micro, oneOf, op } from './op.ts';
 
-const choice = <T extends string>(values: readonly T[]) => Type.Unsafe<T>({ type: 'string', enum: [...values] });
 const length = Type.Number({ exclusiveMinimum: 0, maximum: 3000 });
 const sigma = Type.Optional(Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 100 })]));
-const wear = Type.Optional(choice(['worn', 'unworn', 'unknown'] as const));
-const member = Type.Optional(choice(['external', 'internal'] as const));
+const wear = Type.Optional(oneOf('worn', 'unworn', 'unknown'));
+const member = Type.Optional(oneOf('external', 'internal'));
 const piece = <Q extends string>(quantity: readonly Q[], rest: Parameters<typeof Type.Object>[0]) =>
-  Type.Object({ quantity: choice(quantity), member, ...rest }, { additionalProperties: false });
+  Type.Object({ quantity: oneOf(...quantity), member, ...rest }, { additionalProperties: false });
 
 const EvidenceSchema = Type.Union([
   piece(['majorDiameter', 'minorDiameter', 'pitchDiameter', 'depth'], { valueMm: length, uncertaintyMm: sigma, wear }),
@@ -28,12 +27,12 @@ const EvidenceSchema = Type.Union([
   piece(['pitchLeaf'], {
     pitchMm: length,
     overMm: Type.Optional(length),
-    fit: choice(['fits', 'nearly', 'no'] as const),
+    fit: oneOf('fits', 'nearly', 'no'),
   }),
   piece(['template'], {
     angleDeg: Type.Number({ minimum: 0, maximum: 120 }),
-    fit: choice(['fits', 'nearly', 'no'] as const),
-    flank: Type.Optional(choice(['leading', 'trailing'] as const)),
+    fit: oneOf('fits', 'nearly', 'no'),
+    flank: Type.Optional(oneOf('leading', 'trailing')),
   }),
   piece(['flankAngle', 'leadingFlank', 'trailingFlank'], {
     valueDeg: Type.Number({ minimum: 0, maximum: 120 }),
@@ -45,26 +44,24 @@ const EvidenceSchema = Type.Union([
   }),
   piece(['lead'], { valueMm: length, uncertaintyMm: sigma }),
   piece(['taper'], { ratio: Type.Number({ minimum: -1, maximum: 1 }), uncertainty: sigma }),
-  piece(['hand'], { hand: choice(['right', 'left'] as const) }),
+  piece(['hand'], { hand: oneOf('right', 'left') }),
   piece(['starts'], { count: Type.Integer({ minimum: 1, maximum: 12 }) }),
 ]);
-
-const micro = (x: number): number => Number(x.toFixed(6));
 
 export const identifyOp = op({
   name: 'identify',
   about: 'Which thread the evidence speaks for, and what to read next',
   request: Type.Object(
     {
-      part: choice(['external', 'internal'] as const),
+      part: oneOf('external', 'internal'),
       evidence: Type.Array(EvidenceSchema, { maxItems: 200 }),
       context: Type.Optional(
         Type.Union([
           Type.Null(),
           Type.Object(
             {
-              origin: Type.Optional(Type.Union([Type.Null(), choice(ORIGINS)])),
-              use: Type.Optional(Type.Union([Type.Null(), choice(USES)])),
+              origin: Type.Optional(Type.Union([Type.Null(), oneOf(...ORIGINS)])),
+              use: Type.Optional(Type.Union([Type.Null(), oneOf(...USES)])),
             },
             { additionalProperties: false },
           ),

@@ -5,10 +5,10 @@ import { bad, good } from '../core/quantity/outcome.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
 import { classesOf, limitsOf } from '../core/standards/limits/index.ts';
 import { pitchMmOf, threadFormOf, threadSizes } from '../core/standards/thread.ts';
-import { op } from './op.ts';
+import { micro, nullOr, op } from './op.ts';
 
-const orNull = Type.Union([Type.Null(), Type.Number()]);
-const Range = Type.Object({ min: orNull, max: orNull });
+const numberOrNull = nullOr(Type.Number());
+const Range = Type.Object({ min: numberOrNull, max: numberOrNull });
 const Member = Type.Object({ major: Range, pitch: Range, minor: Range });
 const designation = Type.String({ maxLength: 200 });
 
@@ -19,7 +19,7 @@ export const limitsOp = op({
     {
       designation,
       class: Type.Optional(Type.Union([Type.Null(), Type.String({ maxLength: 20 })])),
-      engagementMm: Type.Optional(orNull),
+      engagementMm: Type.Optional(numberOrNull),
     },
     { additionalProperties: false },
   ),
@@ -63,6 +63,6 @@ export const outlineOp = op({
     const { thread } = parsed.value;
     const form = threadFormOf(thread);
     const points = outline(form, q.side, pitchMmOf(thread), threadSizes(thread).pitchDiameterMm, q.pitches ?? 3);
-    return good({ points: points.map((p) => ({ x: Number(p.x.toFixed(6)), y: Number(p.y.toFixed(6)) })) });
+    return good({ points: points.map((p) => ({ x: micro(p.x), y: micro(p.y) })) });
   },
 });

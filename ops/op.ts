@@ -17,5 +17,10 @@ export const op = <Q extends TSchema, R extends TSchema>(o: Op<Q, R>): Op => o a
 export const strict = <T extends Record<string, TSchema>>(properties: T) =>
   Type.Object(properties, { additionalProperties: false });
 export const oneOf = <T extends string>(...values: T[]) => Type.Unsafe<T>({ type: 'string', enum: values });
+/** Null: not known. */
+export const nullOr = <T extends TSchema>(schema: T) => Type.Union([Type.Null(), schema]);
 /** Missing or null: not known. */
-export const orNull = <T extends TSchema>(schema: T) => Type.Optional(Type.Union([Type.Null(), schema]));
+export const orNull = <T extends TSchema>(schema: T) => Type.Optional(nullOr(schema));
+
+/** A figure as it is answered: to a millionth of its unit. */
+export const micro = (x: number): number => Number(x.toFixed(6));

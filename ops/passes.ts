@@ -1,12 +1,11 @@
 import { Type } from '@sinclair/typebox';
 import { passSchedule } from '../core/cutting/passes.ts';
 import { good } from '../core/quantity/outcome.ts';
-import { op } from './op.ts';
+import { micro, oneOf, op, orNull } from './op.ts';
 
-const orNull = Type.Optional(Type.Union([Type.Null(), Type.Number()]));
+const limit = orNull(Type.Number());
 /** A 60 degree V, when no flanks are given. */
 const USUAL_HALF_DEG = 30;
-const micro = (x: number): number => Number(x.toFixed(6));
 
 export const passesOp = op({
   name: 'passes',
@@ -15,13 +14,10 @@ export const passesOp = op({
     {
       depthMm: Type.Number(),
       passes: Type.Integer(),
-      rule: Type.Unsafe<'constant-area' | 'constant-depth'>({
-        type: 'string',
-        enum: ['constant-area', 'constant-depth'],
-      }),
-      slideAngleDeg: orNull,
-      firstMaxMm: orNull,
-      lastMinMm: orNull,
+      rule: oneOf('constant-area', 'constant-depth'),
+      slideAngleDeg: limit,
+      firstMaxMm: limit,
+      lastMinMm: limit,
       tipFlatMm: Type.Optional(Type.Number({ minimum: 0, maximum: 100 })),
       leadingHalfAngleDeg: Type.Optional(Type.Number({ minimum: 0, maximum: 60 })),
       trailingHalfAngleDeg: Type.Optional(Type.Number({ minimum: 0, maximum: 60 })),

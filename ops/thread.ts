@@ -4,9 +4,7 @@ import { textOf } from '../core/quantity/rational.ts';
 import { familyOf } from '../core/standards/catalogue.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
 import { leadOf, pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../core/standards/thread.ts';
-import { op } from './op.ts';
-
-const micro = (x: number): number => Number(x.toFixed(6));
+import { micro, op } from './op.ts';
 
 export const describeThread = (thread: ThreadSpec) => {
   const form = threadFormOf(thread);

@@ -2,12 +2,10 @@ import { Type } from '@sinclair/typebox';
 import { toolSheet } from '../core/cutting/toolSheet.ts';
 import { good } from '../core/quantity/outcome.ts';
 import { trailingSideText } from '../words/tool.ts';
-import { op } from './op.ts';
+import { micro, nullOr, oneOf, op, strict } from './op.ts';
 
-const micro = (x: number): number => Number(x.toFixed(6));
 const half = Type.Number({ minimum: 0, maximum: 70 });
 const positive = Type.Number({ exclusiveMinimum: 0, maximum: 10_000 });
-const choice = <T extends string>(values: readonly T[]) => Type.Unsafe<T>({ type: 'string', enum: [...values] });
 const Bars = Type.Object({ bar100: Type.Number(), bar127: Type.Number() });
 const bars = (b: { readonly bar100: number; readonly bar127: number }) => ({
   bar100: micro(b.bar100),
@@ -17,21 +15,18 @@ const bars = (b: { readonly bar100: number; readonly bar127: number }) => ({
 export const toolOp = op({
   name: 'tool',
   about: 'What to grind: reliefs, tip flat, widths to measure, sine-bar blocks',
-  request: Type.Object(
-    {
-      leadingHalfAngleDeg: half,
-      trailingHalfAngleDeg: half,
-      leadMm: positive,
-      starts: Type.Optional(Type.Integer({ minimum: 1, maximum: 24 })),
-      hand: Type.Optional(choice(['right', 'left'] as const)),
-      member: Type.Optional(choice(['external', 'internal'] as const)),
-      majorMm: positive,
-      pitchDiameterMm: positive,
-      minorMm: positive,
-      clearanceDeg: Type.Optional(Type.Number({ minimum: 0, maximum: 30 })),
-    },
-    { additionalProperties: false },
-  ),
+  request: strict({
+    leadingHalfAngleDeg: half,
+    trailingHalfAngleDeg: half,
+    leadMm: positive,
+    starts: Type.Optional(Type.Integer({ minimum: 1, maximum: 24 })),
+    hand: Type.Optional(oneOf('right', 'left')),
+    member: Type.Optional(oneOf('external', 'internal')),
+    majorMm: positive,
+    pitchDiameterMm: positive,
+    minorMm: positive,
+    clearanceDeg: Type.Optional(Type.Number({ minimum: 0, maximum: 30 })),
+  }),
   reply: Type.Object({
     leadAngleDeg: Type.Object({ major: Type.Number(), pitch: Type.Number(), minor: Type.Number() }),
     leadingReliefDeg: Type.Number(),
@@ -40,7 +35,7 @@ export const toolOp = op({
     tipFlatMm: Type.Number(),
     widthAtDepth: Type.Array(Type.Object({ depthMm: Type.Number(), widthMm: Type.Number() })),
     sineBarMm: Type.Object({ leading: Bars, trailing: Bars }),
-    note: Type.Union([Type.Null(), Type.String()]),
+    note: nullOr(Type.String()),
   }),
   run: (q) => {
     const sheet = toolSheet({

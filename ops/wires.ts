@@ -12,9 +12,8 @@ import {
 } from '../core/gauging/wires.ts';
 import { overWiresExact, pitchDiameterExact } from '../core/gauging/exactWires.ts';
 import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
-import { op } from './op.ts';
+import { micro, op } from './op.ts';
 
-const micro = (x: number): number => Number(x.toFixed(6));
 const positive = Type.Number({ exclusiveMinimum: 0, maximum: 10_000 });
 
 interface Asked {

@@ -1,8 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
-import { pitchText } from '../../core/quantity/pitch.ts';
-import { exact } from '../../core/quantity/rational.ts';
+import { pitchText, storedPitch } from '../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { CATALOGUE, FAMILIES, type StandardThread } from '../../core/standards/catalogue.ts';
 import { readQuery, searchTables } from '../../core/standards/search.ts';
@@ -99,16 +98,6 @@ function Finder() {
   );
 }
 
-/** @returns the function, working each text out once */
-function kept(of: (key: string) => string): (key: string) => string {
-  const known = new Map<string, string>();
-  return (key) => {
-    const text = known.get(key) ?? of(key);
-    known.set(key, text);
-    return text;
-  };
-}
-
 interface RowsProps {
   readonly rows: readonly StandardThread[];
   readonly shown: StandardThread | null;
@@ -127,8 +116,6 @@ const Rows = memo(function Rows({ rows, shown, sought, system, onChoose }: RowsP
     overscan: 4,
   });
   const index = shown ? Math.max(0, rows.indexOf(shown)) : 0;
-  /** Exact fractions are dear, and few pitches serve many rows. */
-  const pitchOf = useMemo(() => kept((pitch: string) => pitchText(exact(pitch), system)), [system]);
   useEffect(() => {
     // what is found stands at the top, where the list mostly is already: asking the page where it is would have it laid out
     if (index > 0 || (virtual.scrollOffset ?? 0) > 0) virtual.scrollToIndex(index);
@@ -162,7 +149,7 @@ const Rows = memo(function Rows({ rows, shown, sought, system, onChoose }: RowsP
             >
               <span className="num">{row.designation}</span>
               <span className="num text-sm text-ink2">
-                {lengthText(row.majorMm, system, FINE)} &middot; {pitchOf(row.pitch)}
+                {lengthText(row.majorMm, system, FINE)} &middot; {pitchText(storedPitch(row.pitch), system)}
               </span>
             </div>
           );

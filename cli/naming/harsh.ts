@@ -43,6 +43,10 @@ const TPI = [3, 3.5, 4, 4.5, 5, 5.5, 6, 6.5, 7, 7.5, 9, 10, 12, 14, 15, 17, 18, 
 const MM = [0.5, 0.6, 0.75, 0.9, 1, 1.25, 1.5, 1.75, 2, 2.5, 3, 3.5, 4, 5, 6, 7, 8];
 const HALVES = [24, 22.5, 25, 20, 26.25, 23.75, 18, 35, 40];
 
+/** Flanks of no table, like ones, cut six tenths of the pitch deep. */
+const likeFlanks = (pitchMm: number, halfDeg: number): ThreadForm =>
+  specialForm(pitchMm, { leadingFlankDeg: halfDeg, trailingFlankDeg: halfDeg, depthMm: 0.6 * pitchMm });
+
 /** What somebody once cut to suit: a usual form at an unusual size, or flanks of no table. */
 function drawSpecial(d: Dice): Made {
   for (;;) {
@@ -56,30 +60,18 @@ function drawSpecial(d: Dice): Made {
     const roll = d.next();
     const odd = roll > 0.7;
     const form = odd
-      ? specialForm(pitchMm, {
-          leadingFlankDeg: d.of(HALVES),
-          trailingFlankDeg: 0,
-          depthMm: 0.6 * pitchMm,
-        })
+      ? likeFlanks(pitchMm, d.of(HALVES))
       : formAt(roll < 0.28 ? 'iso60' : roll < 0.46 ? 'whitworth55' : roll < 0.6 ? 'acme29' : 'trapezoidal30', pitchMm);
-    const symmetric: ThreadForm = odd
-      ? specialForm(pitchMm, {
-          leadingFlankDeg: form.leadingFlankDeg,
-          trailingFlankDeg: form.leadingFlankDeg,
-          depthMm: 0.6 * pitchMm,
-        })
-      : form;
     const listed = CATALOGUE.some((r) => {
       const f = formAt(familyOf(r.family).form, r.pitchMm);
       return (
         Math.abs(r.majorMm - majorMm) < 0.06 &&
         Math.abs(r.pitchMm / pitchMm - 1) < 0.003 &&
-        Math.abs(f.leadingFlankDeg - symmetric.leadingFlankDeg) < 0.3 &&
+        Math.abs(f.leadingFlankDeg - form.leadingFlankDeg) < 0.3 &&
         f.taper === 0
       );
     });
-    if (!listed)
-      return { form: symmetric, majorMm, pitchMm, group: odd ? 'special, odd angle' : 'special, usual form' };
+    if (!listed) return { form, majorMm, pitchMm, group: odd ? 'special, odd angle' : 'special, usual form' };
   }
 }
 

@@ -1,4 +1,4 @@
-import { type Edge, type Profile, type ThreadForm } from './shape.ts';
+import type { Edge, Profile, ThreadForm } from './shape.ts';
 import { tanDeg } from '../quantity/units.ts';
 
 /** x along the axis (the screw advances towards +x), y radially from the axis; mm. */

@@ -241,8 +241,7 @@ interface Tightest {
 
 function tightest(gears: readonly PlacedGear[], arm: Arm): Tightest {
   const tip = (g: PlacedGear): number => tipMm(g, arm);
-  const stud = arm.bossRadiusMm ?? DEFAULT_BOSS_MM;
-  const end = arm.shaftRadiusMm ?? stud;
+  const nut = { end: nutMm(arm, true), stud: nutMm(arm, false) };
   const last = gears.at(-1)?.shaft ?? 0;
   let least: Tightest | null = null;
   const meet = (gap: number, g: PlacedGear, o: PlacedGear | null, kind: Tightest['kind']): void => {
@@ -253,10 +252,10 @@ function tightest(gears: readonly PlacedGear[], arm: Arm): Tightest {
     for (const o of gears) {
       if (o.shaft === g.shaft) continue;
       const toTip = apart(g.at, o.at) - tip(g);
-      const isEnd = o.shaft === 0 || o.shaft === last;
+      const end = isEnd(o, last);
       // one nut holds all that is on a shaft: what meshes there passes it where that is clear
       const partner = gears.find((x) => x.shaft === o.shaft && meshesWith(g, x));
-      if (!(partner && nutClears(partner, arm))) meet(toTip - (isEnd ? end : stud), g, o, isEnd ? 'shaft' : 'stud');
+      if (!(partner && nutClears(partner, arm))) meet(toTip - (end ? nut.end : nut.stud), g, o, end ? 'shaft' : 'stud');
       if (g.plane === o.plane && !meshesWith(g, o)) meet(toTip - tip(o), g, o, 'tips');
     }
   }
@@ -274,16 +273,21 @@ const nutClears = (held: PlacedGear, arm: Arm): boolean =>
 
 /** Gears whose tips run behind the nut of the gear that they mesh with: what a mounting rests on, to be seen before power. */
 export function behindNuts(mount: Fitting, arm: Arm): readonly { readonly teeth: number; readonly of: number }[] {
-  const stud = arm.bossRadiusMm ?? DEFAULT_BOSS_MM;
-  const end = arm.shaftRadiusMm ?? stud;
   const last = mount.gears.at(-1)?.shaft ?? 0;
   return mount.gears.flatMap((g) =>
     mount.gears
       .filter((o) => o.shaft !== g.shaft && meshesWith(g, o))
-      .filter((o) => apart(g.at, o.at) - tipMm(g, arm) < (o.shaft === 0 || o.shaft === last ? end : stud))
+      .filter((o) => apart(g.at, o.at) - tipMm(g, arm) < nutMm(arm, isEnd(o, last)))
       .map((o) => ({ teeth: g.teeth, of: o.teeth })),
   );
 }
+/** The first driver's shaft and the leadscrew; the others are studs. */
+const isEnd = (g: PlacedGear, last: number): boolean => g.shaft === 0 || g.shaft === last;
+/** Radius of what holds the gears there. */
+const nutMm = (arm: Arm, end: boolean): number => {
+  const stud = arm.bossRadiusMm ?? DEFAULT_BOSS_MM;
+  return end ? (arm.shaftRadiusMm ?? stud) : stud;
+};
 const tipMm = (g: PlacedGear, arm: Arm): number => (arm.moduleMm * (g.teeth + 2)) / 2;
 
 const fouled = ({ gap, g, o, kind }: Tightest): NotMounted => ({

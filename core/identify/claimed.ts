@@ -2,13 +2,12 @@ import type { Evidence, Part } from '../evidence/evidence.ts';
 import { likelihood } from '../reading/kinds.ts';
 import type { Rivalling } from './deciding.ts';
 import type { Ranking } from './rank.ts';
-import { weights } from './weights.ts';
+import { weighed } from './weights.ts';
 
 /** ln of what all the readings together say of a thread. */
 function logLikelihood(h: Rivalling, evidence: readonly Evidence[], part: Part): number {
-  const w = weights(evidence, part);
-  return evidence.reduce(
-    (sum, e, i) => sum + (w[i] ?? 1) * Math.log(Math.max(likelihood(e, h.expectation, part, h.starts), 1e-300)),
+  return weighed(evidence, part).reduce(
+    (sum, { e, w }) => sum + w * Math.log(Math.max(likelihood(e, h.expectation, part, h.starts), 1e-300)),
     0,
   );
 }

@@ -1,5 +1,6 @@
 import { inches, toInches } from '../quantity/units.ts';
 import { formAt } from '../form/shape.ts';
+import { lowerBound } from '../numeric/sorted.ts';
 import { expectationOf, type Expectation } from '../reading/expectation.ts';
 import { CATALOGUE, familyOf, type StandardThread } from '../standards/catalogue.ts';
 import type { FamilyId } from '../standards/family.ts';
@@ -8,7 +9,7 @@ import { nptPitchDiameterMm } from '../standards/taperPipe.ts';
 export interface Hypothesis extends Expectation {
   readonly row: StandardThread;
   /** The row of another family that is the same metal but for its crests and roots; null when there is none. */
-  readonly twin: StandardThread | null;
+  readonly twin: { readonly designation: string; readonly prior: number } | null;
   /** How common the thread is, relative, as far as that is trusted: what the prior is made of. */
   readonly prior: number;
   /** The same as memory has it, before rare fastening threads are given their chance: how often parts really come in. */
@@ -91,7 +92,7 @@ function build(): readonly Hypothesis[] {
   /** The commonest fastening thread that this one may be taken for. */
   const commonestNear = (row: StandardThread): number => {
     let best = 0;
-    const from = lowerBound(fastening, row.majorMm / (1 + NEAR.diameter));
+    const from = lowerBound(fastening, row.majorMm / (1 + NEAR.diameter), (f) => f.row.majorMm);
     for (let i = from; i < fastening.length; i += 1) {
       const other = fastening[i];
       if (!other || other.row.majorMm > row.majorMm * (1 + NEAR.diameter)) break;
@@ -102,20 +103,16 @@ function build(): readonly Hypothesis[] {
   return CATALOGUE.map((row) => {
     const commonness = commonnessOf(row);
     const prior = FASTENING.includes(row.family) ? Math.max(commonestNear(row) / MOST_ODDS, commonness) : commonness;
-    return { ...expectedOf(row), row, twin: twinOf(row), prior, commonness };
+    return { ...expectedOf(row), row, twin: twinOf(row, commonnessOf), prior, commonness };
   });
 }
 
 /** NPTF is NPT with sharper crests and roots, to seal dry (ASME B1.20.3): no caliper tells them apart. */
-function twinOf(row: StandardThread): StandardThread | null {
+function twinOf(row: StandardThread, commonnessOf: (row: StandardThread) => number): Hypothesis['twin'] {
   const other = row.family === 'NPT' ? 'NPTF' : row.family === 'NPTF' ? 'NPT' : null;
-  return other && (CATALOGUE.find((r) => r.family === other && r.size === row.size && r.pitch === row.pitch) ?? null);
-}
-
-/** Index of the first that is at least so large. */
-function lowerBound(sorted: readonly { readonly row: StandardThread }[], majorMm: number): number {
-  const at = sorted.findIndex((f) => f.row.majorMm >= majorMm);
-  return at < 0 ? sorted.length : at;
+  const twin = other && CATALOGUE.find((r) => r.family === other && r.size === row.size && r.pitch === row.pitch);
+  // no fastening: its prior is its commonness
+  return twin ? { designation: twin.designation, prior: commonnessOf(twin) } : null;
 }
 
 /**

@@ -3,7 +3,7 @@ import type { EvidenceOf } from '../reading/kind.ts';
 import type { Expectation } from '../reading/expectation.ts';
 import { kindOf } from '../reading/kinds.ts';
 import { LEAF } from '../reading/noise.ts';
-import { leafOutMm, spanSigmaMm } from '../reading/pitch.ts';
+import { FINE_ENOUGH_MM, leafOutMm, spanSigmaMm } from '../reading/pitch.ts';
 
 /** What can be measured with, and how well: one standard deviation, mm or degrees. */
 export interface Tool {
@@ -61,7 +61,7 @@ const MOST_CRESTS = 20;
  * What spans from crest to crest along the axis is read so well, mm: finer is a micrometer, whose anvils do not stand on
  * crests; coarser is a rule. Common practice, no source.
  */
-const CALIPER = { best: 0.008, worst: 0.1 } as const;
+const CALIPER = { best: 0.008, worst: FINE_ENOUGH_MM } as const;
 /** A reading is worth naming when it clears at least this share of the doubt. */
 const WORTH = 0.04;
 const MOST = 3;

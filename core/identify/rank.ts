@@ -1,12 +1,12 @@
 import type { Evidence, Part } from '../evidence/evidence.ts';
-import type { StandardThread } from '../standards/catalogue.ts';
 import type { FamilyId } from '../standards/family.ts';
 import { threadOfRow, type ThreadSpec } from '../standards/thread.ts';
 import { FAMILY_IDS } from '../standards/family.ts';
-import { type Expectation } from '../reading/expectation.ts';
+import type { Expectation } from '../reading/expectation.ts';
 import { familyFavour, hypotheses, SPECIAL_PRIOR, startsPrior, type Context, type Hypothesis } from './hypotheses.ts';
+import { EDGES } from '../reading/edge.ts';
 import { kindOf, likelihood } from '../reading/kinds.ts';
-import { sharpestFirst, weights } from './weights.ts';
+import { power, sharpestFirst, weighed } from './weights.ts';
 import { weighSpecials, type SpecialFinding } from './special.ts';
 
 export interface Candidate {
@@ -39,9 +39,6 @@ export const handRead = (evidence: readonly Evidence[]): 'right' | 'left' =>
 /** Share of the total below which a hypothesis is dropped. */
 const NEGLIGIBLE = 1e-13;
 
-const TELLS_TWINS: readonly Evidence['quantity'][] = ['crestFlat', 'rootFlat', 'crestRadius', 'rootRadius'];
-const priorOf = (row: StandardThread): number => hypotheses().find((h) => h.row === row)?.prior ?? 0;
-
 /** Readings that say something else of two starts than of one: these are weighed start by start. */
 const startsMatter = (e: Evidence): boolean => kindOf(e.quantity).onStarts;
 
@@ -53,35 +50,33 @@ export function rank(request: RankRequest): Ranking {
   const { part, evidence, context } = request;
   const counted = evidence.reduce((n, e) => (e.quantity === 'starts' ? Math.max(n, e.count) : n), 4);
   const maxStarts = request.maxStarts ?? counted;
-  const w = weights(evidence, part);
   const rows = hypotheses();
   const favour = new Map<FamilyId, number>(FAMILY_IDS.map((id) => [id, familyFavour(id, context)]));
   let priorTotal = 0;
   for (const h of rows) priorTotal += h.prior * (favour.get(h.row.family) ?? 0);
   const scale = (1 - SPECIAL_PRIOR) / priorTotal;
-  const weighed = evidence.map((e, i) => ({ e, w: w[i] ?? 1 }));
-  const plain = sharpestFirst(weighed.filter(({ e }) => !startsMatter(e)));
-  const onStarts = weighed.filter(({ e }) => startsMatter(e));
+  const all = weighed(evidence, part);
+  const plain = sharpestFirst(all.filter(({ e }) => !startsMatter(e)));
+  const onStarts = all.filter(({ e }) => startsMatter(e));
   const scored: { h: Hypothesis; starts: number; mass: number }[] = [];
   // the specials first: rows that could not matter beside them are not followed
   const special = weighSpecials(evidence, part, context);
   let total = special.probabilityMass;
   // crest and root tell an NPTF from an NPT; without them the two are one, under the commoner name
-  const edgesRead = evidence.some((e) => TELLS_TWINS.includes(e.quantity));
+  const edgesRead = evidence.some((e) => EDGES.includes(e.quantity));
   for (const h of rows) {
     if (!edgesRead && h.twin && h.row.family === 'NPTF') continue;
-    const both = !edgesRead && h.twin ? h.prior + priorOf(h.twin) : h.prior;
+    const both = !edgesRead && h.twin ? h.prior + h.twin.prior : h.prior;
     let base = scale * both * (favour.get(h.row.family) ?? 0);
     for (const { e, w: weight } of plain) {
-      const l = likelihood(e, h, part, 1);
-      base *= weight === 1 ? l : l ** weight;
+      base *= power(likelihood(e, h, part, 1), weight);
       if (base < NEGLIGIBLE * total) break;
     }
     // what could not change the last printed digit of any probability is not followed further
     if (base < NEGLIGIBLE * total) continue;
     for (let starts = 1; starts <= maxStarts; starts += 1) {
       let mass = base * startsPrior(h.row.family, starts);
-      for (const { e, w: weight } of onStarts) mass *= likelihood(e, h, part, starts) ** weight;
+      for (const { e, w: weight } of onStarts) mass *= power(likelihood(e, h, part, starts), weight);
       total += mass;
       scored.push({ h, starts, mass });
     }

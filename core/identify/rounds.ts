@@ -2,7 +2,9 @@ import type { Evidence } from '../evidence/evidence.ts';
 import { formAt, specialForm, type ThreadForm } from '../form/shape.ts';
 import { inches } from '../quantity/units.ts';
 import { atSize, expectationOf, type Expectation } from '../reading/expectation.ts';
+import { lowerBound } from '../numeric/sorted.ts';
 import { hypotheses } from './hypotheses.ts';
+import { pitchOnly } from './weights.ts';
 
 /** Sizes and pitches that somebody would choose who cuts a thread of his own, and the forms he would give it. Common practice, no source. */
 
@@ -98,13 +100,16 @@ export interface Nominals {
   readonly liking: Readonly<Record<'mm' | 'in', number>>;
 }
 const kept = new Map<number, readonly Nominals[]>();
-/** Mixed systems in a sum over all sizes, as one by one. */
+/** Mixed systems (30 mm x 7 1/2 tpi) happen, seldom. */
 const MIXED = 0.2;
+/** How readily a size is picked for a pitch of one system. */
+export const picked = (size: Size, pitchSystem: 'mm' | 'in'): number =>
+  size.liking * (size.system === pitchSystem ? 1 - MIXED : MIXED);
 /** Sizes that a pitch is cut on, in pitches. */
 const COARSEST = 2.2;
 const FINEST = 60;
 /** A diameter to reckon from: which one makes no odds. */
-const ANY_MM = 100;
+export const ANY_MM = 100;
 
 /** Every round size of a pitch in the usual forms, less what the tables list: worked out once, for no reading changes it. */
 export function nominalsOf(pitchMm: number): readonly Nominals[] {
@@ -117,8 +122,7 @@ export function nominalsOf(pitchMm: number): readonly Nominals[] {
       (s) =>
         s.mm >= COARSEST * pitchMm && s.mm <= FINEST * pitchMm && !published().has(combination(s.mm, pitchMm, form)),
     ).map((size) => ({ size, h: atSize(one, size.mm) }));
-    const sum = (system: 'mm' | 'in'): number =>
-      combinations.reduce((n, { size }) => n + size.liking * (size.system === system ? 1 - MIXED : MIXED), 0);
+    const sum = (system: 'mm' | 'in'): number => combinations.reduce((n, { size }) => n + picked(size, system), 0);
     return { form, share, combinations, liking: { mm: sum('mm'), in: sum('in') } };
   });
   kept.set(pitchMm, made);
@@ -130,12 +134,7 @@ export function sizesBetween(
   sorted: readonly Combination[],
   [from, to]: readonly [number, number],
 ): readonly Combination[] {
-  let [low, high] = [0, sorted.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((sorted[middle]?.size.mm ?? Infinity) < from) low = middle + 1;
-    else high = middle;
-  }
+  const low = lowerBound(sorted, from, (c) => c.size.mm);
   let end = low;
   while (end < sorted.length && (sorted[end]?.size.mm ?? Infinity) <= to) end += 1;
   return sorted.slice(low, end);
@@ -165,7 +164,7 @@ export function roundPitch(
   evidence: readonly Evidence[],
   pitchLike: (pitchMm: number) => number,
 ): number {
-  if (!evidence.some((e) => e.quantity === 'crestCount' || e.quantity === 'pitchLeaf')) return measuredMm;
+  if (!evidence.some(pitchOnly)) return measuredMm;
   const counted = pitchesCounted(evidence);
   const twentieth = Math.round(measuredMm / MM_STEP) * MM_STEP;
   const near = [...counted.map((mm) => ({ mm, liking: 2 })), ...PITCHES, { mm: twentieth, liking: SELDOM }].map(

@@ -1,11 +1,13 @@
 import type { Evidence, Part } from '../evidence/evidence.ts';
 import { specialForm, type ThreadForm } from '../form/shape.ts';
 import { kindOf, likelihood } from '../reading/kinds.ts';
-import { expectationOf, type Expectation } from '../reading/expectation.ts';
+import { EDGES } from '../reading/edge.ts';
+import { atSize, expectationOf, type Expectation } from '../reading/expectation.ts';
 import { SPECIAL_PRIOR, startsPrior, type Context } from './hypotheses.ts';
-import { atSize } from '../reading/expectation.ts';
 import {
+  ANY_MM,
   nominalsOf,
+  picked,
   PITCHES,
   PITCHES_LIKED,
   pitchesCounted,
@@ -13,9 +15,10 @@ import {
   SIZES,
   sizesBetween,
   SIZES_PER_PITCH,
+  type Combination,
   type Size,
 } from './rounds.ts';
-import { sharpestFirst, weights } from './weights.ts';
+import { pitchOnly, power, sharpestFirst, weighed, type Weighed } from './weights.ts';
 
 /** A thread that no table lists, as the evidence would have it. */
 export interface SpecialFinding {
@@ -43,40 +46,29 @@ const NEGLIGIBLE = 1e-12;
 const COUNTED_SAYS = 4;
 /** A pitch this much less likely than the best cannot matter. */
 const HOPELESS = 1e-6;
-/** Mixed systems (30 mm x 7 1/2 tpi) happen, seldom. */
-const MIXED = 0.2;
 /** A size typed in inches, or a part of an inch country, is so many times likelier an inch size; and the other way round. */
 const UNIT_SPEAKS = 3;
 
-const pitchOnly = (e: Evidence): boolean => e.quantity === 'crestCount' || e.quantity === 'pitchLeaf';
 const SIZES_IT: readonly Evidence['quantity'][] = ['majorDiameter', 'minorDiameter', 'pitchDiameter', 'overWires'];
 const ANGLES: readonly Evidence['quantity'][] = ['flankAngle', 'leadingFlank', 'trailingFlank', 'template'];
-/** What hangs on the depth of a form that is no form: nobody can say what it would be. */
-const HANGS_ON_DEPTH: readonly Evidence['quantity'][] = [
+/** What hangs on flanks and depth of a form that is no form: nobody can say what it would be. */
+const HANGS_ON_FORM: readonly Evidence['quantity'][] = [
+  ...ANGLES,
+  'taper',
   'minorDiameter',
   'pitchDiameter',
   'overWires',
   'depth',
-  'crestFlat',
-  'rootFlat',
-  'crestRadius',
-  'rootRadius',
+  ...EDGES,
 ];
-
-interface Weighed {
-  readonly e: Evidence;
-  readonly w: number;
-}
-const power = (l: number, w: number): number => (w === 1 ? l : l ** w);
 
 /** Weighs the specials. The masses are on the same scale as prior x likelihood of the published rows. */
 export function weighSpecials(evidence: readonly Evidence[], part: Part, context: Context): SpecialFinding {
-  const w = weights(evidence, part);
-  const all = evidence.map((e, i) => ({ e, w: w[i] ?? 1 }));
+  const all = weighed(evidence, part);
   const anyForm = expectationOf(specialForm(1, { leadingFlankDeg: 30, trailingFlankDeg: 30 }), 100, 1);
   const ofPitch = all.filter(({ e }) => pitchOnly(e));
   const pitchLike = (pitchMm: number): number =>
-    ofPitch.reduce((m, { e, w: weight }) => m * power(likelihood(e, { ...anyForm, pitchMm }, part, 1), weight), 1);
+    ofPitch.reduce((m, { e, w }) => m * power(likelihood(e, { ...anyForm, pitchMm }, part, 1), w), 1);
   const nominal = weighNominal(all, part, pitchLike, systemsOf(evidence, context));
   const free = weighFree(all, part, pitchLike);
   const best = nominal.mass >= free.mass && nominal.best ? nominal.best : free.best;
@@ -127,7 +119,6 @@ function weighNominal(
   for (const { p, like } of pitchScores) {
     if (like < top * HOPELESS) continue;
     const prior = (like * SPECIAL_PRIOR * NOMINAL_SHARE * p.liking) / (PITCHES_LIKED * SIZES_PER_PITCH);
-    const picked = (s: Size): number => s.liking * systems[s.system] * (s.system === p.system ? 1 - MIXED : MIXED);
     const range = rangeOf(rest, p.mm);
     const ofCrest = new Map<Size, number>();
     const crestLike = (s: Size, h: Expectation): number => {
@@ -153,48 +144,76 @@ function weighNominal(
         sizeSystem: size.system,
       };
     };
-    for (const group of nominalsOf(p.mm)) {
-      const share = prior * (1 - ODD_FLANKS_SHARE) * group.share;
-      const combinations = sized ? sizesBetween(group.combinations, range) : group.combinations.slice(0, 1);
-      // without a diameter all sizes of a form say the same: one stands for all
-      const many = sized ? 1 : group.liking[p.system === 'in' ? 'in' : 'mm'];
+    const groups: readonly Group[] = [
+      ...nominalsOf(p.mm).map((g) => ({
+        form: g.form,
+        share: prior * (1 - ODD_FLANKS_SHARE) * g.share,
+        combinations: sized ? sizesBetween(g.combinations, range) : g.combinations.slice(0, 1),
+        // without a diameter all sizes of a form say the same: one stands for all
+        many: sized ? null : g.liking[p.system],
+        density: ofForm,
+      })),
+      ...(flanks && sized ? [oddGroup(p.mm, flanks, prior * ODD_FLANKS_SHARE, range)] : []),
+    ];
+    for (const { form, share, combinations, many, density } of groups)
       for (const { size, h } of combinations) {
-        let score = sized ? share * picked(size) * crestLike(size, h) : share * many;
+        let score = share * (many ?? picked(size, p.system) * systems[size.system] * crestLike(size, h));
         if (score < bestScore * NEGLIGIBLE) continue;
         for (const { e, w } of onForm) {
-          const l = likelihood(e, h, part, 1);
-          // cut on a taper it might be too
-          score *= power(e.quantity === 'taper' ? (1 - TAPERED) * l + TAPERED * kindOf('taper').free(e, p.mm) : l, w);
+          score *= power(density(e, h, part), w);
           if (score < bestScore * NEGLIGIBLE) break;
         }
-        take(score, size, group.form);
+        take(score, size, form);
       }
-    }
-    if (flanks === null || !sized) continue;
-    // a round size and pitch between flanks of no form: as deep as anybody cared to cut it
-    const form = specialForm(p.mm, {
-      leadingFlankDeg: flanks.leadingDeg,
-      trailingFlankDeg: flanks.trailingDeg,
-      depthMm: ODD_DEPTH * p.mm,
-    });
-    const one = expectationOf(form, ODD_MM, p.mm);
-    for (const size of SIZES) {
-      if (size.mm < range[0] || size.mm > range[1]) continue;
-      const h = atSize(one, size.mm);
-      let score = prior * ODD_FLANKS_SHARE * picked(size) * crestLike(size, h);
-      for (const { e, w } of onForm) {
-        const anything = ANGLES.includes(e.quantity) || HANGS_ON_DEPTH.includes(e.quantity) || e.quantity === 'taper';
-        score *= power(anything ? kindOf(e.quantity).free(e, p.mm) : likelihood(e, h, part, 1), w);
-        if (score < bestScore * NEGLIGIBLE) break;
-      }
-      take(score, size, form);
-    }
   }
   return { mass, best };
 }
-/** Depth to reckon with where none is known, in pitches; and a diameter to reckon from: which one makes no odds. */
+
+/** Sizes that share a form, and how a reading is judged on them. */
+interface Group {
+  readonly form: ThreadForm;
+  readonly share: number;
+  readonly combinations: readonly Combination[];
+  /** What all sizes together are picked, where one stands for all; null: each by itself. */
+  readonly many: number | null;
+  readonly density: (e: Evidence, h: Expectation, part: Part) => number;
+}
+
+/** On a usual form: as on a row of the tables, but that it might be cut on a taper too. */
+const ofForm = (e: Evidence, h: Expectation, part: Part): number => {
+  const l = likelihood(e, h, part, 1);
+  return e.quantity === 'taper' ? (1 - TAPERED) * l + TAPERED * kindOf('taper').free(e, h.pitchMm) : l;
+};
+/** Between flanks of no form: as deep as anybody cared to cut it, so what hangs on form and depth might be anything. */
+const ofNoForm = (e: Evidence, h: Expectation, part: Part): number =>
+  HANGS_ON_FORM.includes(e.quantity) ? kindOf(e.quantity).free(e, h.pitchMm) : likelihood(e, h, part, 1);
+
+/** A round size and pitch between flanks of no form. */
+function oddGroup(
+  pitchMm: number,
+  flanks: { readonly leadingDeg: number; readonly trailingDeg: number },
+  share: number,
+  range: readonly [number, number],
+): Group {
+  const form = specialForm(pitchMm, {
+    leadingFlankDeg: flanks.leadingDeg,
+    trailingFlankDeg: flanks.trailingDeg,
+    depthMm: ODD_DEPTH * pitchMm,
+  });
+  const one = expectationOf(form, ANY_MM, pitchMm);
+  return {
+    form,
+    share,
+    combinations: SIZES.filter((s) => s.mm >= range[0] && s.mm <= range[1]).map((size) => ({
+      size,
+      h: atSize(one, size.mm),
+    })),
+    many: null,
+    density: ofNoForm,
+  };
+}
+/** Depth to reckon with where none is known, in pitches. */
 const ODD_DEPTH = 0.6;
-const ODD_MM = 100;
 
 /** Range of a special's pitch and diameter: what lathes of a repair shop cut. */
 const PITCH_RANGE_MM = [0.2, 26] as const;

@@ -135,17 +135,21 @@ function kept(what: string, groove: Groove, mm: number, wireMm: number, answer: 
   return found;
 }
 
+/** Whether the lead angle is worth the exact solution, with a wire that can be used. */
+const exactMatters = (groove: Groove, d2: number, wireMm: number): boolean =>
+  overWiresMm(groove, d2, wireMm, 'textbook') - overWiresMm(groove, d2, wireMm, 'flat') > EXACT_WORTH_MM &&
+  checkWire(groove, wireMm).ok;
+
 /** What the exact solution adds to the textbook term; 0 where the lead angle does not matter or no wire rests. */
 function beyondTextbook(groove: Groove, d2: number, wireMm: number): number {
-  const correction = overWiresMm(groove, d2, wireMm, 'textbook') - overWiresMm(groove, d2, wireMm, 'flat');
-  if (!(correction > EXACT_WORTH_MM) || !checkWire(groove, wireMm).ok) return 0;
+  if (!exactMatters(groove, d2, wireMm)) return 0;
   return kept('M', groove, d2, wireMm, () => exactBeyondTextbookMm(groove, d2, wireMm) ?? 0);
 }
 
 /** Pitch diameter of a measurement over wires, by the same way as its target: exact where that is. */
 function measuredPitchDiameter(groove: Groove, overMm: number, wireMm: number): number {
   const textbook = pitchDiameterFromWiresMm(groove, overMm, wireMm, 'textbook');
-  if (beyondTextbook(groove, textbook, wireMm) === 0) return textbook;
+  if (!exactMatters(groove, textbook, wireMm)) return textbook;
   return kept('d2', groove, overMm, wireMm, () => {
     const exact = pitchDiameterExact(groove, overMm, wireMm);
     return exact.ok ? exact.value : textbook;

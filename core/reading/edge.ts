@@ -1,10 +1,12 @@
-import { DEFAULT_SIGMA } from '../evidence/evidence.ts';
+import { DEFAULT_SIGMA, type Quantity } from '../evidence/evidence.ts';
 import { normalPdf } from './density.ts';
 import type { ReadingKind } from './kind.ts';
 import { BLUNDER_PER_MM, withBlunder } from './noise.ts';
 import { typedLengthOrNone } from './typed.ts';
 
 type Edge = 'crestFlat' | 'rootFlat' | 'crestRadius' | 'rootRadius';
+/** Readings of crest and root. */
+export const EDGES: readonly Quantity[] = ['crestFlat', 'rootFlat', 'crestRadius', 'rootRadius'] satisfies Edge[];
 
 /** Share of flats that are met rounded, and the largest radius of it in pitches. Common practice, no source. */
 const WORN_ROUND = 0.25;

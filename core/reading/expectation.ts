@@ -1,6 +1,6 @@
 import type { Part } from '../evidence/evidence.ts';
 import { basicSizes } from '../form/sizes.ts';
-import { type Edge, type ThreadForm } from '../form/shape.ts';
+import type { Edge, ThreadForm } from '../form/shape.ts';
 import { tanDeg } from '../quantity/units.ts';
 
 /** What a thread would measure if it were new: the numbers that evidence is compared with. Lengths mm. */

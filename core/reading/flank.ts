@@ -84,7 +84,7 @@ export const template: ReadingKind<'template'> = {
     return off.reduce((sum, m) => sum + verdictProbability(e.fit, m, TEMPLATE), 0) / off.length;
   },
   // of all angles there are, few fit a template
-  free: (e) => (e.fit === 'no' ? 0.9 : e.fit === 'fits' ? 0.06 : 0.06),
+  free: (e) => (e.fit === 'no' ? 0.9 : 0.06),
   ideals: (e, h) => (e.fit === 'fits' ? [{ ...e, angleDeg: ownAngle(e.flank, h) }] : []),
   reason: (e, h) => ({
     kind: 'template',

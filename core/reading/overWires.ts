@@ -10,14 +10,13 @@ import { BLUNDER_PER_MM, pitchToleranceMm, shortfall, sigmaOfLength, withBlunder
 import { diameterSlip, type Known } from './slips.ts';
 
 /** Between square flanks a wire drops to the root: nothing over it says anything of the pitch diameter. */
-export const noWireRests = (h: Pick<Expectation, 'leadingDeg' | 'trailingDeg'>): boolean =>
-  h.leadingDeg + h.trailingDeg < 1;
+const noWireRests = (h: Pick<Expectation, 'leadingDeg' | 'trailingDeg'>): boolean => h.leadingDeg + h.trailingDeg < 1;
 
 /**
  * M less d2 of a candidate, with the textbook term for the lead angle: what that leaves out stays below the tolerance that
  * a naming must allow for anyway.
  */
-export const overPitchDiameterMm = (h: Expectation, wireMm: number, starts: number): number =>
+const overPitchDiameterMm = (h: Expectation, wireMm: number, starts: number): number =>
   flatOverWiresMm(h, h.pitchMm, wireMm) + leadOverWiresMm(h, h.pitchMm * starts, h.pitchDiameterMm, wireMm);
 
 /** Flanks nearer to square than this carry no wire; those nearer than the second are of the steep forms. */

@@ -12,7 +12,7 @@ import { taperSlip } from './slips.ts';
 const A_SIDE = /\s*(?:a|per|each|\/)\s*side\b|\s*\bhalf\b|\s*on (?:the )?radius\b/i;
 const WHOLE = /\s*\b(?:on (?:the )?dia(?:meter)?|included|whole|both sides)\b/i;
 /** True when the text says whether diameter or side is meant. */
-export const saysWhichTaper = (text: string): boolean => A_SIDE.test(text) || WHOLE.test(text);
+const saysWhichTaper = (text: string): boolean => A_SIDE.test(text) || WHOLE.test(text);
 
 const PER_FOOT = /^(.+?)\s*(?:in\.?|inch(?:es)?|"|\u2033)\s*(?:\/|per|a)\s*(?:ft|foot)\.?$/i;
 const MM_PER_M = /^(.+?)\s*mm\s*(?:\/|per|a)\s*m$/i;
@@ -89,7 +89,7 @@ const LEAST = 0.002;
 const MISREAD = 0.0004;
 const MISREAD_PER_UNIT = 5;
 /** Parallel to this, as far as anybody reads it. */
-export const PARALLEL_BELOW = 0.004;
+const PARALLEL_BELOW = 0.004;
 
 export const taper: ReadingKind<'taper'> = {
   measures: 'taper',

@@ -27,7 +27,7 @@ export const lead: ReadingKind<'lead'> = {
   likely: (h, _, starts) => ({ mean: h.pitchMm * starts, sigma: DEFAULT_SIGMA.leadMm }),
 };
 
-export const MOST_STARTS = 12;
+const MOST_STARTS = 12;
 /** Starts are counted right but for one time in thirty. Common practice, no source. */
 const COUNTED_RIGHT = 0.97;
 const EACH_OTHER = 0.01;

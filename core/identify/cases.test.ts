@@ -316,6 +316,17 @@ describe('specials', () => {
     ])('a count of %s whole threads an inch is exactly that', (_, major, counted, pitchMm) => {
       expect(weigh([out(major - 0.1), counted, angle(43, 0.5)]).special.pitchMm).toBeCloseTo(pitchMm, 9);
     });
+    test('whatever else was read: 4 in 1 in on 40 mm, tapered, is 4 to the inch and not 6 mm', () => {
+      const evidence = [
+        out(40, 'unknown'),
+        count(4, IN),
+        { quantity: 'depth', valueMm: 0.11 * IN } as const,
+        taper(1 / 6),
+      ];
+      expect(weigh([...evidence, angle(60)]).special.pitchMm).toBeCloseTo(IN / 4, 9);
+      // a leaf that fits the other pitch says more than a count
+      expect(weigh([...evidence, angle(60), leaf(6), leaf(IN / 4, 'no')]).special.pitchMm).toBeCloseTo(6, 9);
+    });
     test('the size keeps its unit when a reading over wires is added', () => {
       const wire = 2.9;
       const d2 = 19.05 - IN / 4.5 / 2;

@@ -142,14 +142,22 @@ export function sizesBetween(
 
 /** Metric pitches nobody wrote down are still cut to twentieths. */
 const MM_STEP = 0.05;
-/** Pitches that a count gives by itself: whole or half threads an inch, or whole twentieths of a millimetre, without a rest. */
-export const pitchesCounted = (evidence: readonly Evidence[]): readonly number[] =>
+/** A pitch that a count gives by itself, without a rest. */
+export interface Counted {
+  readonly mm: number;
+  /** Whole threads over whole inches: what somebody counts who was told so many to the inch. */
+  readonly wholeThreads: boolean;
+}
+const isWhole = (x: number, within: number): boolean => Math.abs(x - Math.round(x)) < within;
+/** Pitches that come out as whole or half threads an inch, or whole twentieths of a millimetre. */
+export const pitchesCounted = (evidence: readonly Evidence[]): readonly Counted[] =>
   evidence.flatMap((e) => {
     if (e.quantity !== 'crestCount') return [];
     const tpi = (25.4 * e.crests) / e.spanMm;
     const pitch = e.spanMm / e.crests;
-    if (Math.abs(2 * tpi - Math.round(2 * tpi)) < 1e-3) return [50.8 / Math.round(2 * tpi)];
-    return Math.abs(pitch / MM_STEP - Math.round(pitch / MM_STEP)) < 1e-6 ? [pitch] : [];
+    if (isWhole(2 * tpi, 1e-3))
+      return [{ mm: 50.8 / Math.round(2 * tpi), wholeThreads: isWhole(tpi, 1e-3) && isWhole(e.spanMm / 25.4, 1e-6) }];
+    return isWhole(pitch / MM_STEP, 1e-6) ? [{ mm: pitch, wholeThreads: false }] : [];
   });
 
 /** A round pitch is taken for the measured one while it is at least this share as likely by the counts and leaves. */
@@ -167,7 +175,7 @@ export function roundPitch(
   if (!evidence.some(pitchOnly)) return measuredMm;
   const counted = pitchesCounted(evidence);
   const twentieth = Math.round(measuredMm / MM_STEP) * MM_STEP;
-  const near = [...counted.map((mm) => ({ mm, liking: 2 })), ...PITCHES, { mm: twentieth, liking: SELDOM }].map(
+  const near = [...counted.map(({ mm }) => ({ mm, liking: 2 })), ...PITCHES, { mm: twentieth, liking: SELDOM }].map(
     ({ mm, liking }) => ({ mm, score: pitchLike(mm) * liking, like: pitchLike(mm) }),
   );
   const most = Math.max(pitchLike(measuredMm), ...near.map((n) => n.like));

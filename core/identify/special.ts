@@ -42,8 +42,11 @@ const ODD_FLANKS_SHARE = 0.15;
 const TAPERED = 0.06;
 /** Share of the best below which a combination is not followed further. */
 const NEGLIGIBLE = 1e-12;
-/** A count that comes out whole is meant so: of all pitches that it would allow, the one that it says is the special's. */
-const COUNTED_SAYS = 4;
+/**
+ * How far a count that comes out round is preferred to other pitches that it would allow. Whole threads to the inch are
+ * meant so, and are the special's pitch unless something finer says otherwise; halves and metric pitches may be chance.
+ */
+const COUNTED_SAYS = { wholeThreads: 50, round: 4 } as const;
 /** A pitch this much less likely than the best cannot matter. */
 const HOPELESS = 1e-6;
 /** A size typed in inches, or a part of an inch country, is so many times likelier an inch size; and the other way round. */
@@ -129,7 +132,8 @@ function weighNominal(
       ofCrest.set(s, l);
       return l;
     };
-    const said = counted.some((c) => Math.abs(c / p.mm - 1) < 1e-6) ? COUNTED_SAYS : 1;
+    const own = counted.find((c) => Math.abs(c.mm / p.mm - 1) < 1e-6);
+    const said = own === undefined ? 1 : own.wholeThreads ? COUNTED_SAYS.wholeThreads : COUNTED_SAYS.round;
     const take = (score: number, size: Size, form: ThreadForm): void => {
       mass += score;
       if (score * said <= bestScore) return;

@@ -72,8 +72,9 @@ export function weighSpecials(evidence: readonly Evidence[], part: Part, context
   const ofPitch = all.filter(({ e }) => pitchOnly(e));
   const pitchLike = (pitchMm: number): number =>
     ofPitch.reduce((m, { e, w }) => m * power(likelihood(e, { ...anyForm, pitchMm }, part, 1), w), 1);
-  const nominal = weighNominal(all, part, pitchLike, systemsOf(evidence, context));
-  const free = weighFree(all, part, pitchLike);
+  const systems = systemsOf(evidence, context);
+  const nominal = weighNominal(all, part, pitchLike, systems);
+  const free = weighFree(all, part, pitchLike, systems);
   const best = nominal.mass >= free.mass && nominal.best ? nominal.best : free.best;
   // without any diameter every size fits alike: none is then named
   const sized = evidence.some((e) => SIZES_IT.includes(e.quantity));
@@ -227,6 +228,7 @@ function weighFree(
   all: readonly Weighed[],
   part: Part,
   pitchLike: (p: number) => number,
+  systems: Readonly<Record<'mm' | 'in', number>>,
 ): { mass: number; best: Best } {
   // pitch: log-uniform, integrated numerically
   const logSpan = Math.log(PITCH_RANGE_MM[1] / PITCH_RANGE_MM[0]);
@@ -252,7 +254,7 @@ function weighFree(
       ...flanks,
       starts,
       nominal: false,
-      sizeSystem: evidence.some((e) => e.system === 'in') ? 'in' : 'mm',
+      sizeSystem: systems.in > systems.mm ? 'in' : 'mm',
     },
   };
 }

@@ -2,7 +2,7 @@ import { DEFAULT_SIGMA, type Evidence } from '../evidence/evidence.ts';
 import { kindOf } from '../reading/kinds.ts';
 import { isSpanned, spanSigmaMm } from '../reading/pitch.ts';
 import { otherMember } from './made.ts';
-import type { UnitSystem } from '../quantity/units.ts';
+import { inches, type UnitSystem } from '../quantity/units.ts';
 import type { Job, Reading } from './schema.ts';
 
 /** The side that was measured: what came in, not what is to be made. */
@@ -12,7 +12,7 @@ export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn 
 export function evidenceOf(r: Reading, part: 'external' | 'internal'): Evidence | null {
   const own = kindOf(r.quantity).evidence(r);
   if (!own) return null;
-  const system = unitTyped(r.text);
+  const system = unitTyped(r);
   return {
     ...own,
     ...(r.member === 'mate' ? { member: otherMember(part) } : {}),
@@ -20,10 +20,16 @@ export function evidenceOf(r: Reading, part: 'external' | 'internal'): Evidence 
   };
 }
 
-/** The unit that was written with a length: a fraction is of an inch by itself. Null: none was. */
-function unitTyped(text: string): UnitSystem | null {
+/** A figure typed bare is of the unit in which it makes the value that was kept, within rounding. */
+const SAME_SHARE = 1e-6;
+
+/** The unit that a length was typed in: as written, a fraction of an inch by itself, else by what it came to. Null: neither. */
+function unitTyped({ text, value }: Pick<Reading, 'text' | 'value'>): UnitSystem | null {
   if (/\d\s*(?:in\b|"|\u2033|thou\b)|\d\s*\/\s*\d/i.test(text)) return 'in';
-  return /mm\b/i.test(text) ? 'mm' : null;
+  if (/mm\b/i.test(text)) return 'mm';
+  const bare = Number(text.trim().replace(',', '.'));
+  const is = (mm: number): boolean => Math.abs(mm - value) <= SAME_SHARE * Math.abs(value);
+  return is(bare) ? 'mm' : is(inches(bare)) ? 'in' : null;
 }
 
 /** How well a length or an angle was read, one standard deviation: as its instrument does, else the usual; null for a count. */

@@ -165,6 +165,36 @@ describe('a special as a thread to make', () => {
     ]);
     expect(lackingToCopy(all)).toEqual([]);
   });
+  test('the size is in the unit it was typed in, bare or not, whatever unit its depth was typed in', () => {
+    const named = (major: [number, string]) => {
+      const job = jobWith([
+        ['majorDiameter', major[0], { text: major[1] }],
+        ['crestCount', 4, over(25.4)],
+        ['depth', 2.794, { text: '0.11 in' }],
+        ['taper', 1 / 6],
+        ['flankAngle', 60],
+      ]);
+      return specialOf(rankingOf(job), job).designation;
+    };
+    // 4 to the inch is 6.35 mm exactly: beside a metric size it is written so
+    expect(named([40, '40'])).toBe('40 mm x 6.35 mm 60');
+    expect(named([40, '40 mm'])).toBe('40 mm x 6.35 mm 60');
+    expect(named([38.1, '1.5'])).toBe('1 1/2 in x 4 TPI 60');
+    expect(named([38.1, '1 1/2'])).toBe('1 1/2 in x 4 TPI 60');
+  });
+  test('a counted pitch is exact on a thread that is like nothing too: 7 1/2 and 52 to the inch', () => {
+    const pitchOf = (crests: number, mm: number, major: number) => {
+      const job = jobWith([
+        ['majorDiameter', major],
+        ['crestCount', crests, over(mm)],
+        ['taper', 1 / 6],
+        ['flankAngle', 43, { uncertainty: 0.25 }],
+      ]);
+      return specialOf(rankingOf(job), job).pitch;
+    };
+    expect(pitchOf(15, 50.8, 33.3)).toBe('254/75');
+    expect(pitchOf(52, 25.4, 12.7)).toBe('127/260');
+  });
   test('nothing read, nothing named', () => {
     const job = jobWith([['crestCount', 10, over(25.4)]]);
     const ranking = { ...rankingOf(job), candidates: [] };

@@ -9,12 +9,12 @@ import type { Job, Reading } from './schema.ts';
 
 /** A measured pitch as something a lathe can be set for: a round number of threads per inch or of hundredths. */
 export function cutablePitch(pitchMm: number, system: 'mm' | 'in', nominal: boolean): Rational {
-  if (!nominal) return rationalFromNumber(Number(pitchMm.toFixed(3)));
-  if (system === 'in' || Math.abs(pitchMm * 1000 - Math.round(pitchMm * 1000)) > 1e-6) {
-    const tpi = 25.4 / pitchMm;
-    if (Math.abs(tpi * 4 - Math.round(tpi * 4)) < 1e-6) return INCH_MM.div(exact(`${Math.round(tpi * 4)}/4`));
-  }
-  return rationalFromNumber(Number(pitchMm.toFixed(5)));
+  const quarters = (4 * 25.4) / pitchMm;
+  const thousandths = 1000 * pitchMm;
+  const ofInch = Math.abs(quarters - Math.round(quarters)) < 1e-6;
+  if (ofInch && (system === 'in' || Math.abs(thousandths - Math.round(thousandths)) > 1e-6))
+    return INCH_MM.div(exact(`${Math.round(quarters)}/4`));
+  return rationalFromNumber(Number(pitchMm.toFixed(nominal ? 5 : 3)));
 }
 
 const DIAMETERS: readonly Reading['quantity'][] = ['majorDiameter', 'minorDiameter', 'pitchDiameter'];

@@ -5,7 +5,7 @@ import { calmPasses } from './depths.ts';
 import { passSchedule, type PassRequest } from './passes.ts';
 import { sectionMm2 } from './tip.ts';
 import { routine } from '../../words/routine.ts';
-import { reactionTimeS, speedFrom, threadingRpm } from './speed.ts';
+import { carriageSpeedMmS, speedFrom, threadingRpm } from './speed.ts';
 
 const request = (over: Partial<PassRequest> = {}): PassRequest => ({
   depthMm: 1.227,
@@ -101,7 +101,7 @@ describe('pass schedules', () => {
 });
 
 test('a 10 mm groove at 300 rev/min and 2 mm pitch leaves 1 s', () => {
-  expect(reactionTimeS(10, 300, 2)).toBeCloseTo(1, 9);
+  expect(10 / carriageSpeedMmS(300, 2)).toBeCloseTo(1, 9);
 });
 
 test('the speed taken is the next one below', () => {

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import { judgeSlideAngle } from '../cutting/slideAngle.ts';
 import { exact } from '../quantity/rational.ts';
 import { asGoodAsMeasured } from './merit.ts';
 import { judgeScratch, scratchPlan } from './scratch.ts';
@@ -28,15 +27,4 @@ test('a train within what a pitch was measured to is as good as exact', () => {
   expect(asGoodAsMeasured({ errorPpm: 800 }, 1000).errorPpm).toBe(0);
   expect(asGoodAsMeasured({ errorPpm: -1200 }, 1000).errorPpm).toBe(-1200);
   expect(asGoodAsMeasured({ errorPpm: 3 }, null).errorPpm).toBe(3);
-});
-
-test.each([
-  [27, 27.5, 'right', false],
-  [27.5, 27.5, 'right', false],
-  [30, 27.5, 'beyond', false],
-  [32.5, 27.5, 'beyond', true],
-  [22.5, 27.5, 'short', true],
-  [14, 14.5, 'right', false],
-] as const)('a slide at %s for a flank of %s is %s', (angle, flank, code, halfAngleSlip) => {
-  expect(judgeSlideAngle(angle, flank)).toEqual({ code, halfAngleSlip, usualDeg: flank - 0.5 });
 });

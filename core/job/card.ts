@@ -7,7 +7,7 @@ import { missingFacts } from '../lathe/unconfirmed.ts';
 import type { Problem } from '../quantity/outcome.ts';
 import { cautionsAt, type CautionCode } from './cautions.ts';
 import type { Because } from './chain.ts';
-import { changedFacts, cutFacts, cutPlan, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
+import { changedFacts, cutFacts, cutPlan, jobStages, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
 import { gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
 import type { EventBody } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
@@ -189,6 +189,17 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
 
   const at = { metal, feed, request, lathe };
   const here = { depthMm: Math.max(metal.depthMm, 0), axialMm: metal.axialMm };
+  const place = { start: metal.start, part: metal.part };
+  const springCard = (of: number, stage: number): Partial<Card> => ({
+    do: 'set',
+    settings: setTo(here, at).settings,
+    pass: { n: metal.springs + 1, of, spring: true, stage, ...place },
+    depthMm: metal.depthMm,
+    takesMm: 0,
+    chipMm2: 0,
+    expectsMetal: true,
+    writes: { kind: 'sprung', depthMm: metal.depthMm },
+  });
   if (metal.airDue) {
     // in an old groove the tool is set to its depth, where it only touches; over a groove of one's own to what is cut
     const old = { depthMm: request.grooveMm, axialMm: 0 };
@@ -197,7 +208,8 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
   }
 
   const next = nextPass(plan, at);
-  const place = { start: metal.start, part: metal.part };
+  const ended = next && stageEnded(job, request, plan, metal, next.pass.stage);
+  if (ended) return answer(springCard(ended.springs, ended.stage));
   if (next) {
     const { pass, made } = next;
     const tool = toolOf(request);
@@ -229,23 +241,31 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
       },
     });
   }
-  if (metal.cuts > 0 && metal.springs < job.cut.springs)
-    return answer({
-      do: 'set',
-      settings: setTo(here, at).settings,
-      pass: { n: metal.springs + 1, of: job.cut.springs, spring: true, stage: 0, ...place },
-      depthMm: metal.depthMm,
-      takesMm: 0,
-      chipMm2: 0,
-      expectsMetal: true,
-      writes: { kind: 'sprung', depthMm: metal.depthMm },
-    });
+  if (metal.cuts > 0 && metal.springs < job.cut.springs) return answer(springCard(job.cut.springs, 0));
   const starts = threadOfJob(job)?.starts ?? 1;
   if (metal.cuts > 0 && metal.start < starts) return answer({ do: 'next-start' });
   return answer({
     do: testsSinceCut(job, metal).length > 0 ? 'try' : wirePlan(job, shop) ? 'measure' : 'try',
     what: 'thread',
   });
+}
+
+/** A dial cannot be set nearer to a stage's end than this, mm. Common practice, no source. */
+const STAGE_END_MM = 0.02;
+
+/** A stage that was just cut to its end and still wants its spring passes; null: none does. @param nextStage of the next pass */
+function stageEnded(
+  job: Job,
+  q: PlanRequest,
+  plan: Plan,
+  metal: Metal,
+  nextStage: number,
+): { readonly stage: number; readonly springs: number } | null {
+  const stage = nextStage - 1;
+  const before = stage < 0 ? undefined : jobStages(job, q, plan.depthMm)?.[stage];
+  if (!before || metal.cuts === 0 || metal.springs >= before.springs) return null;
+  // a pass of the next stage is cut already: the springs were left out
+  return metal.depthMm <= before.upToMm + STAGE_END_MM ? { stage, springs: before.springs } : null;
 }
 
 /**

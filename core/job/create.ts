@@ -11,6 +11,35 @@ export const UNMEASURED: Job['part'] = {
   stubLengthMm: null,
 };
 
+type HeldYet = Omit<
+  Job['setup'],
+  'infeed' | 'slideAngleDeg' | 'rpm' | 'reliefMm' | 'checks' | 'lengthMm' | 'barMm' | 'taperBy'
+>;
+/** Nobody has said yet how it is held, with what it is cut, or how it ends. */
+export const notHeldYet = (): HeldYet => ({
+  overCentresMm: null,
+  toolKind: 'ground',
+  clearanceDeg: 5,
+  held: {
+    by: null,
+    freeMm: null,
+    boreMm: null,
+    inJawsMm: null,
+    rest: 'none',
+    steadyAtMm: null,
+    grip: null,
+    stop: false,
+  },
+  bar: { neckMm: null, overhangMm: null, of: 'steel' },
+  end: 'groove',
+  taperOutMm: null,
+  reactS: null,
+  trueWith: [],
+  foundBy: null,
+});
+/** The whole depth by one rule, fed one way. */
+export const IN_ONE_GO = { stages: null, straightLastMm: 0 } satisfies Partial<Job['cut']>;
+
 /** A job with nothing known yet. Identity and time come from outside. */
 export function newJob(id: string, title: string, at: Date): Job {
   const now = at.toISOString();
@@ -55,11 +84,12 @@ export function newJob(id: string, title: string, at: Date): Job {
       infeed: 'flank',
       slideAngleDeg: 29.5,
       rpm: null,
-      reliefMm: 6,
+      reliefMm: null,
       checks: [],
       lengthMm: null,
       barMm: null,
       taperBy: null,
+      ...notHeldYet(),
     },
     pickup: { way: 'parallel', slipGear: null },
     cut: {
@@ -69,6 +99,7 @@ export function newJob(id: string, title: string, at: Date): Job {
       firstMaxMm: 0.25,
       lastMinMm: 0.03,
       springs: 2,
+      ...IN_ONE_GO,
       deeperStepMm: null,
       returnBy: 'reverse',
     },
@@ -103,6 +134,7 @@ export const emptyShop = (): Shop => ({
     decimal: 'auto',
     operator: '',
     singleKeys: true,
+    byMaterial: {},
     gearWeights: { ...USUAL_WEIGHTS },
   },
 });

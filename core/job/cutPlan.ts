@@ -1,5 +1,6 @@
 import { flanksUnderTool } from '../cutting/flanks.ts';
-import { planOf, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
+import { planOf, toolOf, type Plan, type PlanRequest, type Stage } from '../cutting/plan.ts';
+import { stagesOf } from '../cutting/stages.ts';
 import { isSquare, type ToolOutline, slopeOfTool, tipBeyondPitchLineMm, type Tip } from '../cutting/tip.ts';
 import { externalDepthMm, nutRootFlatMm, rootFlatMm } from '../form/sizes.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
@@ -13,7 +14,7 @@ import { feedOf, feedsAtAngle, plannedSlideDeg } from './feed.ts';
 import { standing, type Facts, type Metal } from './metal.ts';
 import { nextPass } from './nextPass.ts';
 import type { Job, Shop } from './schema.ts';
-import { cleaning, targetOf } from './recut.ts';
+import { cleaning, recutting, targetOf } from './recut.ts';
 import { leastWorn } from './special.ts';
 
 /** How far the tip is drawn clear of the surface on the way back, mm. Common practice, no source. */
@@ -128,8 +129,29 @@ export function cutPlan(job: Job, q: PlanRequest | null): Outcome<Plan> | null {
   // from the crests, what cleans an old groove is only known with its depth
   const cleans = (cleaning(job)?.deeperMm ?? 0) > 0;
   if (q && cleans && q.surfaceMm !== null && q.grooveMm === 0) return bad('grooveMm', 'groove-depth-unknown');
-  return q && planOf(q);
+  return q && inStages(job, q);
 }
+
+/** The plan with its stages, which are shares of the depth that it finds first. */
+function inStages(job: Job, q: PlanRequest): Outcome<Plan> {
+  const plan = planOf(q);
+  const stages = plan.ok ? jobStages(job, q, plan.value.depthMm) : null;
+  return stages === null ? plan : planOf({ ...q, stages, straightLastMm: job.cut.straightLastMm });
+}
+/** Stages of this job's cut; null: one rule throughout, and so where an old groove is followed. */
+export const jobStages = (job: Job, q: PlanRequest, depthMm: number): readonly Stage[] | null =>
+  recutting(job)
+    ? null
+    : stagesOf({
+        tool: toolOf(q),
+        depthMm,
+        rule: q.rule,
+        stepMm: q.stepMm,
+        capMm: q.firstMaxMm,
+        floorMm: q.lastMinMm,
+        choice: job.cut.stages,
+        straightLastMm: q.infeed === 'plunge' ? 0 : job.cut.straightLastMm,
+      });
 
 /** Pitch diameter that the groove has now, by the depth reached and the tool; null where no depth was cut or the surface is not known. */
 export function pitchDiameterNow(

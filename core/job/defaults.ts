@@ -6,7 +6,8 @@ import { feedDegOf } from '../cutting/plan.ts';
 import { threadOfJob } from './derive.ts';
 import { classMemberOf } from './made.ts';
 import { threadExists } from './metal.ts';
-import type { Job } from './schema.ts';
+import { own } from '../quantity/own.ts';
+import type { Job, Shop } from './schema.ts';
 
 /** A class of the other member's, once what is made has changed, is no class: the usual one of the new member takes its place. */
 export function suitClass(job: Job): Job {
@@ -43,6 +44,26 @@ export function suitFit(job: Job): Job {
       infeed: trailingDeg >= 5 && !threadExists(job) ? 'flank' : 'plunge',
       slideAngleDeg: slideAngleFor('flank', trailingDeg),
     },
+  };
+}
+
+/** A newly named thread is fed as this material was last fed here, where its flanks and what there is of it allow that. */
+export function asUsuallyFed(job: Job, shop: Shop): Job {
+  const thread = threadOfJob(job);
+  const usual = own(shop.settings.byMaterial, job.intake.material);
+  // what suits the thread alone is straight in: an old groove is followed, or the flank is too steep to slide along
+  if (!thread || !usual || job.setup.infeed === 'plunge') return job;
+  const { trailingDeg } = flanksUnderTool(threadFormOf(thread), { leftHand: thread.leftHand });
+  // steps of one's own are this job's figures, not the material's
+  const rule = usual.rule === 'step' ? job.cut.rule : usual.rule;
+  return {
+    ...job,
+    setup: {
+      ...job.setup,
+      infeed: usual.infeed,
+      slideAngleDeg: slideAngleFor(usual.infeed === 'modified' ? 'modified' : 'flank', trailingDeg),
+    },
+    cut: { ...job.cut, rule },
   };
 }
 

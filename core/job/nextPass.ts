@@ -21,13 +21,15 @@ interface At {
 
 /** What the lathe's slides are set to for a depth, rounded to what its dials show. */
 export function setTo(
-  pass: Pick<PlannedPass, 'depthMm' | 'axialMm'>,
+  pass: Pick<PlannedPass, 'depthMm' | 'axialMm'> & Partial<Pick<PlannedPass, 'straightMm'>>,
   at: At,
   round: 'nearest' | 'down' = 'nearest',
 ): SetPass {
-  const { metal, feed, request, lathe } = at;
-  const internal = request.member === 'internal';
+  const { metal, request, lathe } = at;
+  // the last of the depth is fed by the cross slide, whatever slide fed so far
+  const feed: Feed = (pass.straightMm ?? 0) > 0 ? { ...at.feed, slideDeg: null, infeed: 'plunge' } : at.feed;
   const stand = standFor(pass, metal, feed);
+  const internal = request.member === 'internal';
   if (lathe?.kind === 'control' && request.surfaceMm !== null) {
     const diameter = request.surfaceMm + (internal ? 2 : -2) * pass.depthMm;
     return { settings: [controlSetting(diameter, lathe)], set: stand, depthMm: pass.depthMm };

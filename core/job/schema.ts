@@ -7,13 +7,23 @@ import { DUTY_IDS } from '../fit/duty.ts';
 import { FITS_TO } from '../fit/fit.ts';
 import { WORN_WAYS } from '../fit/worn.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
+import { THREAD_ENDS } from '../cutting/clearRun.ts';
+import { HOLDINGS, RESTS } from '../cutting/holding.ts';
 import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
 
 /**
  * The job document and the shop document: the only shapes that are stored, exported and imported. Types and JSON Schema
  * come from this one description; the interface uses the validators generated from it.
  */
+/** A ground tool; an insert made for one pitch and crest, for one pitch, or for a range. */
+export const TOOL_KINDS = ['ground', 'one-pitch', 'partial', 'full'] as const;
+/** What may have to run true with a thread. */
+export const TRUE_WITH = ['spigot', 'register', 'taper', 'counterbore', 'face', 'shaft'] as const;
+/** How work that was taken out is found again. */
+export const FOUND_BY = ['mark', 'faceplate', 'soft-jaws', 'centres'] as const;
 const weight = Type.Number({ minimum: 0, maximum: 10 });
+const InfeedSchema = oneOf('plunge', 'flank', 'alternate', 'modified');
+const RuleSchema = oneOf('constant-area', 'constant-depth', 'constant-force', 'step');
 const measured = Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })]);
 
 export type { StationId };
@@ -220,12 +230,12 @@ export const JobSchema = Type.Object(
     }),
     gears: object({ lathe: Type.Union([Type.Null(), id]), train: Type.Union([Type.Null(), TrainSchema]) }),
     setup: object({
-      infeed: oneOf('plunge', 'flank', 'alternate', 'modified'),
+      infeed: InfeedSchema,
       /** From the cross-slide line, degrees. */
       slideAngleDeg: Type.Number({ minimum: 0, maximum: 60 }),
       rpm: Type.Union([Type.Null(), positive]),
-      /** Width of the relief groove or clear run past the work, mm. */
-      reliefMm: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+      /** Width of the relief groove or clear run past the work, mm; null: nobody has said. */
+      reliefMm: measured,
       checks: Type.Array(text(60), { maxItems: 40 }),
       /** Length of thread to cut, from the face, mm; null: not said. */
       lengthMm: Type.Union([Type.Null(), positive]),
@@ -233,6 +243,38 @@ export const JobSchema = Type.Object(
       barMm: Type.Union([Type.Null(), positive]),
       /** How a taper is followed. */
       taperBy: Type.Union([Type.Null(), oneOf('attachment', 'set-over', 'control', 'by-hand')]),
+      /** Length over the centres of a tailstock set over, mm; null: not measured. */
+      overCentresMm: measured,
+      /** What cuts: a tool ground for it, or an insert by its kind. */
+      toolKind: oneOf(...TOOL_KINDS),
+      /** Clearance wanted under both side edges, degrees. */
+      clearanceDeg: Type.Number({ minimum: 0, maximum: 30 }),
+      held: object({
+        by: Type.Union([Type.Null(), oneOf(...HOLDINGS)]),
+        /** Length that stands free of the jaws (or between the centres), mm. */
+        freeMm: measured,
+        /** Bore of hollow work, mm; null: solid. */
+        boreMm: measured,
+        /** Diameter in the jaws, mm; null: that of the blank. */
+        inJawsMm: measured,
+        rest: oneOf(...RESTS),
+        steadyAtMm: measured,
+        grip: Type.Union([Type.Null(), oneOf('firm', 'light')]),
+        /** A stop inside or a shoulder on the jaws takes the push along the axis. */
+        stop: Type.Boolean(),
+      }),
+      /** The boring bar: its neck and how far it stands out, mm; null: not measured. */
+      bar: object({ neckMm: measured, overhangMm: measured, of: oneOf('steel', 'carbide') }),
+      /** How the thread ends. */
+      end: oneOf(...THREAD_ENDS),
+      /** Length over which the tool is drawn out, mm; null: as the turns of it give. */
+      taperOutMm: measured,
+      /** Time that the person wants to stop or withdraw, s; null: the usual. */
+      reactS: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 60 })]),
+      /** What has to run true with the thread, and whether it is done in this setting. */
+      trueWith: Type.Array(object({ what: oneOf(...TRUE_WITH), done: Type.Boolean() }), { maxItems: 8 }),
+      /** How the work is found again once it was taken out; null: nobody has said. */
+      foundBy: Type.Union([Type.Null(), oneOf(...FOUND_BY)]),
     }),
     pickup: object({
       way: oneOf('parallel', 'angled', 'turn', 'slip', 'start'),
@@ -240,7 +282,7 @@ export const JobSchema = Type.Object(
       slipGear: Type.Union([Type.Null(), Type.Integer({ minimum: 0, maximum: 11 })]),
     }),
     cut: object({
-      rule: oneOf('constant-area', 'constant-depth', 'constant-force', 'step'),
+      rule: RuleSchema,
       /** Rule "step": what every pass takes, mm radial. */
       stepMm: Type.Union([Type.Null(), positive]),
       /** Passes to come, as typed, after the event of this number; null: as many as are calm. */
@@ -254,6 +296,19 @@ export const JobSchema = Type.Object(
       firstMaxMm: Type.Union([Type.Null(), positive]),
       lastMinMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 10 })]),
       springs: Type.Integer({ minimum: 0, maximum: 10 }),
+      /** Rough, semi-finish and finish, each with its own cap and springs, burrs filed off between. */
+      stages: Type.Union([
+        Type.Null(),
+        object({
+          roughCapMm: measured,
+          roughSprings: Type.Integer({ minimum: 0, maximum: 10 }),
+          semiCapMm: measured,
+          semiSprings: Type.Integer({ minimum: 0, maximum: 10 }),
+          finishCapMm: measured,
+        }),
+      ]),
+      /** The last of the depth, fed straight in whatever the infeed, mm. */
+      straightLastMm: Type.Number({ minimum: 0, maximum: 1 }),
       /** By how much it goes deeper between two trials of the mate, mm radial; null: as the last trial says. */
       deeperStepMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 5 })]),
       /** How the tool comes back: half-nuts stay shut and the spindle reverses, or they open and close on the dial. */
@@ -309,6 +364,8 @@ export const ShopSchema = Type.Object(
       operator: text(120),
       /** Single-letter keys may be switched off (they get in the way of dictation). */
       singleKeys: Type.Boolean(),
+      /** How the cut was last fed in each material, as the person chose it. */
+      byMaterial: Type.Record(Type.String({ maxLength: 60 }), object({ infeed: InfeedSchema, rule: RuleSchema })),
       /** What counts when gear trains are put in order, 0 to 10 each. */
       gearWeights: object({ error: weight, changes: weight, smallDrivers: weight, pairs: weight, mounting: weight }),
     }),

@@ -28,7 +28,7 @@ export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec): Machi
     of('height'),
     ...(feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),
     of('square'),
-    of('relief', { mm: setup.reliefMm }),
+    of('relief', setup.reliefMm === null ? null : { mm: setup.reliefMm }),
     of('speed', view.rpm === null ? null : { rpm: view.rpm }),
     of('clear'),
     of('zero'),

@@ -1,36 +1,34 @@
 import { flanksUnderTool } from '../cutting/flanks.ts';
 import { judgeSlideAngle, type SlideAngle } from '../cutting/slideAngle.ts';
-import {
-  carriageSpeedMmS,
-  LEAST_TIME_S,
-  reactionSteps,
-  reactionTimeS,
-  speedFrom,
-  threadingRpm,
-  TURNING_M_MIN,
-} from '../cutting/speed.ts';
+import { MATERIAL_DATA } from '../cutting/materials.ts';
+import { carriageSpeedMmS, speedFrom, threadingRpm } from '../cutting/speed.ts';
 import { slideScaleDeg, slideScaleSteps } from '../lathe/dials.ts';
 import { numberOf } from '../quantity/rational.ts';
 import type { Step } from '../quantity/working.ts';
 import { threadFormOf } from '../standards/thread.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
+import { endOf, type EndView } from './endView.ts';
 import type { Job, Shop } from './schema.ts';
 
 /** Materials whose speed is known here. */
-export const MATERIALS = Object.keys(TURNING_M_MIN);
+export const MATERIALS = Object.keys(MATERIAL_DATA);
 
 /** What Set up concludes from thread, lathe and what was chosen; null before the thread has a name. */
 export interface SetupView {
   /** Half angle of the flank that is not cut: the slide follows it. */
   readonly halfDeg: number;
   readonly slide: SlideAngle;
-  /** What the top slide's own scale reads. Null: no lathe. */
+  /** What the top slide's own scale reads (without one, a protractor on the chuck's face). Null: no lathe. */
   readonly scale: { readonly deg: number; readonly steps: readonly Step[] } | null;
   /** Highest speed for threading it; null: nothing is known of the material. */
   readonly wantedRpm: number | null;
-  /** As chosen, else the lathe's own speed nearest below the wanted one. */
+  /** As chosen, else the lathe's own speed nearest below what material and end allow; null: neither, or none is slow enough. */
   readonly rpm: number | null;
-  /** Carriage speed and time to stop or withdraw; null where speed or lead is not known. */
+  /** No speed of this lathe is slow enough for the end. */
+  readonly allTooQuick: boolean;
+  /** How the thread ends; null: the lead is not known. */
+  readonly end: EndView | null;
+  /** Carriage speed and time to stop or withdraw; null where speed, lead or room is not known. */
   readonly react: {
     readonly seconds: number;
     readonly carriageMmS: number;
@@ -47,11 +45,16 @@ export function setupOf(job: Job, shop: Shop): SetupView | null {
   const plan = fitOfJob(job);
   const lead = gearState(job, shop)?.lead;
   const leadMm = lead ? numberOf(lead) : null;
-  const { slideAngleDeg, reliefMm } = job.setup;
+  const { slideAngleDeg } = job.setup;
   const halfDeg = flanksUnderTool(threadFormOf(thread), { leftHand: thread.leftHand }).trailingDeg;
   const wantedRpm = plan ? threadingRpm(job.intake.material, plan.startDiameterMm) : null;
-  const seconds = (r: number, mm: number): number => reactionTimeS(reliefMm, r, mm);
-  const rpm = job.setup.rpm ?? (wantedRpm !== null && lathe ? speedFrom(lathe.speeds, wantedRpm) : null);
+  const end = endOf(job, lathe, leadMm);
+  const mostRpm = wantedRpm === null ? null : Math.min(wantedRpm, end?.highestRpm ?? Infinity);
+  const offered = mostRpm !== null && lathe ? speedFrom(lathe.speeds, mostRpm) : null;
+  // what warns at once is not offered
+  const allTooQuick = job.setup.rpm === null && offered !== null && end?.at(offered)?.enough === false;
+  const rpm = job.setup.rpm ?? (allTooQuick ? null : offered);
+  const at = rpm === null ? null : (end?.at(rpm) ?? null);
   return {
     halfDeg,
     slide: judgeSlideAngle(slideAngleDeg, halfDeg),
@@ -61,13 +64,15 @@ export function setupOf(job: Job, shop: Shop): SetupView | null {
     },
     wantedRpm,
     rpm,
+    allTooQuick,
+    end,
     react:
-      rpm !== null && leadMm !== null
+      rpm !== null && leadMm !== null && at
         ? {
-            seconds: seconds(rpm, leadMm),
-            tooQuick: seconds(rpm, leadMm) < LEAST_TIME_S,
+            seconds: at.seconds,
+            tooQuick: !at.enough,
             carriageMmS: carriageSpeedMmS(rpm, leadMm),
-            steps: reactionSteps(reliefMm, rpm, leadMm),
+            steps: end?.steps(rpm) ?? [],
           }
         : null,
   };

@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { calculate } from '../../app/testing/calculate.ts';
 import { demo, m30, named, TRAIN_2MM, type Bench } from '../../app/testing/bench.ts';
-import { reactionSteps, threadingRpm } from '../cutting/speed.ts';
+import { threadingRpm } from '../cutting/speed.ts';
 import { sideReliefSteps } from '../form/relief.ts';
 import { effectSteps } from '../gearing/effect.ts';
 import { leadSteps } from '../gearing/leadSteps.ts';
 import { slideScaleSteps } from '../lathe/dials.ts';
+import { setupOf } from './setupView.ts';
 import { exact } from '../quantity/rational.ts';
 import type { Step } from '../quantity/working.ts';
 import { wirePlan } from './derive.ts';
@@ -24,9 +25,18 @@ describe('every working that a station shows gives its own result', () => {
     adds(effectSteps(-1000, 20, [3, 30]));
   });
   test('the time to react; a speed is a speed', () => {
-    const steps = reactionSteps(6, 60, 3.175);
-    adds(steps);
-    expect(steps.map((s) => s.unit)).toEqual(['mm/s', 's']);
+    const b = demo('demo-sluice');
+    const ends = [
+      b.job,
+      { ...b.job, setup: { ...b.job.setup, end: 'taper-out' as const } },
+      { ...b.job, cut: { ...b.job.cut, returnBy: 'dial' as const } },
+    ];
+    const units = ends.map((job) => {
+      const steps = setupOf(job, b.shop)?.react?.steps ?? [];
+      adds(steps);
+      return steps.map((s) => s.unit).join(' ');
+    });
+    expect(units).toEqual(['mm mm/s s', 'ratio', 'mm mm/s s']);
   });
   test('the slide\u2019s own scale, both ways of reading it', () => {
     adds(slideScaleSteps(29.5, 'bed'));

@@ -1,6 +1,7 @@
 import { plain, type Step } from '../quantity/working.ts';
 import { lengthText } from '../quantity/format.ts';
 import { inches } from '../quantity/units.ts';
+import type { ScaleZero } from './schema.ts';
 
 /** A graduated dial: how far one division moves the slide, and whether the scale shows radius or diameter. */
 export interface SlideDial {
@@ -62,11 +63,11 @@ export function dialReading(
 }
 
 /** What to set on the top slide's own scale for an angle measured from the cross-slide line. */
-export const slideScaleDeg = (fromCrossSlideDeg: number, scaleZero: 'cross-slide' | 'bed'): number =>
-  scaleZero === 'cross-slide' ? fromCrossSlideDeg : 90 - fromCrossSlideDeg;
+export const slideScaleDeg = (fromCrossSlideDeg: number, scaleZero: ScaleZero): number =>
+  scaleZero === 'bed' ? 90 - fromCrossSlideDeg : fromCrossSlideDeg;
 
 /** How that comes about. */
-export const slideScaleSteps = (fromCrossSlideDeg: number, scaleZero: 'cross-slide' | 'bed'): readonly Step[] => [
+export const slideScaleSteps = (fromCrossSlideDeg: number, scaleZero: ScaleZero): readonly Step[] => [
   {
     name: 'Scale setting',
     symbol: 's',

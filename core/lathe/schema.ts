@@ -90,8 +90,24 @@ export const ProvenSchema = Type.Object(
   { additionalProperties: false },
 );
 
+export const SCALE_ZEROS = ['cross-slide', 'bed', 'none'] as const;
+export type ScaleZero = (typeof SCALE_ZEROS)[number];
+
 export const LATHE_KINDS = ['change-gears', 'gearbox', 'electronic', 'control'] as const;
 export type LatheKind = (typeof LATHE_KINDS)[number];
+/** What a lathe may have besides, or may be wrong with it, that changes how a pass is gone through. */
+export const LATHE_HAS = [
+  'retracting-post',
+  'quick-reverse',
+  'brake',
+  'variable-speed',
+  'steady',
+  'follow-rest',
+  'taper-attachment',
+  'dial-slips',
+  'handle-falls',
+] as const;
+export type LatheHas = (typeof LATHE_HAS)[number];
 const slack = Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 20 })]);
 
 export const UNCONFIRMED_FACTS = ['leadscrew', 'crossSlide', 'topSlide', 'chuck', 'tumbler'] as const;
@@ -144,10 +160,15 @@ export const LatheSchema = Type.Object(
     ]),
     crossSlide: SlideDialSchema,
     topSlide: SlideDialSchema,
-    /** Where the top slide's scale reads 0: square across, in line with the cross slide, or along the bed. */
-    slideScaleZero: Type.Unsafe<'cross-slide' | 'bed'>({ type: 'string', enum: ['cross-slide', 'bed'] }),
+    /** Where the top slide's scale reads 0: square across, in line with the cross slide, or along the bed; or it has none. */
+    slideScaleZero: Type.Unsafe<ScaleZero>({ type: 'string', enum: [...SCALE_ZEROS] }),
     speeds: Type.Array(Type.Number(positive), { maxItems: 60 }),
     screwedChuck: Type.Boolean(),
+    has: Type.Array(Type.Unsafe<LatheHas>({ type: 'string', enum: [...LATHE_HAS] }), { maxItems: LATHE_HAS.length }),
+    /** Power of the motor, kW; null: not known. */
+    motorKw: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 500 })]),
+    /** How hard an electronic leadscrew or control slows the carriage, mm/s^2; null: not measured. */
+    stopAccelMmS2: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })]),
     /** Slack of the slides and of the carriage against its drive, mm; null: not measured. */
     slack: Type.Object({ crossMm: slack, topMm: slack, carriageMm: slack }, { additionalProperties: false }),
     /** Turns the spindle coasts from a speed, with this chuck; null: not measured. */

@@ -29,7 +29,7 @@ export function Electronic({ thread }: { readonly thread: ThreadSpec }) {
         />
         <Figure
           label="Stop after the thread"
-          value={lengthText(job.setup.reliefMm, system)}
+          value={job.setup.reliefMm === null ? 'not measured' : lengthText(job.setup.reliefMm, system)}
           other="within the relief groove, clear of jaws and centre; overshoot on the way back takes up the backlash"
         />
       </div>

@@ -7,14 +7,14 @@ import { threadFormOf, type ThreadSpec } from '../../standards/thread.ts';
 import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
 import { aimsThatHold } from '../aim.ts';
 import { basisOf, notYet } from '../chain.ts';
-import { slideAngleFor, suitClass, suitFit } from '../defaults.ts';
+import { asUsuallyFed, slideAngleFor, suitClass, suitFit } from '../defaults.ts';
 import { fitOfJob, threadOfJob } from '../derive.ts';
 import { feedsAtAngle } from '../feed.ts';
 import { makeOf } from '../made.ts';
 import { lastN } from '../metal.ts';
 import { oriented, withDimensions } from '../special.ts';
 import { angle, id, positive, text } from '../parts.ts';
-import { JobSchema, ReadingSchema, ThreadSchema, type Job, type Reading } from '../schema.ts';
+import { JobSchema, ReadingSchema, ThreadSchema, type Job, type Reading, type Shop } from '../schema.ts';
 import { STATIONS, type StationId } from '../stations.ts';
 import { edit, type Before } from './edit.ts';
 
@@ -29,6 +29,18 @@ const given = <T extends object>(patch: T): Partial<T> =>
 const settledNow = (job: Job, shop: Before['shop'], s: StationId, at: string, believed: ThreadSpec | null): Job => ({
   ...job,
   settled: { ...job.settled, [s]: { basis: { ...basisOf(s, job, shop, believed) }, at } },
+});
+
+/** The shop remembers how each material was last fed. */
+const fedSo = (job: Job, shop: Shop): Shop => ({
+  ...shop,
+  settings: {
+    ...shop.settings,
+    byMaterial: {
+      ...shop.settings.byMaterial,
+      [job.intake.material]: { infeed: job.setup.infeed, rule: job.cut.rule },
+    },
+  },
 });
 
 const TakenReading = Type.Omit(ReadingSchema, ['id', 'at']);
@@ -109,7 +121,7 @@ export const DESK = {
       const spec = oriented(thread, job);
       const first = job.name === null || job.name.thread.form !== spec.form || job.name.thread.pitch !== spec.pitch;
       let next: Job = { ...job, name: { thread: spec, probability, overruled, reason } };
-      if (first) next = suitFit(next);
+      if (first) next = asUsuallyFed(suitFit(next), shop);
       next = aimsThatHold(job, next);
       next = settledNow(next, shop, 'name', at, spec);
       if (!next.settled.read && next.readings.length > 0) next = settledNow(next, shop, 'read', at, spec);
@@ -215,8 +227,18 @@ export const DESK = {
       lengthMm: some(setup.properties.lengthMm),
       barMm: some(setup.properties.barMm),
       taperBy: some(setup.properties.taperBy),
+      overCentresMm: some(setup.properties.overCentresMm),
+      toolKind: some(setup.properties.toolKind),
+      clearanceDeg: some(setup.properties.clearanceDeg),
+      held: some(Type.Partial(setup.properties.held)),
+      bar: some(Type.Partial(setup.properties.bar)),
+      end: some(setup.properties.end),
+      taperOutMm: some(setup.properties.taperOutMm),
+      reactS: some(setup.properties.reactS),
+      trueWith: some(setup.properties.trueWith),
+      foundBy: some(setup.properties.foundBy),
     },
-    ({ job }, f) => {
+    ({ job, shop }, { held, bar, ...f }) => {
       const thread = threadOfJob(job);
       // a way of feeding brings its usual angle along; the person changes it from there
       const usual =
@@ -228,7 +250,17 @@ export const DESK = {
               ),
             }
           : {};
-      return { job: { ...job, setup: { ...job.setup, ...given(f), ...usual } } };
+      const next: Job = {
+        ...job,
+        setup: {
+          ...job.setup,
+          ...given(f),
+          ...usual,
+          held: { ...job.setup.held, ...given(held ?? {}) },
+          bar: { ...job.setup.bar, ...given(bar ?? {}) },
+        },
+      };
+      return f.infeed === undefined ? { job: next } : { job: next, shop: fedSo(next, shop) };
     },
   ),
   setPickup: edit(
@@ -247,19 +279,22 @@ export const DESK = {
       firstMaxMm: some(cut.properties.firstMaxMm),
       lastMinMm: some(cut.properties.lastMinMm),
       springs: some(cut.properties.springs),
+      stages: some(cut.properties.stages),
+      straightLastMm: some(cut.properties.straightLastMm),
       deeperStepMm: some(cut.properties.deeperStepMm),
       returnBy: some(cut.properties.returnBy),
     },
-    ({ job }, { passes, ...rest }) => ({
-      job: {
+    ({ job, shop }, { passes, ...rest }) => {
+      const next: Job = {
         ...job,
         cut: {
           ...job.cut,
           ...given(rest),
           ...(passes === undefined ? {} : { passes: passes === null ? null : { count: passes, after: lastN(job) } }),
         },
-      },
-    }),
+      };
+      return rest.rule === undefined ? { job: next } : { job: next, shop: fedSo(next, shop) };
+    },
   ),
   setWire: edit({ wire: prove.properties.wire }, ({ job }, { wire }) => ({
     job: { ...job, prove: { ...job.prove, wire } },

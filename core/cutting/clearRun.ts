@@ -1,0 +1,58 @@
+import { carriageSpeedMmS } from './speed.ts';
+
+/** How the thread ends: in a groove, by drawing the tool out over a length, at a stop, past the end of the work, or at a blind bore's relief. */
+export const THREAD_ENDS = ['groove', 'taper-out', 'stop', 'through', 'blind'] as const;
+export type ThreadEnd = (typeof THREAD_ENDS)[number];
+
+/** Turns that the spindle goes on for from a speed once it is to stop. */
+export interface Coast {
+  readonly rpm: number;
+  readonly turns: number;
+}
+
+/** Way that is clear for stopping, mm: the groove (or the run past the work) less the tool's own width in it. */
+export const clearRunMm = (roomMm: number, toolWidthMm: number): number => Math.max(0, roomMm - toolWidthMm);
+
+/** Turns of the spindle before the carriage stands: what the hand takes, and what it coasts. With a steady brake they go as the speed squared. @see motion at constant deceleration */
+export const stoppingTurns = (rpm: number, reactS: number, coast: Coast | null): number =>
+  (rpm * reactS) / 60 + (coast ? coast.turns * (rpm / coast.rpm) ** 2 : 0);
+
+/**
+ * Highest speed at which the carriage stands within a clear run, rev/min: opening the nuts takes the hand's time alone,
+ * reversing with the nuts shut the spindle's coast besides. @see the quadratic of stoppingTurns
+ */
+export function highestRpm(clearMm: number, leadMm: number, reactS: number, coast: Coast | null): number {
+  const turns = clearMm / leadMm;
+  const perRpm = reactS / 60;
+  if (!coast) return turns / perRpm;
+  const square = coast.turns / coast.rpm ** 2;
+  return (-perRpm + Math.sqrt(perRpm * perRpm + 4 * square * turns)) / (2 * square);
+}
+
+/** Time from the end of the thread until the tool meets the shoulder, s; what the spindle coasts is taken off. */
+export function timeToStopS(clearMm: number, rpm: number, leadMm: number, coast: Coast | null): number {
+  const coastMm = coast ? coast.turns * (rpm / coast.rpm) ** 2 * leadMm : 0;
+  return (clearMm - coastMm) / carriageSpeedMmS(rpm, leadMm);
+}
+
+/** Half to one turn is a neat taper-out by hand. Common practice, no source. */
+export const TAPER_OUT_TURNS = { least: 0.5, most: 1 } as const;
+/** Turns over which the tool is drawn out by hand. @param drawS how long the hand takes */
+export const drawOutTurns = (rpm: number, drawS: number): number => (rpm * drawS) / 60;
+/** Time that a hand takes to draw the tool out, s. Common practice, no source. */
+export const DRAW_OUT_S = 0.5;
+
+/**
+ * What an electronic leadscrew leaves at a stop: the carriage needs x = v^2/2a to stand, and the spindle turns 2x/L meanwhile,
+ * so that the last x is cut at a falling lead. @param accelMmS2 the carriage's deceleration
+ * @see motion at constant deceleration
+ */
+export function stopShort(
+  rpm: number,
+  leadMm: number,
+  accelMmS2: number,
+): { readonly mm: number; readonly turns: number } {
+  const v = carriageSpeedMmS(rpm, leadMm);
+  const mm = (v * v) / (2 * accelMmS2);
+  return { mm, turns: (2 * mm) / leadMm };
+}

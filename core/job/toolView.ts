@@ -1,0 +1,94 @@
+import { widthMm, type ToolOutline } from '../cutting/tip.ts';
+import { toolSheet, type ToolSheet } from '../cutting/toolSheet.ts';
+import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { tanDeg } from '../quantity/units.ts';
+import { leadOf } from '../standards/thread.ts';
+import { numberOf } from '../quantity/rational.ts';
+import { toolOfJob } from './cutPlan.ts';
+import { fitOfJob, threadOfJob } from './derive.ts';
+import type { Job } from './schema.ts';
+
+/** The tool as it is to be ground for a job. */
+export interface ToolView {
+  readonly sheet: ToolSheet;
+  readonly tool: ToolOutline;
+  readonly pitchMm: number;
+  /** From the surface to the tip, mm. */
+  readonly depthMm: number;
+  /** Width of the flat as it is to be measured, with its limits, mm; null: the tip is round. */
+  readonly tipFlatMm: { readonly value: number; readonly least: number; readonly most: number } | null;
+  /** Width of the tool where the surface of the work meets it, mm. */
+  readonly topWidthMm: number;
+  /** In a bore: relief under the end that keeps the heel off it, degrees; null: outside, or the bar is not measured. */
+  readonly endReliefDeg: number | null;
+  readonly leftHand: boolean;
+}
+
+/** A flat is ground to this share of the pitch, and no nearer than a shop measures, mm. Common practice, no source. */
+const FLAT_SHARE = 0.007;
+const FLAT_MM = 0.01;
+/** The end edge wants as much clearance as the sides outside, where nothing curves towards it, degrees. */
+const endReliefInBore = (rootRadiusMm: number, heelMm: number, clearanceDeg: number): number => {
+  const h = Math.min(heelMm, rootRadiusMm);
+  const drop = rootRadiusMm - Math.sqrt(rootRadiusMm * rootRadiusMm - h * h);
+  return clearanceDeg + (Math.atan2(drop, h) * 180) / Math.PI;
+};
+
+/** What to grind for this job; null: no thread is named. Refused: diameters from which no tool follows. */
+export function toolViewOf(job: Job): Outcome<ToolView> | null {
+  const thread = threadOfJob(job);
+  const fit = fitOfJob(job);
+  const own = toolOfJob(job);
+  if (!thread || !fit || !own) return null;
+  const external = fit.make === 'external';
+  const [majorMm, minorMm] = external
+    ? [fit.startDiameterMm, fit.rootDiameterMm]
+    : [fit.rootDiameterMm, fit.startDiameterMm];
+  if (!(majorMm > minorMm)) return bad('aim', 'diameters-out-of-order', { leastMm: minorMm, mostMm: majorMm });
+  const sheet = toolSheet({
+    leadingHalfAngleDeg: own.tool.leadingDeg,
+    trailingHalfAngleDeg: own.tool.trailingDeg,
+    leadMm: numberOf(leadOf(thread)),
+    starts: thread.starts,
+    member: fit.make,
+    majorMm,
+    // a fit moves the pitch diameter, never past its own crest or root
+    pitchDiameterMm: Math.min(majorMm - 1e-6, Math.max(minorMm + 1e-6, fit.pitchDiameterMm)),
+    minorMm,
+    clearanceDeg: job.setup.clearanceDeg,
+  });
+  const depthMm = fit.depthMm;
+  const flat = 'flatMm' in own.tool.tip ? own.tool.tip.flatMm : null;
+  const within = Math.max(FLAT_MM, FLAT_SHARE * own.pitchMm);
+  const { neckMm } = job.setup.bar;
+  // a round nose has no straight flanks at its tip: their widths are the outline's own
+  const drawn = flat === null ? withNose(own.tool, own.pitchMm, sheet) : sheet;
+  if (!drawn.ok) return drawn;
+  return good({
+    sheet: drawn.value,
+    ...own,
+    depthMm,
+    tipFlatMm:
+      flat === null
+        ? null
+        : {
+            value: flat,
+            least: Math.max(0, flat - within),
+            most: Math.max(flat, Math.min(flat + within, fit.widestTipMm)),
+          },
+    topWidthMm: widthMm(own.tool, depthMm),
+    endReliefDeg: external || neckMm === null ? null : endReliefInBore(majorMm / 2, neckMm / 2, job.setup.clearanceDeg),
+  });
+}
+
+/** Widths of a round-nosed tool where the sheet gives those of straight flanks. */
+function withNose(tool: ToolOutline, pitchMm: number, sheet: Outcome<ToolSheet>): Outcome<ToolSheet> {
+  if (!sheet.ok) return sheet;
+  return good({
+    ...sheet.value,
+    widthAtDepth: sheet.value.widthAtDepth.map(({ depthMm }) => ({ depthMm, widthMm: widthMm(tool, depthMm) })),
+  });
+}
+
+/** What the tip being wider, or narrower, does to the depth: df / (tan a1 + tan a2), mm. @see the groove's geometry */
+export const depthPerFlat = (tool: ToolOutline): number => 1 / (tanDeg(tool.leadingDeg) + tanDeg(tool.trailingDeg));

@@ -143,6 +143,8 @@ export function demoJobs(): Job[] {
     ...sluice.setup,
     rpm: 40,
     reliefMm: 12,
+    lengthMm: 540,
+    held: { ...sluice.setup.held, by: 'chuck-centre', freeMm: 620, inJawsMm: 44, grip: 'firm' },
     checks: ['ground', 'height', 'square', 'true', 'relief', 'zero', 'clear'],
   };
   settled(sluice, shop, ['intake', 'read', 'name', 'fit', 'gears', 'setup']);

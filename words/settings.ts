@@ -49,9 +49,9 @@ const WORDS: Readonly<Record<SettingCode, Words>> = {
 export const settingWords = (code: SettingCode): Words => WORDS[code];
 
 /** A scale is set to a quarter of a degree at the finest; what is a half is not said finer. */
-const degText = (deg: number): string => {
+export const scaleText = (deg: number): string => {
   const quarter = Math.round(deg * 4) / 4;
-  return quarter.toFixed(Number.isInteger(quarter * 2) ? 1 : 2);
+  return `${quarter.toFixed(Number.isInteger(quarter * 2) ? 1 : 2)}\u00b0`;
 };
 
 /** The number of a setting and its unit; null where there is none. */
@@ -60,7 +60,7 @@ export function settingFigure(
   u: UnitSystem,
 ): { readonly figure: string; readonly unit: string } | null {
   if (s.value === null) return null;
-  if ('deg' in s.value) return { figure: `${degText(s.value.deg)}\u00b0`, unit: '' };
+  if ('deg' in s.value) return { figure: scaleText(s.value.deg), unit: '' };
   if ('rpm' in s.value) return { figure: String(Math.round(s.value.rpm)), unit: 'rev/min' };
   return { figure: lengthText(s.value.mm, u, { bare: true }), unit: unitName(u) };
 }

@@ -29,3 +29,37 @@ export function slideAngleText(s: SlideAngle, angleDeg: number, flankDeg: number
       return `${plain(angleDeg)}\u00b0 is ${plain(flankDeg - angleDeg)}\u00b0 less than the flank angle of ${plain(flankDeg)}\u00b0. Half of ${plain(2 * flankDeg)} is ${plain(flankDeg)}.${slipText(s, flankDeg)}`;
   }
 }
+
+export const INFEED_NAMES = {
+  flank: 'Top slide at an angle',
+  modified: 'A little of both flanks',
+  alternate: 'Flanks in turn',
+  plunge: 'Straight in',
+} as const;
+/** What a way of feeding is good for. */
+export function infeedText(infeed: keyof typeof INFEED_NAMES): string {
+  switch (infeed) {
+    case 'flank':
+      return 'The leading edge cuts and the trailing flank is only polished: long chips, little chatter. Finish the last hundredths straight in.';
+    case 'modified':
+      return 'Two to five degrees less: both flanks really cut, the leading one most. For tough steel, and where the trailing flank tears.';
+    case 'alternate':
+      return 'The top slide lies along the bed and is moved to and fro, so that each pass cuts one flank only: coarse trapezoidal threads, even wear; its slack matters.';
+    case 'plunge':
+      return 'Both flanks cut: the force grows with depth. Right for recutting, fine threads and form inserts, and on a taper without its own slide.';
+  }
+}
+/** Unlike flanks: which one the slide follows. */
+export const uncutFlankText = (leadingDeg: number, trailingDeg: number): string =>
+  `Unlike flanks: the slide follows the trailing one, ${plain(trailingDeg)}\u00b0, which is left uncut; the leading one, ${plain(leadingDeg)}\u00b0, cuts.`;
+
+/** How the depth is shared out. */
+export const RULE_NAMES = {
+  'constant-area': 'equal chips',
+  'constant-depth': 'equal steps',
+  'constant-force': 'equal force',
+  step: 'steps of your own',
+} as const;
+/** What the stages are. */
+export const STAGES_TEXT =
+  'Roughing takes seven tenths of the metal; semi-finishing goes to the last 0.05 mm (or what is fed straight in); burrs are filed off between. Common practice, no source.';

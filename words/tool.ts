@@ -3,3 +3,27 @@ export const trailingSideText = (trailingReliefDeg: number): string | null =>
   trailingReliefDeg >= 0
     ? null
     : `The trailing side leans outwards under its edge by ${Number((-trailingReliefDeg).toFixed(2))}\u00b0: ground square it would rub on the flank behind it.`;
+
+/** What cuts the thread. */
+export const TOOL_KIND_NAMES = {
+  ground: 'ground for it',
+  'one-pitch': 'insert, one pitch',
+  partial: 'insert, partial profile',
+  full: 'insert, full profile',
+} as const;
+
+/** What that kind can and cannot do here. */
+export function toolKindText(kind: keyof typeof TOOL_KIND_NAMES, form: string, internal: boolean): string {
+  switch (kind) {
+    case 'ground':
+      return 'Ground to the sheet below: any form and pitch, as true as it was ground and checked.';
+    case 'one-pitch':
+      return `For the one pitch and form it is marked with, ${form}; trapezoidal and Acme inserts are made so. Its tip is not ground: measure it and type it above.`;
+    case 'partial':
+      return `A sharp V for a range of pitches: its nose suits the finest of them, so a coarse one is cut deeper than its form and its root is sharper. Type the nose radius above. The crest is not topped.`;
+    case 'full':
+      return internal
+        ? 'For one pitch and form; it tops the crest: leave the bore 0.05 to 0.15 mm small on diameter for it (common practice).'
+        : 'For one pitch and form; it tops the crest: leave the blank 0.05 to 0.15 mm large on diameter for it (common practice).';
+  }
+}

@@ -3,8 +3,13 @@ import type { Imported } from '../../core/formats/documents.ts';
 import { writeBackup, writeJob } from '../../core/formats/write.ts';
 import { rawRecord } from './opening.ts';
 
-export function downloadText(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export const downloadText = (name: string, text: string, type = 'application/json'): void =>
+  download(name, new Blob([text], { type }));
+export const downloadBytes = (name: string, bytes: ArrayBuffer, type: string): void =>
+  download(name, new Blob([bytes], { type }));
+
+function download(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const a = document.createElement('a');
   a.href = url;
   a.download = name;
@@ -12,7 +17,7 @@ export function downloadText(name: string, text: string, type = 'application/jso
   setTimeout(() => URL.revokeObjectURL(url), 1000);
 }
 
-const fileName = (title: string): string =>
+export const fileName = (title: string): string =>
   title
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')

@@ -34,7 +34,11 @@ export interface ToolSheet {
 }
 
 const BARS = { bar100: 100, bar127: 127 } as const;
-const blocks = (deg: number): SineBar => ({ bar100: BARS.bar100 * sinDeg(deg), bar127: BARS.bar127 * sinDeg(deg) });
+/** Blocks that lift a sine bar to an angle. @see sin(angle) x length of the bar */
+export const sineBlocks = (deg: number): SineBar => ({
+  bar100: BARS.bar100 * sinDeg(deg),
+  bar127: BARS.bar127 * sinDeg(deg),
+});
 /** Places at which a width is given besides the pitch line, in shares of the depth. */
 const PLACES = [0, 0.25, 0.5, 0.75, 1];
 
@@ -69,6 +73,6 @@ export function toolSheet(q: ToolAsked): Outcome<ToolSheet> {
     includedDeg: q.leadingHalfAngleDeg + q.trailingHalfAngleDeg,
     tipFlatMm,
     widthAtDepth: depths.map((d) => ({ depthMm: d, widthMm: tipFlatMm + d * slope })),
-    sineBarMm: { leading: blocks(q.leadingHalfAngleDeg), trailing: blocks(q.trailingHalfAngleDeg) },
+    sineBarMm: { leading: sineBlocks(q.leadingHalfAngleDeg), trailing: sineBlocks(q.trailingHalfAngleDeg) },
   });
 }

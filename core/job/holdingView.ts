@@ -10,24 +10,16 @@ import {
   thickestNeckMm,
   type Held,
 } from '../cutting/holding.ts';
-import { passLoad, powerKW, speedMMin, type PassLoad } from '../cutting/load.ts';
+import { passLoad } from '../cutting/load.ts';
 import { materialOf, type Material } from '../cutting/materials.ts';
-import { toolOf, type PlannedPass } from '../cutting/plan.ts';
-import { leadAngleDeg } from '../form/sizes.ts';
-import { leadOf } from '../standards/thread.ts';
-import { numberOf } from '../quantity/rational.ts';
+import { toolOf } from '../cutting/plan.ts';
 import { aheadOf, type Ahead } from './ahead.ts';
-import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
+import { fitOfJob, latheOf } from './derive.ts';
+import { loadedPasses, type LoadedPass } from './loads.ts';
 import type { Job, Shop } from './schema.ts';
-import { setupOf } from './setupView.ts';
 
 /** A fact without which nothing can be said of bending. */
 export type Unsaid = 'holding' | 'free-length' | 'force' | 'neck' | 'overhang' | 'plan' | 'steady-place';
-
-export interface LoadedPass extends PlannedPass, PassLoad {
-  /** At the spindle, kW; null: no speed is known. */
-  readonly powerKW: number | null;
-}
 
 /** How big the screw comes out (how small the nut) along the thread, on diameter, mm. */
 export interface Along {
@@ -150,33 +142,6 @@ function missingOf(job: Job, planned: boolean, material: Material | null): Unsai
   return out;
 }
 
-/** How a pass goes into the metal: along the flanks in turn, or at its feed's angle; the last that is straight in, straight. */
-const wayOf = (a: Ahead, pass: PlannedPass, n: number): Way =>
-  a.request.infeed === 'alternate'
-    ? { only: n % 2 === 0 ? 'leading' : 'trailing' }
-    : { feedDeg: pass.straightMm > 0 ? 0 : a.plan.feedDeg };
-
-function loadedPasses(job: Job, shop: Shop, a: Ahead, force: NonNullable<Material['force']>): LoadedPass[] {
-  const thread = threadOfJob(job);
-  const rpm = setupOf(job, shop)?.rpm ?? null;
-  const surfaceMm = a.request.surfaceMm ?? 0;
-  let from = Math.max(a.request.grooveMm, a.request.doneMm);
-  let n = 0;
-  return a.plan.passes.map((p) => {
-    const load = passLoad({
-      tool: toolOf(a.request),
-      fromMm: p.spring ? p.depthMm : from,
-      toMm: p.depthMm,
-      way: wayOf(a, p, n),
-      force,
-      leadAngleDeg: thread ? leadAngleDeg(numberOf(leadOf(thread)), surfaceMm) : 0,
-    });
-    from = p.depthMm;
-    n += p.spring ? 0 : 1;
-    return { ...p, ...load, powerKW: rpm === null ? null : powerKW(load.mainN, speedMMin(surfaceMm, rpm)) };
-  });
-}
-
 /** Depths that the dials are set to, springs as repeats at the end. */
 const settingsOfPlan = (a: Ahead, springs: number): number[] => [
   ...a.plan.passes.map((p) => p.depthMm),
@@ -195,6 +160,9 @@ function lightSettings(a: Ahead, springs: number): number[] {
   ];
 }
 
+/** Softnesses between the stiffest and the softest place for which all passes are gone through. */
+const SAMPLES = 9;
+
 type Bending = Pick<HoldingView, 'atMm' | 'answers' | 'best' | 'repeats'>;
 
 function bendingOf(job: Job, shop: Shop, a: Ahead, material: Material, allowedMm: number): Bending | null {
@@ -205,18 +173,19 @@ function bendingOf(job: Job, shop: Shop, a: Ahead, material: Material, allowedMm
   const radial: RadialForce = (fromMm, toMm) =>
     toMm > fromMm ? passLoad({ tool, fromMm, toMm, way, force, leadAngleDeg: 0 }).radialN : 0;
   const end = a.plan.depthMm;
-  // the same softness comes again in mirrored places and in every answer
-  const known = new Map<string, number>();
-  const big = (softness: number, set: readonly number[]): number => {
-    const key = `${softness.toPrecision(6)} ${set.length} ${set[0] ?? 0} ${set.at(-2) ?? 0}`;
-    const had = known.get(key);
-    if (had !== undefined) return had;
-    const left = 2 * Math.max(0, end - (depthsLeft(set, softness, radial).at(-1) ?? 0));
-    known.set(key, left);
-    return left;
-  };
+  const big = (softness: number, set: readonly number[]): number =>
+    2 * Math.max(0, end - (depthsLeft(set, softness, radial).at(-1) ?? 0));
   const alongOf = (soft: readonly number[], set: readonly number[]): Along => {
-    const bigMm = soft.map((s) => big(s, set));
+    // the size follows the softness smoothly: a few of them are cut through all passes, the rest lie between
+    const [low, high] = [Math.min(...soft), Math.max(...soft)];
+    const some = Array.from({ length: SAMPLES + 1 }, (_, i) => low * (high / low) ** (i / SAMPLES));
+    const sizes = high > low * (1 + 1e-9) ? some.map((x) => big(x, set)) : [big(low, set)];
+    const bigMm = soft.map((x) => {
+      const at = sizes.length === 1 ? 0 : (SAMPLES * Math.log(x / low)) / Math.log(high / low);
+      const i = Math.min(sizes.length - 2, Math.floor(at));
+      const [a, b] = [sizes[Math.max(0, i)] ?? 0, sizes[Math.max(0, i) + 1] ?? sizes[0] ?? 0];
+      return a + (b - a) * (at - Math.max(0, i));
+    });
     return { bigMm, worstMm: Math.max(...bigMm) };
   };
   const ways = job.intake.make === 'internal' ? barWays(job, a) : workWays(job, shop, material);

@@ -1,5 +1,5 @@
 import { widthMm, type ToolOutline } from '../cutting/tip.ts';
-import { toolSheet, type ToolSheet } from '../cutting/toolSheet.ts';
+import { sineBlocks, toolSheet, type SineBar, type ToolSheet } from '../cutting/toolSheet.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { tanDeg } from '../quantity/units.ts';
 import { leadOf } from '../standards/thread.ts';
@@ -22,7 +22,10 @@ export interface ToolView {
   /** In a bore: relief under the end that keeps the heel off it, degrees; null: outside, or the bar is not measured. */
   readonly endReliefDeg: number | null;
   readonly leftHand: boolean;
+  /** Blocks under a sine bar for flanks and reliefs; alike flanks once. */
+  readonly blocks: readonly (SineBar & { readonly of: BlockOf; readonly deg: number })[];
 }
+export type BlockOf = 'leading-flank' | 'trailing-flank' | 'leading-relief' | 'trailing-relief';
 
 /** A flat is ground to this share of the pitch, and no nearer than a shop measures, mm. Common practice, no source. */
 const FLAT_SHARE = 0.007;
@@ -77,8 +80,19 @@ export function toolViewOf(job: Job): Outcome<ToolView> | null {
             most: Math.max(flat, Math.min(flat + within, fit.widestTipMm)),
           },
     topWidthMm: widthMm(own.tool, depthMm),
+    blocks: blocksOf(own.tool, drawn.value),
     endReliefDeg: external || neckMm === null ? null : endReliefInBore(majorMm / 2, neckMm / 2, job.setup.clearanceDeg),
   });
+}
+
+function blocksOf(tool: ToolOutline, sheet: ToolSheet): ToolView['blocks'] {
+  const of = (name: BlockOf, deg: number) => ({ of: name, deg, ...sineBlocks(deg) });
+  return [
+    of('leading-flank', tool.leadingDeg),
+    ...(tool.trailingDeg === tool.leadingDeg ? [] : [of('trailing-flank', tool.trailingDeg)]),
+    of('leading-relief', sheet.leadingReliefDeg),
+    of('trailing-relief', sheet.trailingReliefDeg),
+  ];
 }
 
 /** Widths of a round-nosed tool where the sheet gives those of straight flanks. */

@@ -35,6 +35,8 @@ const MOST_SPEEDS = 200;
 
 /** One spindle speed, rev/min. */
 export const parseSpindleSpeed = numberWithin('speed', 1, 5000);
+/** Time that a hand wants to stop in, s. */
+export const parseSeconds = numberWithin('seconds', 0.1, 60);
 /** What an instrument for angles is good to, degrees: one standard deviation. */
 export const parseUncertaintyDeg = numberWithin('uncertainty', 0.001, 20);
 

@@ -11,6 +11,7 @@ export function SettingRows({
   unit,
   onAsk,
   toggles = false,
+  narrow = false,
 }: {
   readonly settings: readonly MachineSetting[];
   readonly now: SettingCode | null;
@@ -18,9 +19,14 @@ export function SettingRows({
   readonly onAsk: (code: SettingCode) => void;
   /** A touch says that it is so, or not: at the desk. */
   readonly toggles?: boolean;
+  /** One under the other. */
+  readonly narrow?: boolean;
 }) {
   return (
-    <ol className="grid grid-cols-2 border-2 border-edge bg-panel max-xs:grid-cols-1" aria-label="Settings">
+    <ol
+      className={clsx('grid border-2 border-edge bg-panel', !narrow && 'grid-cols-2 max-xs:grid-cols-1')}
+      aria-label="Settings"
+    >
       {settings.map((s) => {
         const figure = settingFigure(s, unit);
         return (

@@ -1,0 +1,51 @@
+import type { Way } from '../cutting/edges.ts';
+import { passLoad, powerKW, speedMMin, type PassLoad } from '../cutting/load.ts';
+import { materialOf, type Material } from '../cutting/materials.ts';
+import { toolOf, type PlannedPass } from '../cutting/plan.ts';
+import { leadAngleDeg } from '../form/sizes.ts';
+import { numberOf } from '../quantity/rational.ts';
+import { leadOf } from '../standards/thread.ts';
+import { aheadOf, type Ahead } from './ahead.ts';
+import { threadOfJob } from './derive.ts';
+import type { Job, Shop } from './schema.ts';
+import { setupOf } from './setupView.ts';
+
+export interface LoadedPass extends PlannedPass, PassLoad {
+  /** At the spindle, kW; null: no speed is known. */
+  readonly powerKW: number | null;
+}
+
+/** How a pass goes into the metal: along the flanks in turn, or at its feed's angle; the last that is straight in, straight. */
+const wayOf = (a: Ahead, pass: PlannedPass, n: number): Way =>
+  a.request.infeed === 'alternate'
+    ? { only: n % 2 === 0 ? 'leading' : 'trailing' }
+    : { feedDeg: pass.straightMm > 0 ? 0 : a.plan.feedDeg };
+
+/** The passes of a cut with what each asks of work, chuck and motor. */
+export function loadedPasses(job: Job, shop: Shop, a: Ahead, force: NonNullable<Material['force']>): LoadedPass[] {
+  const thread = threadOfJob(job);
+  const rpm = setupOf(job, shop)?.rpm ?? null;
+  const surfaceMm = a.request.surfaceMm ?? 0;
+  let from = Math.max(a.request.grooveMm, a.request.doneMm);
+  let n = 0;
+  return a.plan.passes.map((p) => {
+    const load = passLoad({
+      tool: toolOf(a.request),
+      fromMm: p.spring ? p.depthMm : from,
+      toMm: p.depthMm,
+      way: wayOf(a, p, n),
+      force,
+      leadAngleDeg: thread ? leadAngleDeg(numberOf(leadOf(thread)), surfaceMm) : 0,
+    });
+    from = p.depthMm;
+    n += p.spring ? 0 : 1;
+    return { ...p, ...load, powerKW: rpm === null ? null : powerKW(load.mainN, speedMMin(surfaceMm, rpm)) };
+  });
+}
+
+/** The passes of a job with their forces; none where nothing can be planned, or the material's force is not known. */
+export function loadsOf(job: Job, shop: Shop): LoadedPass[] {
+  const ahead = aheadOf(job, shop);
+  const force = materialOf(job.intake.material)?.force;
+  return ahead?.ok && force ? loadedPasses(job, shop, ahead.value, force) : [];
+}

@@ -1,0 +1,89 @@
+/** A place on a sheet, mm: x to the right, y down from the upper edge. */
+export interface At {
+  readonly x: number;
+  readonly y: number;
+}
+/** What a sheet is made of, true to scale: writers for SVG, DXF and PDF know nothing else. */
+export type Shape =
+  | {
+      readonly kind: 'line';
+      readonly points: readonly At[];
+      readonly closed: boolean;
+      /** Layer of a DXF; what is cut out is apart from what is only read. */
+      readonly on: Layer;
+      readonly dashed?: true;
+      readonly heavy?: true;
+    }
+  | {
+      readonly kind: 'text';
+      readonly at: At;
+      readonly text: string;
+      /** Height of its capitals, mm. */
+      readonly mm: number;
+      readonly anchor: 'start' | 'middle' | 'end';
+      readonly bold?: true;
+    };
+export const LAYERS = ['thread', 'notch', 'wedge', 'enlarged', 'ruler', 'frame'] as const;
+export type Layer = (typeof LAYERS)[number];
+
+export interface Sheet {
+  readonly title: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly shapes: readonly Shape[];
+}
+
+export const line = (on: Layer, points: readonly At[], more: { dashed?: true; heavy?: true } = {}): Shape => ({
+  kind: 'line',
+  points,
+  closed: false,
+  on,
+  ...more,
+});
+export const outlineOf = (on: Layer, points: readonly At[]): Shape => ({
+  kind: 'line',
+  points,
+  closed: true,
+  on,
+  heavy: true,
+});
+export const text = (
+  x: number,
+  y: number,
+  said: string,
+  mm = 3,
+  anchor: 'start' | 'middle' | 'end' = 'start',
+  bold = false,
+): Shape => ({ kind: 'text', at: { x, y }, text: said, mm, anchor, ...(bold ? { bold: true as const } : {}) });
+
+const SMALL = 1.5;
+const MIDDLE = 2.5;
+const TALL = 3.5;
+
+/** A ruler by which the print is proved, along the sheet or down it: mm with every fifth and tenth longer, or sixteenths of an inch. */
+export function ruler(at: At, length: number, unit: 'mm' | 'in', way: 'along' | 'down' = 'along'): Shape[] {
+  const step = unit === 'mm' ? 1 : 25.4 / 16;
+  const [half, whole] = unit === 'mm' ? [5, 10] : [8, 16];
+  const count = Math.round((unit === 'mm' ? length : length * 25.4) / step);
+  const place = (along: number, up: number): At =>
+    way === 'along' ? { x: at.x + along, y: at.y - up } : { x: at.x + up, y: at.y + along };
+  return [
+    line('ruler', [place(0, 0), place(count * step, 0)]),
+    ...Array.from({ length: count + 1 }, (_, i): Shape[] => {
+      const tall = i % whole === 0 ? TALL : i % half === 0 ? MIDDLE : SMALL;
+      const tick = line('ruler', [place(i * step, 0), place(i * step, tall)]);
+      if (i % whole !== 0 || i === 0) return [tick];
+      const { x, y } = place(i * step, tall + 0.8);
+      return [
+        tick,
+        text(
+          x,
+          way === 'along' ? y : y + 1,
+          String(unit === 'mm' ? i : i / 16),
+          2,
+          way === 'along' ? 'middle' : 'start',
+        ),
+      ];
+    }).flat(),
+  ];
+}

@@ -65,3 +65,6 @@ export const NUT_FIRST =
 /** Where a gauge cannot reach, the gears are proved before the work is put up. */
 export const PROVE_GEARS_FIRST =
   'A gauge hardly reaches into a bore: prove the gears on a scrap bar, or by turns, before the nut is set up. A thin spare, bored and cut first, rehearses the size.';
+
+/** Asked before work is taken out of the lathe. */
+export const TAKE_OUT_ASKS = 'Is all done that must run true with the thread, and how will it be found again?';

@@ -15,11 +15,19 @@ const CAUTIONS: Readonly<Record<CautionCode, string>> = {
     'This chuck screws on and can unwind in reverse or under braking: lock it first, or keep reverse gentle.',
   'threading-cycle':
     'Keep jaws and centre clear, and run the cycle dry first. Inside a threading cycle stop, feed hold and speed override may be ignored, and the handwheel cannot cut it short: know the red button.',
-  'little-time': 'Under a second to stop or withdraw. Slow down, widen the groove, or cut away from the shoulder.',
+  'little-time':
+    'Less time to stop or withdraw than is wanted. Slow down, widen the groove, or cut away from the shoulder.',
   'inside-out': 'Inside, the tool comes out away from you, towards the axis.',
   'bar-unknown': 'The bar is not measured: see that its back clears the far wall when the tool is drawn out.',
   'keep-nuts-shut': 'No dial mark is right for this lead: keep the half-nuts shut.',
   'slack-unmeasured': 'The cross slide\u2019s slack is not measured: SLACK is allowed for when drawing out.',
+  'same-setting':
+    'Not all that must run true with the thread is done in this setting: do it before the work is taken out.',
+  'dial-slips':
+    'A dial of this lathe slips on its screw: clamp it, or chalk a line across dial and slide; read travel on an indicator for the last passes.',
+  'handle-falls':
+    'A handle of this lathe falls by its own weight: take it off, or hang a counterweight on it, before the spindle runs.',
+  'stop-is-software': 'The stop of an electronic leadscrew is software, not a safety stop: hand on the red button.',
   isolate: 'Isolate at the plug before hands go near gears, belts or pulleys; cover back on before power.',
   'isolate-slip': 'Isolate at the plug before hands go near the gears.',
   'light-gears': 'Light gears of die-cast alloy break: tap them with wood, never with steel.',
@@ -54,10 +62,14 @@ const SHORT: Readonly<Partial<Record<CautionCode, string>>> = {
   'slipped-once': 'It slipped once: prove lead and place again before each cut.',
   'screwed-chuck': 'This chuck screws on: lock it before reverse.',
   'threading-cycle': 'In a threading cycle stop and hold may be ignored: know the red button.',
-  'little-time': 'Under a second to stop: slow down, or widen the groove.',
+  'little-time': 'Too little time to stop: slow down, or widen the groove.',
   'bar-unknown': 'The bar is not measured: see that its back clears the far wall.',
   'keep-nuts-shut': 'No dial mark is right: the half-nuts stay shut.',
   'slack-unmeasured': 'Cross slide\u2019s slack not measured: SLACK is allowed for.',
+  'same-setting': 'What runs true with the thread is not all done yet in this setting.',
+  'dial-slips': 'A dial slips here: clamp it, or chalk a line across dial and slide.',
+  'handle-falls': 'A handle falls by itself here: take it off, or counterweight it.',
+  'stop-is-software': 'The stop is software, not a safety stop.',
   isolate: 'Isolate at the plug; cover back on before power.',
   'isolate-slip': 'Isolate at the plug before hands go near the gears.',
   'light-gears': 'Light gears break: tap them with wood, never with steel.',

@@ -27,3 +27,16 @@ export const LATHE_KIND_NAMES: Readonly<Record<LatheKind, string>> = {
   electronic: 'Electronic leadscrew',
   control: 'A control',
 };
+
+/** What a lathe may have besides, and what may be wrong with it. */
+export const LATHE_HAS_NAMES = {
+  'retracting-post': 'retracting tool post',
+  'quick-reverse': 'quick reverse',
+  brake: 'brake',
+  'variable-speed': 'variable speed',
+  steady: 'steady',
+  'follow-rest': 'follow rest',
+  'taper-attachment': 'taper attachment',
+  'dial-slips': 'a dial slips',
+  'handle-falls': 'a handle falls by itself',
+} as const;

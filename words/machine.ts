@@ -12,7 +12,8 @@ import type { Move, PickupAnswer, PickupProblem, SlideTravel } from '../core/job
 import type { Setting } from '../core/job/slides.ts';
 import { problemText } from './problems.ts';
 import { becauseText, STATION_NAMES } from './stations.ts';
-import type { Lathe } from '../core/lathe/schema.ts';
+import type { Lathe, LatheHas } from '../core/lathe/schema.ts';
+import type { ThreadEnd } from '../core/cutting/clearRun.ts';
 import { isGeared } from '../core/lathe/schema.ts';
 
 /** Everything that is said at the machine, in one place, in the unit at hand. */
@@ -132,8 +133,15 @@ export const CONFLICT: Readonly<Record<NonNullable<Feed['conflict']>, string>> =
 };
 
 /** The tool drawn out, in words; null where no depth is known. */
-export const outText = (card: Card, make: 'external' | 'internal', u: UnitSystem): string | null =>
-  card.outMm === null ? null : withdrawal({ make, outTurns: card.outTurns, outText: hand(roundUp(card.outMm, u), u) });
+export const outText = (
+  card: Card,
+  make: 'external' | 'internal',
+  u: UnitSystem,
+  has: readonly LatheHas[],
+): string | null =>
+  card.outMm === null
+    ? null
+    : withdrawal({ make, outTurns: card.outTurns, outText: hand(roundUp(card.outMm, u), u), has });
 /** A withdrawal is rounded away from the work, to what a dial shows. */
 const roundUp = (mm: number, u: UnitSystem): number => {
   const step = u === 'mm' ? 0.05 : 0.0254;
@@ -143,7 +151,14 @@ const roundUp = (mm: number, u: UnitSystem): number => {
 /** The motions of this pass on this lathe, each in one word and in one sentence. */
 export function motionsOf(
   view: CardView,
-  job: { readonly make: 'external' | 'internal'; readonly leftHand: boolean; readonly returnBy: 'reverse' | 'dial' },
+  job: {
+    readonly make: 'external' | 'internal';
+    readonly leftHand: boolean;
+    readonly returnBy: 'reverse' | 'dial';
+    readonly end: ThreadEnd;
+    /** A taper followed by hand: how far the cross slide goes at each turn, mm; null: it is not. */
+    readonly perTurnMm: number | null;
+  },
   lathe: Lathe | null,
 ): { readonly word: string; readonly text: string }[] {
   const { card } = view;
@@ -158,6 +173,9 @@ export function motionsOf(
     safeMarks: card.closeOn?.length ?? 0,
     marks: lathe?.dial?.marks ?? 0,
     electronic: lathe !== null && !isGeared(lathe),
+    has: lathe?.has ?? [],
+    end: job.end,
+    perTurn: job.perTurnMm === null ? null : hand(job.perTurnMm, u),
   };
   const words = motionWords(request);
   return routine(request).map((text, i) => ({ word: words[i] ?? '', text }));

@@ -1,4 +1,4 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { routine, type RoutineRequest } from './routine.ts';
 
@@ -12,6 +12,9 @@ const requests = fc.record<RoutineRequest>({
   safeMarks: fc.integer({ min: 0, max: 8 }),
   marks: fc.constant(8),
   electronic: fc.boolean(),
+  has: fc.constant([]),
+  end: fc.constantFrom('groove', 'through', 'blind', 'taper-out', 'stop'),
+  perTurn: fc.constant(null),
 });
 const all = (check: (r: RoutineRequest, motions: string[], text: string) => void): void => {
   fc.assert(
@@ -75,5 +78,47 @@ test('"a full turn" is said only where a full turn is right', () => {
     expect(/a full turn/.test(text)).toBe(r.outTurns === 1);
     if (r.outTurns === null) expect(text).toMatch(/tool out 3\.50 mm/i);
     else if (r.outTurns > 1) expect(text).toContain(`${r.outTurns} full turns`);
+  });
+});
+
+describe('what the lathe has, and how the thread ends, change the words', () => {
+  const base: RoutineRequest = {
+    make: 'external',
+    leftHand: false,
+    feeds: 'top',
+    outTurns: 2,
+    outText: '3.50 mm',
+    returnBy: 'reverse',
+    safeMarks: 8,
+    marks: 8,
+    electronic: false,
+    has: [],
+    end: 'groove',
+    perTurn: null,
+  };
+  const said = (over: Partial<RoutineRequest>): string => routine({ ...base, ...over }).join('. ');
+  test('a retracting post takes the counting of turns away', () => {
+    expect(said({})).toContain('2 full turns');
+    expect(said({ has: ['retracting-post'] })).not.toContain('full turns');
+    expect(said({ has: ['retracting-post'] })).toContain('lever of its post, away from the work');
+    expect(said({ has: ['retracting-post'], make: 'internal' })).toContain('towards the axis');
+  });
+  test('brake, quick reverse, variable speed', () => {
+    expect(said({ has: ['brake'] })).toContain('stop it with the brake');
+    expect(said({ has: ['quick-reverse'] })).toContain('quick reverse');
+    expect(said({ has: ['variable-speed'] })).toContain('slower near the end');
+    expect(said({ has: ['variable-speed'], end: 'through' })).not.toContain('slower near the end');
+  });
+  test('without a groove the tool is out before the spindle is stopped', () => {
+    for (const end of ['taper-out', 'stop'] as const) {
+      const motions = routine({ ...base, end });
+      const at = motions.find((m) => /tool out/.test(m)) ?? '';
+      expect(at.indexOf('tool out')).toBeLessThan(at.indexOf('stop', at.indexOf(':')));
+    }
+    expect(said({ end: 'taper-out' })).toContain('Over the last turn');
+    expect(said({ end: 'groove' })).toContain('In the groove: stop, tool out');
+  });
+  test('a taper followed by hand says how far the slide goes at each turn', () => {
+    expect(said({ perTurn: '0.057 mm' })).toContain('the cross slide by 0.057 mm a turn');
   });
 });

@@ -81,10 +81,12 @@ describe.each(['mm', 'in'] as const)('every sentence that shows a length, in %s'
         // a lead is named in the system in which it is a round number
         ...STATIONS.filter((s) => s !== 'gears' && s !== 'name').map((s) => conclusion(s, job, shop, u) ?? ''),
         cardText(machine, job.intake.make, u),
-        outText(machine.card, job.intake.make, u) ?? '',
-        ...motionsOf(machine, { make: job.intake.make, leftHand: false, returnBy: job.cut.returnBy }, lathe).map(
-          (m) => m.text,
-        ),
+        outText(machine.card, job.intake.make, u, []) ?? '',
+        ...motionsOf(
+          machine,
+          { make: job.intake.make, leftHand: false, returnBy: job.cut.returnBy, end: job.setup.end, perTurnMm: null },
+          lathe,
+        ).map((m) => m.text),
         answersOf(job, shop, null).card.text,
       ];
       for (const text of said) rightIn(u, text);

@@ -19,6 +19,7 @@ import { DialPanel } from './lathe/DialPanel.tsx';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import type { EditLathe } from './lathe/edit.ts';
 import { GearsPanel } from './lathe/GearsPanel.tsx';
+import { HasPanel } from './lathe/HasPanel.tsx';
 import { SlackPanel } from './lathe/SlackPanel.tsx';
 import { SlidePanel } from './lathe/SlidePanel.tsx';
 import { Unconfirmed } from './lathe/Unconfirmed.tsx';
@@ -144,6 +145,7 @@ export function LathePage() {
               options={[
                 { value: 'cross-slide', label: 'in line with the cross slide' },
                 { value: 'bed', label: 'along the bed' },
+                { value: 'none', label: 'it has none' },
               ]}
               onChange={(v) => edit('change the scale zero', (l) => void (l.slideScaleZero = v))}
             />
@@ -160,6 +162,7 @@ export function LathePage() {
             <DialPanel lathe={lathe} edit={edit} />
           </>
         )}
+        <HasPanel lathe={lathe} edit={edit} told={!geared} />
         {lathe.kind === 'control' && <ControlPanel lathe={lathe} edit={edit} />}
         <Panel title="Note">
           <TextField

@@ -269,33 +269,35 @@ describe('the working panel', () => {
 describe('Set up', () => {
   test('half of 55 taken as 22.5 is caught, and more than half too', async () => {
     await at('setup', 'demo-gland');
+    await user.click(screen.getByRole('tab', { name: 'Top slide' }));
     await type('Top slide from the cross-slide line', '22.5');
     expect(screen.getByText(/22\.5° is 5° less than the flank angle of 27\.5°/)).toBeTruthy();
     await type('Top slide from the cross-slide line', '32.5');
-    expect(screen.getByRole('alert').textContent).toMatch(
-      /more than the flank of 27\.5°.*half angle taken wrongly.*27°/s,
-    );
+    expect(screen.getByRole('alert').textContent).toMatch(/more than the flank of 27\.5°.*Set 27°/s);
     await type('Top slide from the cross-slide line', '26.5');
     expect(screen.queryByRole('alert')).toBeNull();
     expect(job().setup.slideAngleDeg).toBe(26.5);
   });
   test('straight in says what it is good for', async () => {
     await at('setup', 'demo-sluice');
+    await user.click(screen.getByRole('tab', { name: 'Top slide' }));
     await pick('How the cut is fed', 'Straight in');
     expect(screen.getByText(/Both flanks cut/)).toBeTruthy();
     expect(screen.queryByLabelText('Top slide from the cross-slide line')).toBeNull();
   });
   test('time to react follows speed and groove; under a second is warned of; its working adds up', async () => {
     await at('setup', 'demo-pump');
+    await user.click(screen.getByRole('tab', { name: 'Room to stop' }));
     await type('Spindle speed, rev/min', '300');
-    await type('Relief groove, or clear run past the work', '10 mm');
-    // trade check value: a 10 mm groove at 300 rpm and 2 mm pitch gives 1 s (common practice, no source)
+    await type('Width of the groove', '10 mm');
+    // the tool of M30x2 is 1.89 wide at its surface: 8.11 mm at 10 mm/s (common practice, no source)
     const time = screen.getByRole('button', { name: /Time to stop/ });
-    expect(time.textContent).toMatch(/1\.0 s.*10\.0 mm\/s/);
+    expect(time.textContent).toMatch(/0\.8 s.*10\.0 mm\/s/);
     await user.click(time);
-    expect(working()).toMatch(/Carriage speed.*Time.*relief \/ v/s);
-    await type('Spindle speed, rev/min', '400');
-    expect(screen.getByText(/Under a second/)).toBeTruthy();
+    expect(working()).toMatch(/Clear run.*Carriage speed.*Time.*w \/ v/s);
+    expect(screen.getByText(/Less time to stop/)).toBeTruthy();
+    await type('Spindle speed, rev/min', '100');
+    expect(screen.queryByText(/Less time to stop/)).toBeNull();
     await type('Spindle speed, rev/min', '0');
     expect(screen.getByText(/from 1 to 5000/)).toBeTruthy();
   });

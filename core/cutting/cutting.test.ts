@@ -123,6 +123,9 @@ describe('motions in words', () => {
     safeMarks: 2,
     marks: 8,
     electronic: false,
+    has: [],
+    end: 'groove',
+    perTurn: null,
   } as const;
   test('internal: tool out is towards the axis', () => {
     expect(routine({ ...base, make: 'internal' }).join(' ')).toContain('towards the axis');

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { demo, named, type Bench } from '../../app/testing/bench.ts';
+import type { LatheHas } from '../lathe/schema.ts';
 import { cautionText } from '../../words/cautions.ts';
 import { CAUTION_CODES, CAUTIONS, cautionsAt, type CautionCode } from './cautions.ts';
 import type { Job } from './schema.ts';
@@ -18,7 +19,7 @@ const plain = (): Bench => {
   );
   b.shop = {
     ...b.shop,
-    lathes: b.shop.lathes.map((l) => ({ ...l, screwedChuck: false, slack: { ...l.slack, crossMm: 0.1 } })),
+    lathes: b.shop.lathes.map((l) => ({ ...l, screwedChuck: false, has: [], slack: { ...l.slack, crossMm: 0.1 } })),
   };
   return b;
 };
@@ -26,6 +27,9 @@ const with_ = (change: (j: Job) => Job) => (b: Bench) => {
   b.job = change(b.job);
 };
 const intake = (over: Partial<Job['intake']>) => with_((j) => ({ ...j, intake: { ...j.intake, ...over } }));
+const latheHas = (what: LatheHas) => (b: Bench) => {
+  b.shop = { ...b.shop, lathes: b.shop.lathes.map((l) => ({ ...l, has: [what] })) };
+};
 const screwedOn = (b: Bench): void => {
   b.shop = { ...b.shop, lathes: b.shop.lathes.map((l) => ({ ...l, screwedChuck: true })) };
 };
@@ -37,6 +41,16 @@ const RAISED: Readonly<Record<CautionCode, readonly [StationId, ((b: Bench) => v
   'slipped-once': ['cut', (b) => void b.do({ do: 'slipped' })],
   'screwed-chuck': ['setup', (b) => (screwedOn(b), void b.do({ do: 'setSchedule', returnBy: 'reverse' }))],
   'threading-cycle': ['setup', (b) => void b.do({ do: 'chooseLathe', lathe: 'lathe-els' })],
+  'same-setting': ['cut', (b) => void b.do({ do: 'setUp', trueWith: [{ what: 'spigot', done: false }] })],
+  'stop-is-software': [
+    'setup',
+    (b) => {
+      b.do({ do: 'chooseLathe', lathe: 'lathe-els' });
+      b.do({ do: 'setUp', end: 'stop' });
+    },
+  ],
+  'dial-slips': ['cut', latheHas('dial-slips')],
+  'handle-falls': ['setup', latheHas('handle-falls')],
   'little-time': ['cut', (b) => void b.do({ do: 'setUp', rpm: 400, reliefMm: 2 })],
   'inside-out': ['cut', intake({ make: 'internal' })],
   'bar-unknown': ['cut', intake({ make: 'internal' })],

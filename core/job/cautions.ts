@@ -56,6 +56,10 @@ export const CAUTIONS = {
   },
   'threading-cycle': { at: ['gears', 'setup', 'cut'], when: programmed },
   // Set up says it beside the time itself
+  'stop-is-software': {
+    at: ['setup', 'cut'],
+    when: (f) => programmed(f) && f.job.setup.end === 'stop',
+  },
   'little-time': { at: ['cut'], when: ({ tooQuick }) => tooQuick },
   'inside-out': { at: ['cut'], when: internal },
   'bar-unknown': { at: ['cut'], when: (f) => internal(f) && f.job.setup.barMm === null },
@@ -64,6 +68,12 @@ export const CAUTIONS = {
     at: ['cut'],
     when: ({ lathe }) => lathe !== null && lathe.kind !== 'control' && lathe.slack.crossMm === null,
   },
+  'same-setting': {
+    at: ['cut', 'prove'],
+    when: ({ job, held }) => held !== null && job.setup.trueWith.some((t) => !t.done),
+  },
+  'dial-slips': { at: ['cut'], when: ({ lathe }) => lathe?.has.includes('dial-slips') === true },
+  'handle-falls': { at: ['setup', 'cut'], when: ({ lathe }) => lathe?.has.includes('handle-falls') === true },
   isolate: { at: ['gears'], when: geared },
   'isolate-slip': { at: ['pickup'], when: (f) => geared(f) && f.job.pickup.way === 'slip' },
   'light-gears': { at: ['gears'], when: geared },

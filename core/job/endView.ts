@@ -5,6 +5,7 @@ import {
   highestRpm,
   stopShort,
   TAPER_OUT_TURNS,
+  THREAD_ENDS,
   timeToStopS,
   type Coast,
   type ThreadEnd,
@@ -37,6 +38,8 @@ export interface EndView {
   readonly clearMm: number | null;
   readonly clearTurns: number | null;
   readonly needS: number;
+  /** Time of the hand that draws the tool out, s. */
+  readonly drawS: number;
   /** What the spindle coasts is taken off: the half-nuts stay shut and it is reversed. */
   readonly coast: Coast | null;
   /** Reversed with the nuts shut, and nobody has measured how it coasts. */
@@ -48,6 +51,10 @@ export interface EndView {
   readonly at: (rpm: number) => AtSpeed | null;
   readonly steps: (rpm: number) => readonly Step[];
 }
+
+/** How a thread of this member may end: a nut's is not drawn out by hand, and only a bore is blind. */
+export const endsOf = (make: Job['intake']['make']): readonly ThreadEnd[] =>
+  THREAD_ENDS.filter((e) => e !== (make === 'internal' ? 'taper-out' : 'blind'));
 
 /** Drawn out by hand the thread fades over so many turns; a stop without a groove takes no more than half a one. */
 const turnsOut = (end: ThreadEnd): number => (end === 'stop' ? TAPER_OUT_TURNS.least : TAPER_OUT_TURNS.most);
@@ -67,6 +74,7 @@ export function endOf(job: Job, lathe: Lathe | null, leadMm: number | null): End
     end,
     toolWidthMm,
     needS,
+    drawS: DRAW_OUT_S,
     coast,
     coastUnknown: reverses && !byHand && lathe.coast === null,
     short: shortOf(lathe, end, leadMm),

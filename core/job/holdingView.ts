@@ -58,6 +58,8 @@ export interface HoldingView {
   /** Repeats at full depth until the dial is believed, where it gives way most; null: more than anybody does. */
   readonly repeats: number | null;
   readonly thickestNeckMm: number | null;
+  /** What is put on while it is cut; null: the material is not known. */
+  readonly fluid: Pick<Material, 'fluid' | 'otherFluid'> | null;
 }
 
 /** Of the motor's power so much is at the spindle. Common practice, no source. */
@@ -93,6 +95,7 @@ export function holdingOf(job: Job, shop: Shop): HoldingView | null {
     motorKw,
     binds: [],
     repeats: null,
+    fluid: material,
     thickestNeckMm: internal ? thickestNeckMm(fit.startDiameterMm, fit.depthMm) : null,
   };
   if (!ahead?.ok || !material?.force) return none;

@@ -68,7 +68,11 @@ describe('3. the tool out', () => {
     // 3.82 mm deep on a dial of 2.54 mm a turn: one turn came back through the work
     expect(b.card.outTurns).toBe(2);
     expect(
-      motionsOf(b.view, { make: 'external', leftHand: false, returnBy: 'reverse' }, b.shop.lathes[0] ?? null)
+      motionsOf(
+        b.view,
+        { make: 'external', leftHand: false, returnBy: 'reverse', end: 'groove', perTurnMm: null },
+        b.shop.lathes[0] ?? null,
+      )
         .map((m) => m.text)
         .join(' '),
     ).toMatch(/tool out 2 full turns/);

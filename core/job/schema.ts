@@ -27,6 +27,7 @@ const RuleSchema = oneOf('constant-area', 'constant-depth', 'constant-force', 's
 const measured = Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })]);
 
 export type { StationId };
+export { HOLDINGS, RESTS };
 
 export const SpecialSchema = Type.Object(
   {

@@ -24,6 +24,8 @@ export interface School {
   readonly chosen: boolean;
 }
 
+export { USUAL_STAGES } from '../cutting/stages.ts';
+
 /** The ways of feeding, and equal force beside them. */
 const WAYS: readonly (readonly [Infeed, DepthRule | null])[] = [
   ['plunge', null],

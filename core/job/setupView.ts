@@ -1,8 +1,9 @@
 import { flanksUnderTool } from '../cutting/flanks.ts';
-import { judgeSlideAngle, type SlideAngle } from '../cutting/slideAngle.ts';
+import { judgeSlideAngle, withoutScale, type SlideAngle } from '../cutting/slideAngle.ts';
 import { MATERIAL_DATA } from '../cutting/materials.ts';
 import { carriageSpeedMmS, speedFrom, threadingRpm } from '../cutting/speed.ts';
 import { slideScaleDeg, slideScaleSteps } from '../lathe/dials.ts';
+import { parseAngle } from '../quantity/angle.ts';
 import { numberOf } from '../quantity/rational.ts';
 import type { Step } from '../quantity/working.ts';
 import { threadFormOf } from '../standards/thread.ts';
@@ -20,6 +21,8 @@ export interface SetupView {
   readonly slide: SlideAngle;
   /** What the top slide's own scale reads (without one, a protractor on the chuck's face). Null: no lathe. */
   readonly scale: { readonly deg: number; readonly steps: readonly Step[] } | null;
+  /** The slide has no scale: by protractor, or blocks under a sine bar. Null: it has one. */
+  readonly unscaled: ReturnType<typeof withoutScale> | null;
   /** Highest speed for threading it; null: nothing is known of the material. */
   readonly wantedRpm: number | null;
   /** As chosen, else the lathe's own speed nearest below what material and end allow; null: neither, or none is slow enough. */
@@ -36,6 +39,18 @@ export interface SetupView {
     readonly tooQuick: boolean;
     readonly steps: readonly Step[];
   } | null;
+}
+
+/** Beyond this nobody swings a slide, degrees from the cross-slide line. */
+const MOST_SLIDE_DEG = 45;
+/** Most that the record keeps. */
+const MOST_KEPT_DEG = 60;
+/** A slide's angle as typed; one that no slide is set to is taken all the same where it is a slip that can be named. */
+export function parseSlideAngle(t: string, flankDeg: number): ReturnType<typeof parseAngle> {
+  const wide = parseAngle(t, 'angle', MOST_KEPT_DEG);
+  return wide.ok && judgeSlideAngle(wide.value.deg, flankDeg).slip !== null
+    ? wide
+    : parseAngle(t, 'angle', MOST_SLIDE_DEG);
 }
 
 export function setupOf(job: Job, shop: Shop): SetupView | null {
@@ -62,6 +77,7 @@ export function setupOf(job: Job, shop: Shop): SetupView | null {
       deg: slideScaleDeg(slideAngleDeg, lathe.slideScaleZero),
       steps: slideScaleSteps(slideAngleDeg, lathe.slideScaleZero),
     },
+    unscaled: lathe?.slideScaleZero === 'none' ? withoutScale(slideAngleDeg) : null,
     wantedRpm,
     rpm,
     allTooQuick,

@@ -111,3 +111,7 @@ export function parseSwing(t: string): Outcome<{ fromDeg: number; toDeg: number 
   }) as [number, number];
   return from >= -180 && to <= 180 && from < to ? good({ fromDeg: from, toDeg: to }) : bad('swing', 'swing-two-angles');
 }
+/** Power of the motor, kW. */
+export const parseKilowatts = numberWithin('power', 0.05, 500);
+/** How hard the carriage of an electronic leadscrew slows, mm/s^2. */
+export const parseStopAccel = numberWithin('acceleration', 1, 100_000);

@@ -55,12 +55,6 @@ export function ActCard({ beside }: { readonly beside: Beside }) {
           {metal.cuts > 0 && stopped && (
             <p className="num text-lg text-ink2">In the metal now: {lengthText(metal.depthMm, u, FINE)} deep.</p>
           )}
-          {card.do === 'next-start' && (
-            <p className="text-xl">
-              Start {metal.start} is cut. Move the tool by the pitch (lead by the number of starts), always from the
-              same side, then say so.
-            </p>
-          )}
           <PartBefore />
           <MachineCautions codes={card.cautions} />
         </div>
@@ -114,8 +108,6 @@ function Acts() {
           <MainAct onClick={() => act({ do: 'airPass', result: 'in', after })}>In the groove all along</MainAct>
         </>
       );
-    case 'next-start':
-      return <MainAct onClick={() => act({ do: 'nextStart', after })}>Indexed to start {metal.start + 1}</MainAct>;
     case 'next-part':
       return (
         <MainAct onward onClick={() => act({ do: 'beginPart', after })}>

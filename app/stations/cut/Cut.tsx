@@ -4,6 +4,7 @@ import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import { ActCard } from './ActCard.tsx';
+import { StartsCard } from './StartsCard.tsx';
 import type { Beside, CutDrawer, Trying } from './beside.ts';
 import { CutDrawers } from './CutDrawers.tsx';
 import { PassCard } from './PassCard.tsx';
@@ -37,6 +38,8 @@ export function Cut() {
       <PassCard beside={beside} />
     ) : card.do === 'measure' || card.do === 'mount' ? (
       <MountCard beside={beside} />
+    ) : card.do === 'next-start' ? (
+      <StartsCard beside={beside} />
     ) : (
       <ActCard beside={beside} />
     );

@@ -2,6 +2,7 @@ import { cutsNow } from '../../../core/job/card.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
+import { TakeOut } from './TakeOut.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 
 /** What changes the state of metal or lathe without being a pass. */
@@ -30,9 +31,7 @@ export function Happened({ close }: { readonly close: () => void }) {
         <Button big onClick={done({ do: 'reseat', after })}>
           Work re-seated
         </Button>
-        <Button big onClick={done({ do: 'takeOut', after })}>
-          Work taken out
-        </Button>
+        <TakeOut close={close} />
         <Button big onClick={done({ do: 'slipped', after })}>
           It slipped in the jaws
         </Button>

@@ -1,4 +1,5 @@
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { taperPerTurnMm } from '../../../core/job/taper.ts';
 import { dialOf } from '../../../core/job/slides.ts';
 import { passSteps } from '../../../core/job/passSteps.ts';
 import { airText, cardText, motionsOf, outText, restText, slideText } from '../../../words/machine.ts';
@@ -40,7 +41,11 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
     act(spring ? { do: 'springDone', after: card.after } : { do: 'passDone', after: card.after });
   };
   const leftHand = threadOfJob(job)?.leftHand ?? false;
-  const motions = motionsOf(machine, { make, leftHand, returnBy: job.cut.returnBy }, lathe);
+  const motions = motionsOf(
+    machine,
+    { make, leftHand, returnBy: job.cut.returnBy, end: job.setup.end, perTurnMm: taperPerTurnMm(job) },
+    lathe,
+  );
   // led through it, each press goes to the next motion; the last is Done
   const [at, setAt] = useMotion(card.after);
   const now = led ? at : 0;
@@ -55,7 +60,7 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
   );
   const dial = setting && lathe ? dialOf(setting, lathe) : null;
   const air = airText(card);
-  const out = outText(card, make, u);
+  const out = outText(card, make, u, lathe?.has ?? []);
   const last = led && at === motions.length - 1;
   return (
     <MachineFrame

@@ -1,5 +1,5 @@
 import { blankSheet } from '../../../core/job/blankSheet.ts';
-import { THREAD_ENDS } from '../../../core/cutting/clearRun.ts';
+import { endsOf } from '../../../core/job/endView.ts';
 import { FOUND_BY, TRUE_WITH } from '../../../core/job/schema.ts';
 import {
   BLANK_MISSING,
@@ -59,7 +59,7 @@ export function BlankTab() {
         <Choice
           label="How the thread ends"
           value={setup.end}
-          options={THREAD_ENDS.filter((e) => (nut ? e !== 'taper-out' : e !== 'blind')).map((value) => ({
+          options={endsOf(sheet.make).map((value) => ({
             value,
             label: END_NAMES[value],
           }))}

@@ -1,8 +1,7 @@
 import { useMemo } from 'react';
 import clsx from 'clsx';
-import { HOLDINGS, RESTS } from '../../../core/cutting/holding.ts';
-import { materialOf } from '../../../core/cutting/materials.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
+import { HOLDINGS, RESTS } from '../../../core/job/schema.ts';
 import { holdingOf, type HoldingView } from '../../../core/job/holdingView.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import {
@@ -34,7 +33,6 @@ export function HoldingTab() {
   const view = useMemo(() => holdingOf(job, shop), [job, shop]);
   if (!view) return null;
   const nut = job.intake.make === 'internal';
-  const material = materialOf(job.intake.material);
   return (
     <div className="grid gap-3">
       {view.answers.length > 0 && <Bending view={view} />}
@@ -46,7 +44,7 @@ export function HoldingTab() {
       ))}
       {nut ? <BarFields view={view} /> : <HeldFields />}
       <Grip view={view} />
-      {material && <Note tone="say">{fluidText(material.fluid, material.otherFluid)}</Note>}
+      {view.fluid && <Note tone="say">{fluidText(view.fluid.fluid, view.fluid.otherFluid)}</Note>}
       {view.passes.length > 0 && <p className="text-sm text-ink2">{FORCE_IS_ROUGH}</p>}
       <RunOut />
     </div>

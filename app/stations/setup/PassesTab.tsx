@@ -2,8 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import clsx from 'clsx';
 import { ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
 import { loadsOf } from '../../../core/job/loads.ts';
-import { schoolsOf, type School } from '../../../core/job/schoolsView.ts';
-import { USUAL_STAGES } from '../../../core/cutting/stages.ts';
+import { schoolsOf, USUAL_STAGES, type School } from '../../../core/job/schoolsView.ts';
 import { toolOfJob } from '../../../core/job/cutPlan.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
 import { feedsAtAngle } from '../../../core/job/feed.ts';
@@ -56,11 +55,11 @@ function Simulation({ passes }: { readonly passes: ReturnType<typeof loadsOf> })
   const last = passes.length - 1;
   useEffect(() => {
     if (!plays) return undefined;
-    const timer = setInterval(() => setAt((n) => Math.min(last, n + 1)), STEP_MS);
-    return () => clearInterval(timer);
-  }, [plays, last]);
-  useEffect(() => {
-    if (plays && at === last) play(false);
+    const timer = setTimeout(() => {
+      setAt(at + 1);
+      if (at + 1 >= last) play(false);
+    }, STEP_MS);
+    return () => clearTimeout(timer);
   }, [plays, at, last]);
   if (!own) return null;
   const now = passes[at];

@@ -1,9 +1,7 @@
-import { judgeSlideAngle, withoutScale } from '../../../core/cutting/slideAngle.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { feedsAtAngle } from '../../../core/job/feed.ts';
-import { setupOf } from '../../../core/job/setupView.ts';
+import { parseSlideAngle, setupOf } from '../../../core/job/setupView.ts';
 import { toolOfJob } from '../../../core/job/cutPlan.ts';
-import { parseAngle } from '../../../core/quantity/angle.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { CONFLICT } from '../../../words/machine.ts';
 import { scaleText } from '../../../words/settings.ts';
@@ -13,6 +11,7 @@ import { act, useShop } from '../../store/store.ts';
 import { Choice, Note } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { TypedField } from '../../ui/fields.tsx';
+import { TaperSection } from './TaperSection.tsx';
 import { SlidePlate } from './SlidePlate.tsx';
 
 /** How the cut is fed, and the top slide as it lies for it, in this lathe's own scale. */
@@ -28,7 +27,7 @@ export function SlideTab() {
   const angle = job.setup.slideAngleDeg;
   const angled = feedsAtAngle(job.setup.infeed);
   const internal = job.intake.make === 'internal';
-  const none = lathe?.slideScaleZero === 'none' ? withoutScale(angle) : null;
+  const none = view.unscaled;
   const unlike = own.tool.leadingDeg !== own.tool.trailingDeg;
   return (
     <div className="grid gap-3">
@@ -56,7 +55,7 @@ export function SlideTab() {
             <TypedField
               label="Top slide from the cross-slide line"
               shown={scaleText(angle)}
-              parse={(t) => slideTyped(t, halfDeg)}
+              parse={(t) => parseSlideAngle(t, halfDeg)}
               onCommit={(a) => act({ do: 'setUp', slideAngleDeg: a.deg })}
               hint={`half the form angle is ${scaleText(halfDeg)}; half to one degree less is usual, never more`}
             />
@@ -93,14 +92,7 @@ export function SlideTab() {
         </div>
       )}
       <Note tone="say">{infeedText(job.setup.infeed)}</Note>
+      <TaperSection />
     </div>
   );
 }
-
-/** An angle as typed; one that no slide is set to is taken all the same, where it is a slip that can be named. */
-const slideTyped = (t: string, flankDeg: number) => {
-  const wide = parseAngle(t, 'angle', 60);
-  return wide.ok && (wide.value.deg <= 45 || judgeSlideAngle(wide.value.deg, flankDeg).slip !== null)
-    ? wide
-    : parseAngle(t, 'angle', 45);
-};

@@ -1,10 +1,9 @@
 import clsx from 'clsx';
-import { DRAW_OUT_S, THREAD_ENDS } from '../../../core/cutting/clearRun.ts';
+import { endsOf } from '../../../core/job/endView.ts';
 import { parseSeconds, parseSpindleSpeed } from '../../../core/lathe/typed.ts';
 import { isGeared } from '../../../core/lathe/schema.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { setupOf } from '../../../core/job/setupView.ts';
-import { LEAST_TIME_S } from '../../../core/cutting/speed.ts';
 import { numberOf } from '../../../core/quantity/rational.ts';
 import { speedText } from '../../../core/quantity/format.ts';
 import { cautionText } from '../../../words/cautions.ts';
@@ -94,7 +93,7 @@ export function StopTab() {
       <Choice
         label="How the thread ends"
         value={setup.end}
-        options={THREAD_ENDS.filter((e) => (internal ? e !== 'taper-out' : e !== 'blind')).map((value) => ({
+        options={endsOf(fit.make).map((value) => ({
           value,
           label: END_NAMES[value],
         }))}
@@ -139,7 +138,7 @@ export function StopTab() {
         {!byHand && (
           <TypedField
             label="Time wanted to stop, s"
-            shown={String(setup.reactS ?? LEAST_TIME_S)}
+            shown={end ? String(end.needS) : ''}
             parse={parseSeconds}
             onCommit={(s) => act({ do: 'setUp', reactS: s })}
             onClear={() => act({ do: 'setUp', reactS: null })}
@@ -149,7 +148,7 @@ export function StopTab() {
       </div>
       {react && (
         <Figure
-          label={byHand ? `Turns while the tool is drawn out in ${DRAW_OUT_S} s` : 'Time to stop or withdraw'}
+          label={byHand ? `Turns while the tool is drawn out in ${end?.drawS ?? 0} s` : 'Time to stop or withdraw'}
           value={said}
           other={`carriage at ${speedText(react.carriageMmS, system)}`}
           working={{ title: 'Time to react', steps: react.steps }}

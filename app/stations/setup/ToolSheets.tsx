@@ -1,5 +1,5 @@
 import { downloadBytes, downloadText, fileName } from '../../storage/files.ts';
-import { svgOf } from '../../../core/sheet/svg.ts';
+import { svgOf } from '../../sheets/svg.ts';
 import { toolSheetOf } from '../../sheets/toolSheetOf.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';

@@ -1,4 +1,4 @@
-import type { Sheet } from './shapes.ts';
+import type { Sheet } from '../../core/sheet/shapes.ts';
 
 const escape = (t: string): string => t.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);
 const n = (x: number): string => String(Number(x.toFixed(4)));
@@ -13,11 +13,14 @@ export function svgOf(sheet: Sheet): string {
     const d = `M${s.points.map((p) => `${n(p.x)} ${n(p.y)}`).join('L')}${s.closed ? 'Z' : ''}`;
     return `<path class="${s.on}" d="${d}" fill="none" stroke="#000" stroke-width="${s.heavy ? 0.35 : 0.18}"${s.dashed ? ' stroke-dasharray="2 1.2"' : ''}/>`;
   });
-  return `<?xml version="1.0" encoding="UTF-8"?>
-<svg xmlns="http://www.w3.org/2000/svg" width="${sheet.widthMm}mm" height="${sheet.heightMm}mm" viewBox="0 0 ${sheet.widthMm} ${sheet.heightMm}" font-family="Helvetica, Arial, sans-serif">
-<title>${escape(sheet.title)}</title>
-<rect width="${sheet.widthMm}" height="${sheet.heightMm}" fill="#fff"/>
-${body.join('\n')}
-</svg>
-`;
+  const { widthMm: w, heightMm: h } = sheet;
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}"`,
+    ' font-family="Helvetica, Arial, sans-serif">',
+    `<title>${escape(sheet.title)}</title>`,
+    `<rect width="${w}" height="${h}" fill="#fff"/>`,
+    ...body,
+    '</svg>\n',
+  ].join('\n');
 }

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { demo } from '../../app/testing/bench.ts';
-import { toolSheetOf } from '../../app/sheets/toolSheetOf.ts';
-import { fitOfJob } from '../job/derive.ts';
-import { toolViewOf } from '../job/toolView.ts';
-import { ruler, type At, type Layer, type Sheet } from './shapes.ts';
+import { demo } from '../testing/bench.ts';
+import { toolSheetOf } from './toolSheetOf.ts';
+import { fitOfJob } from '../../core/job/derive.ts';
+import { toolViewOf } from '../../core/job/toolView.ts';
+import { ruler, type At, type Layer, type Sheet } from '../../core/sheet/shapes.ts';
 import { svgOf } from './svg.ts';
 
 /** Every outline of a layer as it stands in the SVG's own text, in mm: read back, not taken from what drew it. */

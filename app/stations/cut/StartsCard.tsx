@@ -46,12 +46,14 @@ export function StartsCard({ beside }: { readonly beside: Beside }) {
       step={
         <div className="grid gap-3">
           <p className="text-[1.6rem] font-bold leading-tight">{text.how}</p>
-          <Choice
-            label="Indexed by"
-            value={now.way}
-            options={view.moves.map((m) => ({ value: m.way, label: startMoveText(m, u).name }))}
-            onChange={choose}
-          />
+          {view.moves.length > 1 && (
+            <Choice
+              label="Indexed by"
+              value={now.way}
+              options={view.moves.map((m) => ({ value: m.way, label: startMoveText(m, u).name }))}
+              onChange={choose}
+            />
+          )}
           <p className="text-lg">{startsCheckText(view)}</p>
           <p className="text-lg text-ink2">{STARTS_SCHOOLS}</p>
           <MachineCautions codes={machine.card.cautions} />

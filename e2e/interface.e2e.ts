@@ -223,7 +223,7 @@ test('led through each motion: only the last press marks the pass', async ({ pag
   for (const [act, step] of [
     ['Set', /^Cross slide back to its reading/],
     ['Cut', /^Spindle forward: cut/],
-    ['Out', /^At the end: stop, tool out/],
+    ['Out', /^In the groove: stop, tool out/],
     ['Back', /^Half-nuts stay shut/],
   ] as const) {
     await expect(card.locator('p.font-bold').last()).toHaveText(step);

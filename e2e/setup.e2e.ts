@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { bringIn, demo, jobOf, named, station, times } from './bench.ts';
-import { expect, test } from './fixtures.ts';
+import { axeClean, expect, test } from './fixtures.ts';
 import type { Edit } from '../core/job/edits/index.ts';
 import type { Page } from '@playwright/test';
 
@@ -151,3 +151,21 @@ test('a 1:16 taper by a tailstock set over, and a thread to a stop without relie
   await station(page, 'Cut');
   await expect(page.getByText(/At the stop, within half a turn/).first()).toBeAttached();
 });
+
+const TABS = ['Tool', 'Top slide', 'Blank', 'Holding and bend', 'Room to stop', 'Passes'];
+for (const [scheme, w] of [
+  ['light', 1280],
+  ['dark', 320],
+] as const)
+  test(`every tab of Set up is clean for axe and does not scroll sideways, ${scheme}, ${w} px`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    await page.setViewportSize({ width: w, height: 800 });
+    await page.goto('/jobs/demo-sluice/setup');
+    for (const name of TABS) {
+      await tab(page, name);
+      if (name === 'Tool') await page.getByText('What a tool set wrongly leaves').click();
+      await axeClean(page);
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+      expect(over, `${name} at ${w}`).toBeLessThanOrEqual(0);
+    }
+  });

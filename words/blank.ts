@@ -66,5 +66,11 @@ export const NUT_FIRST =
 export const PROVE_GEARS_FIRST =
   'A gauge hardly reaches into a bore: prove the gears on a scrap bar, or by turns, before the nut is set up. A thin spare, bored and cut first, rehearses the size.';
 
+/** A trial fit needs nothing taken out of its chuck, where the nose lets the chuck off. */
+export const trialText = (screwedChuck: boolean): string =>
+  screwedChuck
+    ? 'Try it with the work still in its chuck or on its faceplate: chuck and all screw off the nose, and come back to the same place once nose and register are wiped clean.'
+    : 'Try it with the work still in its chuck; one on a cam or flange comes back to the same place only by its own mark.';
+
 /** Asked before work is taken out of the lathe. */
 export const TAKE_OUT_ASKS = 'Is all done that must run true with the thread, and how will it be found again?';

@@ -1,6 +1,6 @@
 import type { Grip, GripView } from '../core/cutting/grip.ts';
 import type { Fluid } from '../core/cutting/materials.ts';
-import type { Answer, AnswerCode, Limit, Unsaid } from '../core/job/holdingView.ts';
+import { BEFORE_DEPTH_MM, type Answer, type AnswerCode, type Limit, type Unsaid } from '../core/job/holdingView.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 
@@ -118,3 +118,17 @@ const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
 export const forceText = (n: number): string =>
   Math.abs(n) >= 1000 ? `${(n / 1000).toFixed(1)} kN` : `${Math.round(n / 5) * 5} N`;
 export const REST_NAMES = { none: 'none', steady: 'steady', follow: 'follow rest' } as const;
+
+/** Repeats at one setting, where it gives way most. */
+export const repeatsText = (repeats: number | null, u: UnitSystem): string =>
+  repeats === null
+    ? 'Where it gives way most, more repeats than anybody makes would be wanted at one setting: hold it stiffer.'
+    : repeats <= 1
+      ? 'One pass at a setting is believed; springs add nothing that can be measured.'
+      : `Where it gives way most, ${repeats} passes at one setting until the dial is believed, from ${lengthText(BEFORE_DEPTH_MM, u, FINE)} before depth; springs that cut only there are the sign.`;
+/** What is put up besides. */
+export const REST_ACTS = {
+  none: '',
+  steady: 'With the steady, its pads oiled.',
+  follow: 'With the follow rest, its pads oiled.',
+} as const;

@@ -1,4 +1,6 @@
 import type { SlideAngle } from '../core/cutting/slideAngle.ts';
+import { FINE, lengthText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
 import { plain } from '../core/quantity/working.ts';
 
 /** Which slip of the trade it looks like. */
@@ -61,5 +63,5 @@ export const RULE_NAMES = {
   step: 'steps of your own',
 } as const;
 /** What the stages are. */
-export const STAGES_TEXT =
-  'Roughing takes seven tenths of the metal; semi-finishing goes to the last 0.05 mm (or what is fed straight in); burrs are filed off between. Common practice, no source.';
+export const stagesText = (u: UnitSystem): string =>
+  `Roughing takes seven tenths of the metal; semi-finishing goes to the last ${lengthText(0.05, u, FINE)} (or what is fed straight in); burrs are filed off between. Common practice, no source.`;

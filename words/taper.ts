@@ -14,7 +14,13 @@ export const TAPER_WAY_NAMES: Readonly<Record<TaperWay, string>> = {
 /** What following a taper so asks for and does. */
 export function taperWayText(
   way: TaperWay | null,
-  q: { readonly taper: number; readonly leadMm: number; readonly overCentresMm: number | null },
+  q: {
+    readonly taper: number;
+    readonly leadMm: number;
+    readonly overCentresMm: number | null;
+    readonly make: 'external' | 'internal';
+    readonly leftHand: boolean;
+  },
   u: UnitSystem,
 ): readonly string[] {
   const mm = (x: number): string => lengthText(x, u, FINE);
@@ -42,10 +48,17 @@ export function taperWayText(
       ];
     case 'by-hand':
       return [
-        `Cross slide in by ${mm(crossPerTurnMm(q.leadMm, q.taper))} at each turn of the spindle (a screw: out towards the head).`,
+        `Cross slide ${awayFromAxis(q) ? 'away from the axis' : 'towards the axis'} by ${mm(crossPerTurnMm(q.leadMm, q.taper))} at each turn of the spindle.`,
       ];
   }
 }
+/** A screw grows towards the headstock and a nut narrows; a left-hand thread is cut the other way along. */
+const awayFromAxis = (q: {
+  readonly taper: number;
+  readonly make: 'external' | 'internal';
+  readonly leftHand: boolean;
+}): boolean => ((q.make === 'external') !== q.leftHand) !== q.taper < 0;
+
 /** Depth on a taper is set by the gauge. */
 export const taperDepthText = (taper: number, u: UnitSystem): string =>
-  `Depth is set by the gauge, never by depth: 0.1 mm on the radius lets it ${lengthText(standOffPerRadialMm(0.1, taper), u, FINE)} further on. Straight in avoids the slide\u2019s shift along the cone. Retract clear of the large end.`;
+  `Depth is set by the gauge, never by depth: ${lengthText(0.1, u, FINE)} on the radius lets it ${lengthText(standOffPerRadialMm(0.1, taper), u, FINE)} further on. Straight in avoids the slide\u2019s shift along the cone. Retract clear of the large end.`;

@@ -1,3 +1,6 @@
+import { FINE, lengthText } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+
 /** What is said of a side that leans outwards under its edge; null: it does not. */
 export const trailingSideText = (trailingReliefDeg: number): string | null =>
   trailingReliefDeg >= 0
@@ -13,7 +16,13 @@ export const TOOL_KIND_NAMES = {
 } as const;
 
 /** What that kind can and cannot do here. */
-export function toolKindText(kind: keyof typeof TOOL_KIND_NAMES, form: string, internal: boolean): string {
+export function toolKindText(
+  kind: keyof typeof TOOL_KIND_NAMES,
+  form: string,
+  internal: boolean,
+  u: UnitSystem,
+): string {
+  const over = `${lengthText(0.05, u, { ...FINE, bare: true })} to ${lengthText(0.15, u, FINE)}`;
   switch (kind) {
     case 'ground':
       return 'Ground to the sheet below: any form and pitch, as true as it was ground and checked.';
@@ -23,7 +32,7 @@ export function toolKindText(kind: keyof typeof TOOL_KIND_NAMES, form: string, i
       return `A sharp V for a range of pitches: its nose suits the finest of them, so a coarse one is cut deeper than its form and its root is sharper. Type the nose radius above. The crest is not topped.`;
     case 'full':
       return internal
-        ? 'For one pitch and form; it tops the crest: leave the bore 0.05 to 0.15 mm small on diameter for it (common practice).'
-        : 'For one pitch and form; it tops the crest: leave the blank 0.05 to 0.15 mm large on diameter for it (common practice).';
+        ? `For one pitch and form; it tops the crest: leave the bore ${over} small on diameter for it (common practice).`
+        : `For one pitch and form; it tops the crest: leave the blank ${over} large on diameter for it (common practice).`;
   }
 }

@@ -35,6 +35,7 @@ export function toolSheetWords({ job, thread, view, lathe, system }: Of): ToolSh
     ],
     enlarged: (scale) => `\u00d7 ${scale}`,
     thread: '1 : 1 the thread, as cut',
+    threadEnlarged: (scale) => `\u00d7 ${scale} the thread`,
     notch: '1 : 1 notch to check the tool',
     wedge: `1 : 1 wedge of ${degreesText(sheet.includedDeg)}`,
     proveScale: 'lay a rule on both',

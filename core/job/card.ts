@@ -241,7 +241,8 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
       },
     });
   }
-  if (metal.cuts > 0 && metal.springs < job.cut.springs) return answer(springCard(job.cut.springs, 0));
+  if (metal.cuts > 0 && metal.springs < job.cut.springs)
+    return answer(springCard(job.cut.springs, job.cut.stages ? 2 : 0));
   const starts = threadOfJob(job)?.starts ?? 1;
   if (metal.cuts > 0 && metal.start < starts) return answer({ do: 'next-start' });
   return answer({

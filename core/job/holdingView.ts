@@ -69,6 +69,8 @@ const LIGHT_LAST_MM = 0.2;
 const LIGHT_BY_MM = 0.03;
 /** Springs after which it is given up, and a stiffer way is sought. */
 const MOST_SPRINGS = 5;
+/** Repeats are counted from so much before full depth, mm. Common practice, no source. */
+export const BEFORE_DEPTH_MM = 0.05;
 /** Left for the last repeat to be nothing, mm. Common practice, no source. */
 const CLOSED_MM = 0.005;
 
@@ -220,7 +222,7 @@ function bendingOf(job: Job, shop: Shop, a: Ahead, material: Material, allowedMm
     atMm: held.atMm,
     answers,
     best: answers[0]?.within === true ? null : (tried.find((x) => x.within) ?? tried.at(-1) ?? null),
-    repeats: repeatsUntil(Math.max(0, end - 0.05), end, CLOSED_MM, Math.max(...held.soft), radial),
+    repeats: repeatsUntil(Math.max(0, end - BEFORE_DEPTH_MM), end, CLOSED_MM, Math.max(...held.soft), radial),
   };
 }
 

@@ -11,6 +11,7 @@ export interface ToolSheetWords {
   readonly facts: readonly (readonly [string, string])[];
   readonly enlarged: (scale: number) => string;
   readonly thread: string;
+  readonly threadEnlarged: (scale: number) => string;
   readonly notch: string;
   readonly wedge: string;
   readonly proveScale: string;
@@ -65,6 +66,7 @@ export function toolSheetDrawing(
   shapes.push(...ruler({ x: EDGE, y: 70 }, 100, 'mm', 'down'));
   enlarged(shapes, view, w);
   rows(shapes, w);
+  threadEnlarged(shapes, view, form, make, w);
   atOwnSize(shapes, view, form, make, w);
   shapes.push(
     ...ruler({ x: EDGE, y: 258 }, 4, 'in'),
@@ -152,6 +154,35 @@ function rows(shapes: Shape[], w: ToolSheetWords): void {
       ]),
     );
   });
+}
+
+/** Room for the thread enlarged, mm. */
+const THREAD_ROOM = { w: 84, h: 42 };
+/** What it is drawn at where there is room: a whole ridge rather than two of them smaller. */
+const THREAD_SCALE = 10;
+/** The thread's own form, a ridge and a half of it, to lay a part or a picture over. */
+function threadEnlarged(
+  shapes: Shape[],
+  view: ToolView,
+  form: ThreadForm,
+  make: 'external' | 'internal',
+  w: ToolSheetWords,
+): void {
+  const ridges = THREAD_SCALE * 2 * view.pitchMm <= THREAD_ROOM.w ? 2 : 1;
+  const points = outline({ ...form, taper: 0 }, make, view.pitchMm, 0, ridges);
+  const top = Math.max(...points.map((p) => p.y));
+  const tall = top - Math.min(...points.map((p) => p.y));
+  const scale = SCALES.find((k) => k * tall <= THREAD_ROOM.h && k * ridges * view.pitchMm <= THREAD_ROOM.w) ?? 1;
+  const from = points[0]?.x ?? 0;
+  const [x, y] = [112, 172];
+  shapes.push(text(x, y - 5, w.threadEnlarged(scale), 3, 'start', true));
+  shapes.push(
+    line(
+      'enlarged',
+      points.map((p) => ({ x: x + (p.x - from) * scale, y: y + (top - p.y) * scale })),
+      { heavy: true },
+    ),
+  );
 }
 
 function atOwnSize(

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { trainText } from '../../../core/gearing/trainText.ts';
+import { REST_ACTS } from '../../../words/holding.ts';
 import { HOLDING_NAMES } from '../../../words/ledger.ts';
 import { cardText } from '../../../words/machine.ts';
 import { MainAct } from '../../machine/Bar.tsx';
@@ -23,7 +24,7 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
   const shop = useShop();
   const u = useDialUnit();
   const back = useBack();
-  const [holding, setHolding] = useState<keyof typeof HOLDING_NAMES>('chuck');
+  const [holding, setHolding] = useState<keyof typeof HOLDING_NAMES>(job.setup.held.by ?? 'chuck');
   const { card, metal } = machine;
   const { after } = card;
   const what = card.do === 'measure' ? 'measure' : card.what === 'gears' ? 'gears' : 'work';
@@ -48,6 +49,9 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
               }))}
               onChange={setHolding}
             />
+          )}
+          {what === 'work' && job.setup.held.rest !== 'none' && (
+            <p className="text-xl">{REST_ACTS[job.setup.held.rest]}</p>
           )}
           {what === 'gears' && (
             <>
@@ -88,7 +92,9 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
           beside={beside}
           main={
             what === 'work' ? (
-              <MainAct onClick={() => act({ do: 'mount', holding, after })}>It is put up and runs true</MainAct>
+              <MainAct onClick={() => act({ do: 'mount', holding, steady: job.setup.held.rest, after })}>
+                It is put up and runs true
+              </MainAct>
             ) : what === 'gears' ? (
               <MainAct onClick={() => act({ do: 'mountGears', after })}>It is put up</MainAct>
             ) : (

@@ -1,4 +1,5 @@
 import { blankSheet } from '../../../core/job/blankSheet.ts';
+import { latheOf } from '../../../core/job/derive.ts';
 import { endsOf } from '../../../core/job/endView.ts';
 import { FOUND_BY, TRUE_WITH } from '../../../core/job/schema.ts';
 import {
@@ -9,6 +10,7 @@ import {
   NUT_FIRST,
   PROVE_GEARS_FIRST,
   TRUE_WITH_NAMES,
+  trialText,
 } from '../../../words/blank.ts';
 import { END_NAMES } from '../../../words/endOfThread.ts';
 import { BlankPlate } from '../../drawing/BlankPlate.tsx';
@@ -26,6 +28,7 @@ export function BlankTab() {
   const system = useSystem();
   const sheet = blankSheet(job, shop);
   if (!sheet) return null;
+  const lathe = latheOf(job, shop);
   const nut = sheet.make === 'internal';
   const { setup } = job;
   const chosen = setup.trueWith.map((t) => t.what);
@@ -98,6 +101,7 @@ export function BlankTab() {
         ]}
         onChange={(v) => act({ do: 'setUp', foundBy: FOUND_BY.find((f) => f === v) ?? null })}
       />
+      {lathe && <Note tone="say">{trialText(lathe.screwedChuck)}</Note>}
       {nut && <Note tone="say">{NUT_FIRST}</Note>}
       {nut && <Note tone="say">{PROVE_GEARS_FIRST}</Note>}
     </div>

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import clsx from 'clsx';
 import { fitOfJob } from '../../../core/job/derive.ts';
+import { metalOf, mountedOf } from '../../../core/job/metal.ts';
 import { HOLDINGS, RESTS } from '../../../core/job/schema.ts';
 import { holdingOf, type HoldingView } from '../../../core/job/holdingView.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -13,6 +14,7 @@ import {
   GRIP_NAMES,
   GRIP_TEXT,
   LIMIT_TEXT,
+  repeatsText,
   REST_NAMES,
   unsaidText,
 } from '../../../words/holding.ts';
@@ -20,7 +22,7 @@ import { HOLDING_NAMES } from '../../../words/ledger.ts';
 import { BendPlate, GripBar } from '../../drawing/BendPlate.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { Choice, Note } from '../../ui/controls.tsx';
+import { Button, Choice, Note } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { RunOut } from './RunOut.tsx';
@@ -55,8 +57,21 @@ function HeldFields() {
   const { job } = useJobView();
   const system = useSystem();
   const { held } = job.setup;
+  const mounted = metalOf(job).mounted ? mountedOf(job) : null;
+  const otherwise =
+    mounted !== null && held.by !== null && (mounted.holding !== held.by || mounted.steady !== held.rest);
   return (
     <>
+      {mounted && (held.by === null || otherwise) && (
+        <Note tone="again">
+          It is put up {HOLDING_NAMES[mounted.holding]}
+          {mounted.steady === 'none' ? '' : `, ${REST_NAMES[mounted.steady]}`}
+          {otherwise ? ', otherwise than is said here.' : '.'}{' '}
+          <Button onClick={() => act({ do: 'setUp', held: { by: mounted.holding, rest: mounted.steady } })}>
+            Take it as it is put up
+          </Button>
+        </Note>
+      )}
       <Choice
         label="Held"
         value={held.by ?? ''}
@@ -217,25 +232,24 @@ function Bending({ view }: { readonly view: HoldingView }) {
             of the dial&rsquo;s depth after the passes planned; the nut comes out {mm(now.along.worstMm)} small, and may
             be {mm(view.allowedMm)}.
           </p>
-          <p>
-            {view.repeats === null
-              ? 'More repeats than anybody makes would be wanted at one setting: a stiffer bar, or a shorter one.'
-              : `From 0.05 mm before depth, ${view.repeats} passes at one setting until the dial is believed.`}
-          </p>
+          <p>{repeatsText(view.repeats, system)}</p>
         </div>
       ) : (
-        <BendPlate
-          atMm={view.atMm}
-          freeMm={held.freeMm ?? 1}
-          diameterMm={fit.pitchDiameterMm}
-          by={held.by ?? 'chuck'}
-          rest={held.rest}
-          steadyAtMm={held.steadyAtMm}
-          now={now}
-          best={view.best}
-          allowedMm={view.allowedMm}
-          system={system}
-        />
+        <div className="grid gap-2">
+          <BendPlate
+            atMm={view.atMm}
+            freeMm={held.freeMm ?? 1}
+            diameterMm={fit.pitchDiameterMm}
+            by={held.by ?? 'chuck'}
+            rest={held.rest}
+            steadyAtMm={held.steadyAtMm}
+            now={now}
+            best={view.best}
+            allowedMm={view.allowedMm}
+            system={system}
+          />
+          <p>{repeatsText(view.repeats, system)}</p>
+        </div>
       )}
       <div className="grid content-start border border-edge bg-panel">
         <div className="grid gap-1 border-b border-line p-3">

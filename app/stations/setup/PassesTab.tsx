@@ -9,7 +9,7 @@ import { feedsAtAngle } from '../../../core/job/feed.ts';
 import { wholeNumber } from '../../../core/lathe/typed.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { forceText, unsaidText } from '../../../words/holding.ts';
-import { INFEED_NAMES, RULE_NAMES, STAGES_TEXT } from '../../../words/setup.ts';
+import { INFEED_NAMES, RULE_NAMES, stagesText } from '../../../words/setup.ts';
 import { FillPlate } from '../../drawing/FillPlate.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
@@ -124,7 +124,7 @@ function Schools({ schools }: { readonly schools: readonly School[] }) {
               <th className="text-right font-normal">force at the end</th>
               <th className="text-right font-normal">bends it</th>
               <th className="text-right font-normal">along</th>
-              <th />
+              <td />
             </tr>
           </thead>
           <tbody>
@@ -212,7 +212,7 @@ function Stages() {
       />
       {stages && (
         <>
-          <p className="text-sm text-ink2">{STAGES_TEXT}</p>
+          <p className="text-sm text-ink2">{stagesText(system)}</p>
           <div className="grid grid-cols-2 gap-3 md:grid-cols-3">
             {cap('Rough: no pass over', 'roughCapMm')}
             {cap('Semi-finish: no pass over', 'semiCapMm')}

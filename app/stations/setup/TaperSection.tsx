@@ -48,7 +48,13 @@ export function TaperSection() {
       <div className="grid gap-2">
         {taperWayText(
           way,
-          { taper, leadMm: numberOf(leadOf(thread)), overCentresMm: job.setup.overCentresMm },
+          {
+            taper,
+            leadMm: numberOf(leadOf(thread)),
+            overCentresMm: job.setup.overCentresMm,
+            make: job.intake.make,
+            leftHand: thread.leftHand,
+          },
           system,
         ).map((t) => (
           <Note key={t} tone={way === null ? 'caution' : 'say'}>

@@ -67,7 +67,7 @@ export function ToolTab() {
         options={TOOL_KINDS.map((value) => ({ value, label: TOOL_KIND_NAMES[value] }))}
         onChange={(v) => act({ do: 'setUp', toolKind: v })}
       />
-      <Note tone="say">{toolKindText(job.setup.toolKind, fit.form.name, internal)}</Note>
+      <Note tone="say">{toolKindText(job.setup.toolKind, fit.form.name, internal, system)}</Note>
       {internal && view.endReliefDeg !== null && (
         <p>End relief {degreesText(view.endReliefDeg)}, so that the heel keeps off the bore behind its edge.</p>
       )}

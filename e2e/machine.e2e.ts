@@ -118,6 +118,7 @@ test.describe('the pump shaft is picked up by each way, then cut', () => {
         // the shaft is fed straight in: the slide has to be swung before it can move anything along
         await expect(page.getByRole('alert')).toContainText('square across');
         await station(page, 'Set up');
+        await page.getByRole('tab', { name: 'Top slide' }).click();
         await page.getByRole('radio', { name: 'Top slide at an angle' }).check();
         await station(page, 'Pick up');
       }
@@ -206,6 +207,7 @@ test.describe('an older file, closed in mid-cut', () => {
 
 test('a change above Cut stops the card, and undo of a pass strikes it through', async ({ page }) => {
   await page.goto('/jobs/demo-sluice/setup');
+  await page.getByRole('tab', { name: 'Top slide' }).click();
   await page.getByLabel('Top slide from the cross-slide line').fill('13.5');
   await page.keyboard.press('Enter');
   await station(page, 'Cut');

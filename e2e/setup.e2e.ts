@@ -100,7 +100,7 @@ test('a bar too thick for its bore is refused, one that springs says how often t
   await give(page, 'Neck of the bar', '6');
   await expect(page.getByText('The bar is too thick to come out of its own groove.')).toHaveCount(0);
   await expect(
-    page.getByText(/passes at one setting until the dial is believed|More repeats than anybody/),
+    page.getByText(/passes at one setting until the dial is believed|more repeats than anybody/),
   ).toBeVisible();
   await station(page, 'Cut');
   const done = page.getByRole('button', { name: /^(Done|Spring pass done)/ });

@@ -1,5 +1,4 @@
-import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { settingsOf } from '../../../core/job/settings.ts';
 import { setupOf } from '../../../core/job/setupView.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
@@ -20,7 +19,9 @@ import { ToolTab } from './ToolTab.tsx';
 export function Setup() {
   const { job } = useJobView();
   const shop = useShop();
-  const [tab, setTab] = useState('tool');
+  // in the address, so that coming back opens where one was
+  const [params, setParams] = useSearchParams();
+  const tab = params.get('show') ?? 'tool';
   if (!threadOfJob(job) || !setupOf(job, shop))
     return (
       <StationFrame station="setup" lead="Tool, slide, speed." canSettle={false}>
@@ -37,7 +38,7 @@ export function Setup() {
       <Tabs
         label="What is set up"
         value={tab}
-        onChange={setTab}
+        onChange={(show) => setParams({ show }, { replace: true })}
         tabs={[
           { id: 'tool', label: 'Tool', body: <ToolTab /> },
           { id: 'slide', label: 'Top slide', body: <SlideTab /> },

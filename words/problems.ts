@@ -315,6 +315,12 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'straight-has-no-standoff': () => ['A stand-off says a diameter only on a taper.', '"1/16"'],
   'one-of-two': (f) => [`Give one of ${f.one} and ${f.other}.`, 'one of the two'],
   'no-rule': () => ['What every pass takes is not said.', 'constant-area, constant-depth, constant-force or step'],
+  'wires-on-nut': () => ['Wires go over a screw; between the flanks of a nut go balls.', 'ballMm and betweenBallsMm'],
+  'balls-on-screw': () => ['Balls go into a nut; over a screw go wires.', 'wireMm and overWiresMm'],
+  'one-wire-needs-major': () => [
+    'One wire is measured against the crest on the other side: its diameter has to be known.',
+    'the major diameter as measured',
+  ],
   'wires-need-flanks': () => [
     'Wires cannot measure a square thread: it has no flanks to rest on.',
     'a flank angle above 0',

@@ -93,6 +93,13 @@ export function pitchDiameterFromWiresMm(g: Groove, overMm: number, wireMm: numb
   return d2;
 }
 
+/**
+ * Over one wire and the crest on the other side: half of what three wires give above the pitch line, and half the major
+ * diameter. @see NBS Handbook H28, one-wire method: (M3 + major) / 2
+ */
+export const overOneWireMm = (overThreeMm: number, majorMm: number): number => (overThreeMm + majorMm) / 2;
+export const overThreeFromOneMm = (overOneMm: number, majorMm: number): number => 2 * overOneMm - majorMm;
+
 /** Refuses a wire that cannot measure this groove, with the range that can. */
 export function checkWire(g: Groove, wireMm: number, field = 'wireMm'): Outcome<number> {
   const range = usableWireMm(g);
@@ -117,20 +124,22 @@ const UNLIKE: Readonly<Record<string, 'buttress45-7' | 'sawtooth30-3'>> = {
 };
 
 /** Groove of the usual form with these flanks, for callers that know only the angles; a special form's where none is usual. */
-export function usualGroove(
+export const usualGroove = (
   leadingHalfAngleDeg: number,
   trailingHalfAngleDeg: number,
   pitchMm: number,
   starts: number,
-): Groove {
+): Groove => grooveOf(formOfFlanks(leadingHalfAngleDeg, trailingHalfAngleDeg, pitchMm), pitchMm, starts);
+
+/** The usual form with these flanks; a special one where none is usual. */
+export function formOfFlanks(leadingHalfAngleDeg: number, trailingHalfAngleDeg: number, pitchMm: number): ThreadForm {
   const like = leadingHalfAngleDeg === trailingHalfAngleDeg;
   const [more, less] = [
     Math.max(leadingHalfAngleDeg, trailingHalfAngleDeg),
     Math.min(leadingHalfAngleDeg, trailingHalfAngleDeg),
   ];
   const usual = like ? USUAL[String(more * 2)] : UNLIKE[`${more} ${less}`];
-  const form = usual
+  return usual
     ? formAt(usual, pitchMm)
     : specialForm(pitchMm, { leadingFlankDeg: leadingHalfAngleDeg, trailingFlankDeg: trailingHalfAngleDeg });
-  return grooveOf(form, pitchMm, starts);
 }

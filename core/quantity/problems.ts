@@ -181,6 +181,9 @@ export interface ProblemFigures {
   'one-of-two': { readonly one: string; readonly other: string };
   'no-rule': None;
   'wires-need-flanks': None;
+  'wires-on-nut': None;
+  'balls-on-screw': None;
+  'one-wire-needs-major': None;
   'pitch-diameter-too-small': { readonly pitchDiameterMm: number };
   'leadscrew-out-of-reach': None;
   'not-pairs': { readonly drivers: number; readonly driven: number };

@@ -57,6 +57,7 @@ module.exports = {
       layer(n, [...base, ...(n === 'cutting' || n === 'gearing' ? ['lathe'] : [])]),
     ),
     layer('reading', [...base, 'evidence']),
+    layer('sizing', [...base, 'reading', 'cutting', 'lathe', 'evidence']),
     layer('identify', [...base, 'evidence', 'reading']),
     {
       name: 'demo-is-data',

@@ -1,3 +1,4 @@
+import { sizingLines } from './sizing/shop.ts';
 import { availableParallelism } from 'node:os';
 import { mountTrain } from '../core/gearing/mount.ts';
 import { findTrains } from '../core/gearing/search.ts';
@@ -9,6 +10,11 @@ import { score, type Dealt } from './naming/score.ts';
 import { exact } from '../core/quantity/rational.ts';
 import { readQuery, searchTables } from '../core/standards/search.ts';
 import { CATALOGUE } from '../core/standards/catalogue.ts';
+
+if (process.argv.includes('sizing')) {
+  for (const line of sizingLines(200)) console.log(line);
+  process.exit(0);
+}
 
 /** Median and worst of `runs` calls after a warm-up, milliseconds. */
 function time(name: string, runs: number, run: () => unknown): void {

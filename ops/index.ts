@@ -7,6 +7,7 @@ import { editOp, jobOp } from './job.ts';
 import { passesOp } from './passes.ts';
 import { pickupOp } from './pickup.ts';
 import { planOp } from './plan.ts';
+import { sizeOp } from './size.ts';
 import { threadOp } from './thread.ts';
 import { toolOp } from './tool.ts';
 import { wiresOp } from './wires.ts';
@@ -26,6 +27,7 @@ export const OPS: readonly Op[] = [
   limitsOp,
   outlineOp,
   identifyOp,
+  sizeOp,
   planOp,
   pickupOp,
   editOp,

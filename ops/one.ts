@@ -15,6 +15,7 @@ const LOADED: Readonly<Record<string, () => Promise<Op>>> = {
   limits: async () => (await import('./limits.ts')).limitsOp,
   outline: async () => (await import('./limits.ts')).outlineOp,
   identify: async () => (await import('./identify.ts')).identifyOp,
+  size: async () => (await import('./size.ts')).sizeOp,
   plan: async () => (await import('./plan.ts')).planOp,
   pickup: async () => (await import('./pickup.ts')).pickupOp,
   edit: async () => (await import('./job.ts')).editOp,

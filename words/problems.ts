@@ -315,6 +315,16 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'straight-has-no-standoff': () => ['A stand-off says a diameter only on a taper.', '"1/16"'],
   'one-of-two': (f) => [`Give one of ${f.one} and ${f.other}.`, 'one of the two'],
   'no-rule': () => ['What every pass takes is not said.', 'constant-area, constant-depth, constant-force or step'],
+  'target-turned-round': () => [
+    'The two limits of the target are turned round or alike.',
+    'the smaller first, the larger second',
+  ],
+  'clearance-without-mate': () => [
+    'A clearance is counted against a mate, and there is none.',
+    'a mate among the means, or a target as a pitch diameter',
+  ],
+  'spring-before-cut': () => ['A spring pass repeats a setting, and nothing is cut yet.', 'a cut before it'],
+  'gauge-without-size': () => ['A gauge says something only by its own size.', 'the pitch diameter of the gauge'],
   'wires-on-nut': () => ['Wires go over a screw; between the flanks of a nut go balls.', 'ballMm and betweenBallsMm'],
   'balls-on-screw': () => ['Balls go into a nut; over a screw go wires.', 'wireMm and overWiresMm'],
   'one-wire-needs-major': () => [

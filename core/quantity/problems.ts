@@ -182,6 +182,10 @@ export interface ProblemFigures {
   'no-rule': None;
   'wires-need-flanks': None;
   'wires-on-nut': None;
+  'target-turned-round': None;
+  'clearance-without-mate': None;
+  'spring-before-cut': None;
+  'gauge-without-size': None;
   'balls-on-screw': None;
   'one-wire-needs-major': None;
   'pitch-diameter-too-small': { readonly pitchDiameterMm: number };

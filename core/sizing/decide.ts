@@ -1,0 +1,316 @@
+import { FEEL_EDGES, signOf, Sizing, type Bounds, type SizeEvent, type SizeModel } from './model.ts';
+
+/** What there is to measure with. */
+export type Means =
+  | { readonly kind: 'measured'; readonly uncertaintyMm: number }
+  | { readonly kind: 'gauge'; readonly which: 'go' | 'not-go'; readonly pitchDiameterMm: number }
+  | {
+      readonly kind: 'mate';
+      readonly name: string;
+      readonly bounds: Bounds | null;
+      readonly lengthMm: number | null;
+      readonly shakeUncertaintyMm: number | null;
+    };
+export type SizeTarget =
+  | { readonly minMm: number; readonly maxMm: number }
+  | { readonly minClearanceMm: number; readonly maxClearanceMm: number };
+
+export interface SizeAsked {
+  readonly model: SizeModel;
+  readonly target: SizeTarget;
+  readonly means: readonly Means[];
+  readonly history: readonly SizeEvent[];
+  /** The dial can be set to whole multiples of this only; null: as finely as one likes. */
+  readonly stepMm: number | null;
+  /** No pass is set more than this deeper than the last; null: no such limit. */
+  readonly mostMm: number | null;
+}
+
+export type Next =
+  | { readonly do: 'cut'; readonly depthMm: number }
+  | { readonly do: 'spring' }
+  | { readonly do: 'measure'; readonly with: number | null }
+  | { readonly do: 'stop' }
+  | { readonly do: 'scrap' };
+/** Why, as a code with its figures. */
+export type Why =
+  | 'far-off'
+  | 'safe-cut'
+  | 'spring-closes'
+  | 'prove-it'
+  | 'look-first'
+  | 'reached'
+  | 'no-more-to-know'
+  | 'past'
+  | 'no-safe-cut'
+  | 'check-lead';
+
+export interface SizeAnswer {
+  readonly pitchDiameterMm: { readonly value: number; readonly uncertainty: number };
+  readonly clearanceMm: { readonly value: number; readonly uncertainty: number } | null;
+  readonly leftOnDiameterMm: { readonly least: number; readonly most: number };
+  readonly leadErrorPerMm: { readonly value: number; readonly uncertainty: number } | null;
+  readonly inside: number;
+  readonly past: number;
+  readonly next: Next;
+  readonly why: Why;
+}
+
+/** Risks that are taken: of being past in the pass itself, and were it repeated until no chip comes. */
+const RISK = 0.01;
+const RISK_REPEATED = 0.02;
+const SURE = 0.95;
+const SURER = 0.98;
+/** Less than this is no progress, mm on diameter. */
+const PROGRESS_MM = 0.002;
+/** Without steps of its own a dial is set to this, mm. */
+const FREE_STEP_MM = 0.0025;
+const MOST_CANDIDATES = 400;
+/** No setting is tried more than so many steps shallower than the last. */
+const MOST_BACK = 12;
+/** Looking again at the same cut with the same means tells less each time; after so many it is enough. */
+const MOST_LOOKS = 4;
+/** Trials of a mate tell in steps of feel: after this many at one cut nothing more comes. */
+const SCATTER: readonly (readonly [number, number])[] = [
+  [0, 0],
+  [0.8, -0.8],
+  [-0.8, 0.8],
+];
+
+/** What the part measures now, and what to do next. @see the sizing recipe in docs/sizing.md; common practice, no source */
+export function sizeOf(q: SizeAsked): SizeAnswer {
+  const s = new Sizing(q.model, q.history);
+  const bounds = boundsOf(q, s);
+  const inside = s.share((i) => within(bounds, i, s.size(i)));
+  const past = s.share((i) => s.size(i) < bounds.far(i));
+  const { mean, sd } = s.spread();
+  const near = s.spread((i) => bounds.near(i)).mean;
+  const far = s.spread((i) => bounds.far(i)).mean;
+  const first = firstMate(q);
+  const sizes = first && s.mate(first.name, first.bounds, first.lengthMm);
+  const c = sizes ? s.spread((i) => (sizes[i] ?? 0) - s.size(i)) : null;
+  const lead = s.spread((i) => s.cloud.lead[i] ?? 0);
+  const step = decide(q, s, bounds, inside, past);
+  return {
+    pitchDiameterMm: { value: signOf(q.model) * mean, uncertainty: sd },
+    clearanceMm: c && { value: c.mean, uncertainty: c.sd },
+    leftOnDiameterMm: { least: mean - near, most: mean - far },
+    leadErrorPerMm: lead.sd > 0 ? { value: Math.abs(lead.mean), uncertainty: lead.sd } : null,
+    inside,
+    past,
+    ...step,
+  };
+}
+
+interface Range {
+  /** The limit met first, and the one beyond which no cut can mend it, as x of a hypothesis. */
+  readonly near: (i: number) => number;
+  readonly far: (i: number) => number;
+}
+const within = (b: Range, i: number, x: number): boolean => x <= b.near(i) && x >= b.far(i);
+
+function firstMate(
+  q: SizeAsked,
+): { readonly name: string; readonly bounds: Bounds | null; readonly lengthMm: number | null } | null {
+  const tried = q.history.find((e) => e.kind === 'mate');
+  const means = q.means.find((m) => m.kind === 'mate');
+  return means ?? (tried?.kind === 'mate' ? tried : null);
+}
+
+function boundsOf(q: SizeAsked, s: Sizing): Range {
+  if ('minMm' in q.target) {
+    const { minMm, maxMm } = q.target;
+    const [near, far] = signOf(q.model) === 1 ? [maxMm, minMm] : [-minMm, -maxMm];
+    return { near: () => near, far: () => far };
+  }
+  const { minClearanceMm, maxClearanceMm } = q.target;
+  const mate = firstMate(q);
+  const size = mate ? s.mate(mate.name, mate.bounds, mate.lengthMm) : null;
+  return {
+    near: (i) => (size?.[i] ?? 0) - minClearanceMm,
+    far: (i) => (size?.[i] ?? 0) - maxClearanceMm,
+  };
+}
+
+interface Cut {
+  readonly depthMm: number;
+  readonly inside: number;
+  /** Metal it is expected to take, mm on diameter. */
+  readonly takesMm: number;
+  /** How far it leaves the middle of the target, mm on diameter. */
+  readonly offMm: number;
+}
+
+function decide(
+  q: SizeAsked,
+  s: Sizing,
+  b: Range,
+  inside: number,
+  past: number,
+): { readonly next: Next; readonly why: Why } {
+  const means = q.means.length > 0;
+  const looked = s.measuredSinceCut > 0;
+  const cutYet = s.lastMm !== null || q.history.some((e) => e.kind === 'cut');
+  const best = means ? bestMeans(q, s, b) : null;
+  if (past > 0.5) {
+    if (best && s.measuredSinceCut < MOST_LOOKS && best.tells)
+      return { next: { do: 'measure', with: best.at }, why: 'look-first' };
+    return { next: { do: 'scrap' }, why: 'past' };
+  }
+  const bound = q.history.at(-1);
+  const binds = bound?.kind === 'mate' && bound.result === 'binds';
+  if (inside >= SURE) {
+    if (looked || !means || !cutYet) {
+      // enough; unless one safe setting more makes it clearly surer
+      const surer = looked && inside < SURER ? bestCut(q, s, b) : null;
+      if (surer && surer.inside > inside + 0.015 && surer.takesMm > PROGRESS_MM && surer.depthMm === s.lastMm)
+        return { next: { do: 'spring' }, why: 'spring-closes' };
+      return { next: { do: 'stop' }, why: 'reached' };
+    }
+    return { next: { do: 'measure', with: best?.at ?? null }, why: 'prove-it' };
+  }
+  const cut = bestCut(q, s, b);
+  // from far off one cuts without looking; near the target each cut is looked at
+  const farOff = cut !== null && cut.inside < FAR_INSIDE && cut.takesMm > PROGRESS_MM;
+  if (cut && !looked && cutYet && means && !farOff)
+    return { next: { do: 'measure', with: best?.at ?? 0 }, why: 'look-first' };
+  if (cut && worth(cut, inside))
+    return cut.depthMm === s.lastMm
+      ? { next: { do: 'spring' }, why: 'spring-closes' }
+      : { next: { do: 'cut', depthMm: cut.depthMm }, why: farOff ? 'far-off' : binds ? 'check-lead' : 'safe-cut' };
+  if (!means) return { next: { do: 'stop' }, why: cutYet ? 'no-more-to-know' : 'no-safe-cut' };
+  if (!looked && cutYet) return { next: { do: 'measure', with: best?.at ?? 0 }, why: 'prove-it' };
+  if (best && s.measuredSinceCut < MOST_LOOKS && best.tells)
+    return { next: { do: 'measure', with: best.at }, why: 'look-first' };
+  return { next: { do: 'stop' }, why: 'no-more-to-know' };
+}
+/** A cut that hardly may end inside is far off it. */
+const FAR_INSIDE = 0.02;
+const worth = (cut: Cut, inside: number): boolean =>
+  cut.takesMm > PROGRESS_MM && (cut.inside > inside + 0.005 || inside < 0.3);
+
+/** The deepest setting, or the spring, that is likeliest to end inside within the risks; null: none is safe. */
+function bestCut(q: SizeAsked, s: Sizing, b: Range): Cut | null {
+  const step = q.stepMm ?? FREE_STEP_MM;
+  const last = s.lastMm;
+  const n = s.cloud.n;
+  const from = last ?? 0;
+  const first = last === null ? Math.ceil(depthNow(s) / step) : Math.round(from / step);
+  const most = q.mostMm === null ? Infinity : Math.floor((q.mostMm + (last ?? first * step)) / step + 1e-9) - first;
+  const dialIsHere = last === null || Math.abs(from - first * step) < 1e-9;
+  const at = (k: number): number => (k === 0 && last !== null && !dialIsHere ? last : (first + k) * step);
+  const judge = (depthMm: number): (Cut & { readonly safe: boolean }) | null => {
+    let [pastP, pastAll, ins, takes, off] = [0, 0, 0, 0, 0];
+    for (let i = 0; i < n; i += 1) {
+      const w = s.cloud.w[i] ?? 0;
+      const noise = SCATTER[i % SCATTER.length] ?? [0, 0];
+      const side = s.cloud.side[i] ?? 0;
+      const x = s.after(i, depthMm, noise) - side;
+      const lastX = s.atLast(i, depthMm) - side;
+      const far = b.far(i);
+      const near = b.near(i);
+      if (x < far) pastP += w;
+      if (lastX < far) pastAll += w;
+      if (x >= far && x <= near) ins += w;
+      takes += w * (s.size(i) - x);
+      off += w * (x - (near + far) / 2);
+    }
+    // what is past already was not done by this cut
+    const before = s.share((i) => s.size(i) < b.far(i));
+    const safe = pastP - before <= RISK && pastAll - before <= RISK_REPEATED;
+    return { depthMm, inside: ins, takesMm: takes, offMm: off, safe };
+  };
+  // deeper is never safer: the deepest safe setting is found by halving
+  const cap = Math.min(most, MOST_CANDIDATES * 64);
+  const safeAt = (k: number): boolean => judge(at(k))?.safe === true;
+  // where even the spring is a risk, a shallower setting may still take a little
+  let floor = 0;
+  while (!safeAt(floor)) {
+    floor -= 1;
+    if (floor < -MOST_BACK || at(floor) <= 0) return null;
+  }
+  let low = floor;
+  let high = low + 1;
+  let stride = 1;
+  while (floor === 0 && high < cap && safeAt(high)) {
+    low = high;
+    stride *= 2;
+    high += stride;
+  }
+  high = Math.min(high, cap + 1);
+  while (high - low > 1) {
+    const mid = Math.floor((low + high) / 2);
+    if (safeAt(mid)) low = mid;
+    else high = mid;
+  }
+  const deepest = judge(at(low));
+  if (!deepest) return null;
+  // near the target the likeliest of the safe ones; the spring among them
+  const tries = new Set([
+    floor,
+    low,
+    low - 1,
+    low - 2,
+    Math.round(low * 0.9),
+    Math.round(low * 0.75),
+    Math.round(low / 2),
+  ]);
+  let best: Cut | null = null;
+  for (const k of tries) {
+    if (k < floor || k > low) continue;
+    const cut = judge(at(k));
+    if (!cut?.safe || cut.offMm < -1e-4) continue;
+    if (
+      best === null ||
+      cut.inside > best.inside + 1e-4 ||
+      (Math.abs(cut.inside - best.inside) <= 1e-4 && cut.takesMm > best.takesMm)
+    )
+      best = cut;
+  }
+  return best ?? deepest;
+}
+const depthNow = (s: Sizing): number => {
+  const dial = s.spread((i) => s.cloud.dial[i] ?? 0).mean;
+  return Math.max(0, -dial);
+};
+
+/** The means that narrows the part down most, against its target; whether it would narrow it at all. */
+function bestMeans(q: SizeAsked, s: Sizing, b: Range): { readonly at: number; readonly tells: boolean } {
+  const { sd } = s.spread((i) => s.size(i) - (b.near(i) + b.far(i)) / 2);
+  const left = q.means.map((m) => leftAfter(m, q, s, b, sd));
+  const at = left.indexOf(Math.min(...left));
+  return { at, tells: (left[at] ?? sd) < 0.85 * sd };
+}
+/** Spread that is left after a means has answered, on average. */
+function leftAfter(m: Means, q: SizeAsked, s: Sizing, b: Range, sd: number): number {
+  const off = (i: number): number => s.size(i) - (b.near(i) + b.far(i)) / 2;
+  if (m.kind === 'measured') {
+    const shared = s.spread((i) => s.cloud.shared[i] ?? 0).sd;
+    const u2 = m.uncertaintyMm ** 2 + shared ** 2;
+    return Math.sqrt((sd * sd * u2) / (sd * sd + u2));
+  }
+  const size = m.kind === 'mate' ? s.mate(m.name, m.bounds, m.lengthMm) : null;
+  const gaugeAt = m.kind === 'gauge' ? signOf(q.model) * m.pitchDiameterMm : 0;
+  const bin = (i: number): number => {
+    if (size && m.kind === 'mate') {
+      const felt = s.feel(i, size, m.lengthMm);
+      if (m.shakeUncertaintyMm !== null && felt > FEEL_EDGES[2])
+        return 5 + Math.round((felt * s.g) / (4 * m.shakeUncertaintyMm));
+      return FEEL_EDGES.filter((e) => felt > e).length;
+    }
+    return s.size(i) < gaugeAt ? 1 : 0;
+  };
+  const sums = new Map<number, [number, number, number]>();
+  for (let i = 0; i < s.cloud.n; i += 1) {
+    const w = s.cloud.w[i] ?? 0;
+    const x = off(i);
+    const at = sums.get(bin(i)) ?? [0, 0, 0];
+    at[0] += w;
+    at[1] += w * x;
+    at[2] += w * x * x;
+    sums.set(bin(i), at);
+  }
+  let v = 0;
+  for (const [w, wx, wxx] of sums.values()) if (w > 0) v += wxx - (wx * wx) / w;
+  return Math.sqrt(Math.max(0, v));
+}

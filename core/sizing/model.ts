@@ -1,0 +1,396 @@
+import type { Tip } from '../cutting/tip.ts';
+import { isSquare, slopeOfTool, tipBeyondPitchLineMm } from '../cutting/tip.ts';
+import { normalCdf as cumulativeNormal } from '../reading/density.ts';
+import { dice, type Dice } from './random.ts';
+
+/**
+ * What a part measures, as a cloud of hypotheses moved by every event. Everything is turned so that x falls as metal goes:
+ * x = d2 of a screw, -D2 of a nut. A hypothesis holds where the tip really is, how wrong the dial is, how a pass shares what
+ * stands before it, what wires share, and each mate's size with the hand that tries it.
+ */
+
+export type MateResult = 'no-start' | 'starts' | 'binds' | 'tight' | 'runs' | 'shakes';
+export interface Bounds {
+  readonly minMm: number;
+  readonly maxMm: number;
+}
+export type SizeEvent =
+  | { readonly kind: 'cut'; readonly depthMm: number }
+  | { readonly kind: 'spring' }
+  | { readonly kind: 'side'; readonly shiftMm: number }
+  | { readonly kind: 'rezero' }
+  | { readonly kind: 'tool'; readonly tip: Tip }
+  /** A measurement that gives the pitch diameter outright: over wires, between balls. */
+  | { readonly kind: 'measured'; readonly pitchDiameterMm: number; readonly uncertaintyMm: number }
+  | {
+      readonly kind: 'gauge';
+      readonly which: 'go' | 'not-go';
+      readonly passes: boolean;
+      readonly pitchDiameterMm: number;
+    }
+  | {
+      readonly kind: 'mate';
+      readonly name: string;
+      readonly result: MateResult;
+      readonly turns: number | null;
+      readonly shakeMm: number | null;
+      readonly uncertaintyMm: number;
+      readonly bounds: Bounds | null;
+      readonly lengthMm: number | null;
+    };
+
+export interface SizeModel {
+  readonly member: 'external' | 'internal';
+  readonly pitchMm: number;
+  readonly leadingDeg: number;
+  readonly trailingDeg: number;
+  readonly surfaceMm: number;
+  readonly tip: Tip;
+  readonly dialUncertaintyMm: number;
+  readonly settingMm: number;
+  readonly wiresSharedMm: number;
+  /** Mates there are to try, besides those of the history, by name. */
+  readonly mates: readonly {
+    readonly name: string;
+    readonly bounds: Bounds | null;
+    readonly lengthMm: number | null;
+  }[];
+}
+
+/** Hypotheses in the cloud. */
+export const CLOUD = 2000;
+const SEED = 20_26;
+/** A pass takes 60 to 97 % of what stands before the tool. Common practice, no source. */
+const SHARE = [0.6, 0.97] as const;
+const SHARE_SCATTER = 0.03;
+/** Under this it may only rub, mm. Common practice, no source. */
+const RUBS_MM = 0.005;
+/** A gauge tells its size within this, mm. */
+const GAUGE_MM = 0.002;
+/** The pitch line lies so far under the surface, on diameter, over the pitch, in any of the usual forms. */
+const UNKNOWN_MATE_PITCHES = [0.4, 0.8] as const;
+/** Edges of feel, in units of 0.01 sqrt(P): no start, starts, tight, runs, shakes. Common practice, no source. */
+const EDGES = { starts: -2, tight: -0.5, runs: 1, shakes: 4 } as const;
+const HAND_G = 0.5;
+const TRIAL_G = 0.2;
+/** A reading now and then is simply wrong: over a burr, a wire not home. */
+const ASTRAY = 0.01;
+const ASTRAY_MM = 0.15;
+
+export interface Cloud {
+  readonly n: number;
+  readonly x: Float64Array;
+  readonly dial: Float64Array;
+  readonly share: Float64Array;
+  /** 1: the share holds throughout; 0: more is taken while the groove is narrow. */
+  readonly law: Uint8Array;
+  readonly shared: Float64Array;
+  readonly side: Float64Array;
+  readonly hand: Float64Array;
+  readonly mates: Map<string, { readonly size: Float64Array; readonly lengthMm: number | null }>;
+  /** Lead error over length, only where mates of several lengths or a bind can tell it. */
+  readonly lead: Float64Array;
+  readonly w: Float64Array;
+}
+
+/** Sign that turns a pitch diameter into x. */
+export const signOf = (m: Pick<SizeModel, 'member'>): 1 | -1 => (m.member === 'external' ? 1 : -1);
+export const feelMm = (pitchMm: number): number => 0.01 * Math.sqrt(pitchMm);
+const toolOf = (m: SizeModel, tip: Tip) => ({ leadingDeg: m.leadingDeg, trailingDeg: m.trailingDeg, tip });
+
+/** From tip depth to x, and back; a square thread has none. @throws RangeError for square flanks */
+const scaleOf = (m: SizeModel, tip: Tip) => {
+  const tool = toolOf(m, tip);
+  if (isSquare(tool)) throw new RangeError('square flanks give no pitch diameter');
+  const beyond = tipBeyondPitchLineMm(tool, m.pitchMm);
+  const zero = signOf(m) * m.surfaceMm;
+  return {
+    x: (depth: number): number => zero - 2 * (depth - beyond),
+    depth: (x: number): number => (zero - x) / 2 + beyond,
+    slope: slopeOfTool(tool),
+  };
+};
+
+export class Sizing {
+  readonly m: SizeModel;
+  readonly g: number;
+  readonly cloud: Cloud;
+  private scale: ReturnType<typeof scaleOf>;
+  /** Last setting of the dial; null: nothing cut. */
+  lastMm: number | null = null;
+  measuredSinceCut = 0;
+  private readonly dice: Dice;
+
+  constructor(m: SizeModel, history: readonly SizeEvent[]) {
+    this.m = m;
+    this.scale = scaleOf(m, m.tip);
+    this.g = feelMm(m.pitchMm);
+    this.dice = dice(SEED);
+    const n = CLOUD;
+    const start = this.scale.x(0);
+    const of = (f: (i: number) => number): Float64Array => Float64Array.from({ length: n }, (_, i) => f(i));
+    const lead = tellsLead(m, history) ? LEAD_SIGMA : 0;
+    this.cloud = {
+      n,
+      x: of(() => start),
+      dial: of(() => m.dialUncertaintyMm * this.dice.normal()),
+      share: of((i) => SHARE[0] + ((SHARE[1] - SHARE[0]) * (i + 0.5)) / n),
+      law: Uint8Array.from({ length: n }, (_, i) => (i * 7) % 2),
+      shared: of(() => m.wiresSharedMm * this.dice.normal()),
+      side: of(() => 0),
+      hand: of(() => HAND_G * this.dice.normal()),
+      lead: of(() => lead * this.dice.normal()),
+      mates: new Map(),
+      w: of(() => 1 / n),
+    };
+    shuffle(this.cloud.share, this.dice);
+    for (const mate of m.mates) this.mate(mate.name, mate.bounds, mate.lengthMm);
+    for (const e of history) this.take(e);
+  }
+
+  take(e: SizeEvent): void {
+    switch (e.kind) {
+      case 'cut':
+        this.lastMm = e.depthMm;
+        this.pass(e.depthMm);
+        this.measuredSinceCut = 0;
+        return;
+      case 'spring':
+        this.pass(this.lastMm ?? 0);
+        this.measuredSinceCut = 0;
+        return;
+      case 'side': {
+        const by = (2 * e.shiftMm) / this.scale.slope;
+        for (let i = 0; i < this.cloud.n; i += 1) this.cloud.side[i] = (this.cloud.side[i] ?? 0) + by;
+        this.measuredSinceCut = 0;
+        return;
+      }
+      case 'rezero':
+      case 'tool':
+        if (e.kind === 'tool') this.scale = scaleOf(this.m, e.tip);
+        for (let i = 0; i < this.cloud.n; i += 1) this.cloud.dial[i] = this.m.dialUncertaintyMm * this.dice.normal();
+        this.lastMm = null;
+        return;
+      case 'measured':
+        this.weigh((i) => {
+          const off = signOf(this.m) * e.pitchDiameterMm - this.size(i) - (this.cloud.shared[i] ?? 0);
+          return (1 - ASTRAY) * normalAt(off, e.uncertaintyMm) + ASTRAY * normalAt(off, ASTRAY_MM);
+        });
+        this.measuredSinceCut += 1;
+        return;
+      case 'gauge': {
+        const at = signOf(this.m) * e.pitchDiameterMm;
+        // go passes when the part has come down to it; a not-go that passes says the same of its own size
+        this.weigh((i) => {
+          const below = cumulativeNormal((at - this.size(i)) / GAUGE_MM);
+          return e.passes ? below : 1 - below;
+        });
+        this.measuredSinceCut += 1;
+        return;
+      }
+      case 'mate':
+        this.tried(e);
+        this.measuredSinceCut += 1;
+        return;
+    }
+  }
+
+  /** x of a hypothesis, its side cuts counted in. */
+  size(i: number): number {
+    return (this.cloud.x[i] ?? 0) - (this.cloud.side[i] ?? 0);
+  }
+
+  /** What a pass at a setting would leave of a hypothesis. @param noise scatter of share and setting, in their own standard deviations */
+  after(i: number, depthMm: number, noise: readonly [number, number]): number {
+    const { scale } = this;
+    const x = this.cloud.x[i] ?? 0;
+    const real = scale.depth(x);
+    const ahead = depthMm + (this.cloud.dial[i] ?? 0) + this.m.settingMm * noise[0] - real;
+    if (ahead <= 0) return x;
+    const base = between(0.3, (this.cloud.share[i] ?? 0.8) + SHARE_SCATTER * noise[1], 0.995);
+    const k =
+      this.cloud.law[i] === 1 ? base : 1 / (1 + (1 / base - 1) * between(0.05, depthMm > 0 ? real / depthMm : 1, 1));
+    // under a few microns it rubs as often as it cuts
+    const takes = ahead < RUBS_MM ? k * ahead * (noise[1] > 0 ? 1 : 0.2) : k * ahead;
+    return scale.x(real + takes);
+  }
+  /** What repeating the setting until no chip comes would leave. */
+  atLast(i: number, depthMm: number): number {
+    const { scale } = this;
+    const x = this.cloud.x[i] ?? 0;
+    const at = scale.x(depthMm + (this.cloud.dial[i] ?? 0));
+    return at < x ? at : x;
+  }
+
+  /** Mate's own x: the part's x less its clearance to it. */
+  mate(name: string, bounds: Bounds | null, lengthMm: number | null): Float64Array {
+    const known = this.cloud.mates.get(name);
+    if (known) return known.size;
+    const s = signOf(this.m);
+    const n = this.cloud.n;
+    const [low, high] = bounds
+      ? s === 1
+        ? [bounds.minMm, bounds.maxMm]
+        : [-bounds.maxMm, -bounds.minMm]
+      : this.unknown();
+    // evenly, so that no tail of it is thin
+    const size = Float64Array.from({ length: n }, (_, i) => low + ((high - low) * (i + 0.5)) / n);
+    shuffle(size, this.dice);
+    this.cloud.mates.set(name, { size, lengthMm });
+    return size;
+  }
+  /** Nothing said of a mate: it fits a thread of this surface and pitch, as crests stand over the pitch line. */
+  private unknown(): [number, number] {
+    const zero = signOf(this.m) * this.m.surfaceMm;
+    return [zero - UNKNOWN_MATE_PITCHES[1] * this.m.pitchMm, zero - UNKNOWN_MATE_PITCHES[0] * this.m.pitchMm];
+  }
+
+  /** Clearance of a hypothesis to a mate, mm on pitch diameter, as it is felt over the mate's length. */
+  clearance(i: number, size: Float64Array, lengthMm: number | null): number {
+    const tan = this.scale.slope / 2;
+    return (size[i] ?? 0) - this.size(i) - (abs(this.cloud.lead[i] ?? 0) * (lengthMm ?? 0)) / tan;
+  }
+
+  private tried(e: Extract<SizeEvent, { kind: 'mate' }>): void {
+    const size = this.mate(e.name, e.bounds, e.lengthMm);
+    const tan2 = this.scale.slope;
+    const [low, high] = bandOf(e.result);
+    this.weigh((i) => {
+      const c = this.clearance(i, size, e.lengthMm);
+      if (e.shakeMm !== null && (e.result === 'runs' || e.result === 'shakes'))
+        return normalAt(c - (2 * e.shakeMm) / tan2, (2 * e.uncertaintyMm) / tan2) + 1e-9;
+      const felt = c / this.g + (this.cloud.hand[i] ?? 0);
+      return cumulativeNormal((high - felt) / TRIAL_G) - cumulativeNormal((low - felt) / TRIAL_G) + 1e-9;
+    });
+  }
+  /** Which result a mate would give, by its place on the scale of feel. */
+  feel(i: number, size: Float64Array, lengthMm: number | null): number {
+    return this.clearance(i, size, lengthMm) / this.g + (this.cloud.hand[i] ?? 0);
+  }
+
+  private pass(depthMm: number): void {
+    for (let i = 0; i < this.cloud.n; i += 1)
+      this.cloud.x[i] = this.after(i, depthMm, [this.dice.normal(), this.dice.normal()]);
+  }
+
+  private weigh(likely: (i: number) => number): void {
+    const { w, n } = this.cloud;
+    let sum = 0;
+    for (let i = 0; i < n; i += 1) {
+      const l = likely(i);
+      const now = (w[i] ?? 0) * (l > 1e-300 ? l : 1e-300);
+      w[i] = now;
+      sum += now;
+    }
+    let square = 0;
+    for (let i = 0; i < n; i += 1) {
+      w[i] = (w[i] ?? 0) / sum;
+      square += (w[i] ?? 0) ** 2;
+    }
+    if (1 / square < n / 2) this.resample();
+  }
+
+  /** The likely hypotheses are multiplied, a little apart so that none is counted twice for the same thing. @see Liu and West's shrinkage */
+  private resample(): void {
+    const c = this.cloud;
+    const from = new Int32Array(c.n);
+    const u = this.dice.uniform() / c.n;
+    let at = 0;
+    let sum = c.w[0] ?? 0;
+    for (let i = 0; i < c.n; i += 1) {
+      const want = u + i / c.n;
+      while (sum < want && at < c.n - 1) {
+        at += 1;
+        sum += c.w[at] ?? 0;
+      }
+      from[i] = at;
+    }
+    const spreadOf = (a: Float64Array): readonly [number, number] => {
+      let mean = 0;
+      for (let i = 0; i < c.n; i += 1) mean += (c.w[i] ?? 0) * (a[i] ?? 0);
+      let v = 0;
+      for (let i = 0; i < c.n; i += 1) v += (c.w[i] ?? 0) * ((a[i] ?? 0) - mean) ** 2;
+      return [mean, Math.sqrt(v)];
+    };
+    const apart = (a: Float64Array): void => {
+      const [mean, sd] = spreadOf(a);
+      const old = a.slice();
+      for (let i = 0; i < c.n; i += 1)
+        a[i] =
+          mean + SHRINK * ((old[from[i] ?? 0] ?? 0) - mean) + sd * Math.sqrt(1 - SHRINK * SHRINK) * this.dice.normal();
+    };
+    // depth and dial error go together: what is between them is what a measurement has told
+    const { scale } = this;
+    const gap = Float64Array.from(c.x, (x, i) => scale.depth(x) - (c.dial[i] ?? 0));
+    const law = c.law.slice();
+    for (const a of [gap, c.x, c.share, c.shared, c.hand, c.lead, ...[...c.mates.values()].map((m) => m.size)])
+      apart(a);
+    for (let i = 0; i < c.n; i += 1) {
+      c.dial[i] = scale.depth(c.x[i] ?? 0) - (gap[i] ?? 0);
+      c.share[i] = Math.min(SHARE[1], Math.max(SHARE[0], c.share[i] ?? 0));
+      c.law[i] = law[from[i] ?? 0] ?? 0;
+    }
+    c.side.set(Float64Array.from({ length: c.n }, (_, i) => c.side[from[i] ?? 0] ?? 0));
+    c.w.fill(1 / c.n);
+  }
+
+  spread(of: (i: number) => number = (i) => this.size(i)): { readonly mean: number; readonly sd: number } {
+    let mean = 0;
+    for (let i = 0; i < this.cloud.n; i += 1) mean += (this.cloud.w[i] ?? 0) * of(i);
+    let v = 0;
+    for (let i = 0; i < this.cloud.n; i += 1) v += (this.cloud.w[i] ?? 0) * (of(i) - mean) ** 2;
+    return { mean, sd: Math.sqrt(v) };
+  }
+  share(of: (i: number) => boolean): number {
+    let sum = 0;
+    for (let i = 0; i < this.cloud.n; i += 1) if (of(i)) sum += this.cloud.w[i] ?? 0;
+    return sum;
+  }
+}
+
+const SHRINK = 0.98;
+/** Lead of a screw cut by its own gears is off by this much, mm per mm, one standard deviation. Common practice, no source. */
+const LEAD_SIGMA = 0.0002;
+const tellsLead = (m: SizeModel, history: readonly SizeEvent[]): boolean => {
+  const lengths = new Set<number>();
+  for (const e of history)
+    if (e.kind === 'mate') {
+      if (e.result === 'binds') return true;
+      if (e.lengthMm !== null) lengths.add(e.lengthMm);
+    }
+  for (const mate of m.mates) if (mate.lengthMm !== null) lengths.add(mate.lengthMm);
+  return lengths.size > 1;
+};
+
+/** Where on the scale of feel a result lies. */
+export function bandOf(result: MateResult): readonly [number, number] {
+  switch (result) {
+    case 'no-start':
+      return [-Infinity, EDGES.starts];
+    case 'starts':
+      return [EDGES.starts, EDGES.tight];
+    case 'tight':
+      return [EDGES.tight, EDGES.runs];
+    case 'runs':
+      return [EDGES.runs, EDGES.shakes];
+    case 'shakes':
+      return [EDGES.shakes, Infinity];
+    case 'binds':
+      return [EDGES.tight, EDGES.shakes];
+  }
+}
+export const FEEL_EDGES = [EDGES.starts, EDGES.tight, EDGES.runs, EDGES.shakes] as const;
+
+// a look-up of Math for every hypothesis is most of the time that a step takes
+const { abs, exp } = Math;
+const between = (low: number, x: number, high: number): number => (x < low ? low : x > high ? high : x);
+const normalAt = (x: number, sd: number): number => exp((-x * x) / (2 * sd * sd)) / sd;
+
+function shuffle(a: Float64Array, d: Dice): void {
+  for (let i = a.length - 1; i > 0; i -= 1) {
+    const j = Math.floor(d.uniform() * (i + 1));
+    const t = a[i] ?? 0;
+    a[i] = a[j] ?? 0;
+    a[j] = t;
+  }
+}

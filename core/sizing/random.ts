@@ -1,0 +1,31 @@
+/** Repeatable numbers for a cloud of hypotheses: the same history gives the same answer. */
+export interface Dice {
+  readonly uniform: () => number;
+  /** Normal, mean 0, standard deviation 1. */
+  readonly normal: () => number;
+}
+
+/** @see mulberry32, a public-domain generator of 32 bits; Box and Muller's transform for the normal */
+export function dice(seed: number): Dice {
+  let a = seed >>> 0;
+  const uniform = (): number => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = a;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+  let spare: number | null = null;
+  const normal = (): number => {
+    if (spare !== null) {
+      const s = spare;
+      spare = null;
+      return s;
+    }
+    const r = Math.sqrt(-2 * Math.log(1 - uniform()));
+    const t = 2 * Math.PI * uniform();
+    spare = r * Math.sin(t);
+    return r * Math.cos(t);
+  };
+  return { uniform, normal };
+}

@@ -168,7 +168,7 @@ export function pitchDiameterNow(
   };
 }
 /** How well touching off and dial say the depth, and how well a ground tip's width is known, mm. Common practice, no source. */
-const DIAL_UNCERTAINTY_MM = 0.02;
+export const DIAL_UNCERTAINTY_MM = 0.02;
 const TIP_UNCERTAINTY_MM = 0.02;
 
 /** The facts under which metal is cut: a change of any of them in mid-cut stops the card. */

@@ -28,7 +28,7 @@ const ask = (over: Partial<SizeAsked>): ReturnType<typeof sizeOf> =>
   });
 
 /** Enough to see it break; 200 of each are gone through by `npm run bench -- sizing`. */
-const JOBS = 8;
+const JOBS = 5;
 describe('jobs on a simulated lathe', () => {
   test.each(['wires', 'gauge'] as const)(
     'by %s all end inside, none is scrapped, and what is said is honest',

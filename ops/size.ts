@@ -4,7 +4,7 @@ import { pitchDiameterExact } from '../core/gauging/exactWires.ts';
 import { checkWire, usualGroove, type Groove } from '../core/gauging/wires.ts';
 import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
 import { isSquare } from '../core/cutting/tip.ts';
-import { sizeOf, type Means, type SizeTarget } from '../core/sizing/decide.ts';
+import { sizeOf, USUAL, type Means, type SizeTarget } from '../core/sizing/decide.ts';
 import type { SizeEvent, SizeModel } from '../core/sizing/model.ts';
 import { whyText } from '../words/size.ts';
 import { micro, nullOr, oneOf, op, orNull, strict } from './op.ts';
@@ -84,10 +84,6 @@ const Request = strict({
 type Q = Static<typeof Request>;
 const Value = Type.Object({ value: Type.Number(), uncertainty: Type.Number() });
 
-/** Play along the axis is read with an indicator no worse than this, where nobody says. */
-const SHAKE_MM = 0.01;
-const SETTING_MM = 0.003;
-
 export const sizeOp = op({
   name: 'size',
   about: 'What the part measures now by everything that was cut, tried and measured, and what to do next',
@@ -117,9 +113,8 @@ export const sizeOp = op({
       surfaceMm: q.surfaceMm,
       tip: q.tip,
       dialUncertaintyMm: q.dialUncertaintyMm,
-      settingMm: q.settingMm ?? SETTING_MM,
+      settingMm: q.settingMm ?? USUAL.settingMm,
       wiresSharedMm: q.wiresSharedMm ?? 0,
-      mates: [],
     };
     const means = meansOf(q);
     if (!means.ok) return means;
@@ -267,7 +262,7 @@ function historyOf(q: Q): Outcome<SizeEvent[]> {
           result: e.result,
           turns: e.turns ?? null,
           shakeMm: e.shakeMm ?? null,
-          uncertaintyMm: e.uncertaintyMm ?? SHAKE_MM,
+          uncertaintyMm: e.uncertaintyMm ?? USUAL.shakeMm,
           bounds: e.pitchDiameterMm ?? (known?.kind === 'mate' ? (known.pitchDiameterMm ?? null) : null),
           lengthMm: e.lengthMm ?? (known?.kind === 'mate' ? (known.lengthMm ?? null) : null),
         });

@@ -1,11 +1,18 @@
 import type { Grip, GripView } from '../core/cutting/grip.ts';
 import type { Fluid } from '../core/cutting/materials.ts';
-import { BEFORE_DEPTH_MM, type Answer, type AnswerCode, type Limit, type Unsaid } from '../core/job/holdingView.ts';
+import {
+  BEFORE_DEPTH_MM,
+  LIGHT_BY_MM,
+  type Answer,
+  type AnswerCode,
+  type Limit,
+  type Unsaid,
+} from '../core/job/holdingView.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 
 /** What has to be said before anything can be said of bending. */
-export const UNSAID: Readonly<Record<Unsaid, string>> = {
+const UNSAID: Readonly<Record<Unsaid, string>> = {
   holding: 'how the work is held',
   'free-length': 'the length that stands free of the jaws',
   force: 'the material: its cutting force is not known here',
@@ -53,18 +60,16 @@ export function bestAct(
   u: UnitSystem,
 ): { readonly act: string; readonly figure: string; readonly unit: string } {
   const unit = u === 'mm' ? 'mm' : 'in';
-  switch (a.code) {
+  // of all together the number belongs to what is set; where nothing has one, to the last passes
+  if (a.code === 'all' && a.figure === null)
+    return { act: 'Take the last of it by', figure: fine(LIGHT_BY_MM, u), unit };
+  switch (a.by) {
     case 'steady':
-    case 'all':
-      return a.figure === null
-        ? { act: 'Take the last of it by', figure: fine(0.03, u), unit }
-        : a.code === 'steady' || a.figure > 20
-          ? { act: 'Set the steady at', figure: lengthText(a.figure, u, { stepMm: 1, stepIn: 0.05, bare: true }), unit }
-          : {
-              act: 'Use a bar with a neck of',
-              figure: lengthText(a.figure, u, { stepMm: 0.1, stepIn: 0.005, bare: true }),
-              unit,
-            };
+      return {
+        act: 'Set the steady at',
+        figure: lengthText(a.figure ?? 0, u, { stepMm: 1, stepIn: 0.05, bare: true }),
+        unit,
+      };
     case 'stiffer-bar':
       return {
         act: 'Use a bar with a neck of',
@@ -79,6 +84,7 @@ export function bestAct(
       return { act: 'Put a centre in its end', figure: '', unit: '' };
     case 'follow-rest':
       return { act: 'Set the follow rest', figure: '', unit: '' };
+    case 'all':
     case 'as-held':
       return { act: 'As held', figure: '', unit: '' };
   }

@@ -55,12 +55,12 @@ export function infeedText(infeed: keyof typeof INFEED_NAMES): string {
 export const uncutFlankText = (leadingDeg: number, trailingDeg: number): string =>
   `Unlike flanks: the slide follows the trailing one, ${plain(trailingDeg)}\u00b0, which is left uncut; the leading one, ${plain(leadingDeg)}\u00b0, cuts.`;
 
-/** How the depth is shared out. */
+/** How the depth is shared out: what each pass takes. */
 export const RULE_NAMES = {
-  'constant-area': 'equal chips',
-  'constant-depth': 'equal steps',
-  'constant-force': 'equal force',
-  step: 'steps of your own',
+  'constant-area': 'the same chip',
+  'constant-depth': 'the same depth',
+  'constant-force': 'the same force',
+  step: 'a step',
 } as const;
 /** What the stages are. */
 export const stagesText = (u: UnitSystem): string =>

@@ -1,9 +1,8 @@
 import { coneHalfAngleDeg, crossPerTurnMm, setOver, standOffPerRadialMm } from '../core/cutting/taper.ts';
+import type { TaperWay } from '../core/job/schema.ts';
 import { degreesText, FINE, lengthText, ppmText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 
-export const TAPER_WAYS = ['attachment', 'set-over', 'control', 'by-hand'] as const;
-export type TaperWay = (typeof TAPER_WAYS)[number];
 export const TAPER_WAY_NAMES: Readonly<Record<TaperWay, string>> = {
   attachment: 'taper attachment',
   'set-over': 'tailstock set over',

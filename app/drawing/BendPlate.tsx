@@ -53,7 +53,7 @@ function Drawing({ atMm, freeMm, diameterMm, by, rest, steadyAtMm, now, best, al
   const from = x(atMm[0] ?? 0);
   const peak = now.along.bigMm.indexOf(now.along.worstMm);
   const peakX = x(atMm[peak] ?? 0);
-  const steady = rest === 'steady' ? steadyAtMm : best?.code === 'steady' || best?.code === 'all' ? best.figure : null;
+  const steady = rest === 'steady' ? steadyAtMm : best?.by === 'steady' ? best.figure : null;
   const nearer = rest !== 'steady';
   const crests = Math.min(90, Math.max(6, Math.round((right - from) / 9)));
   return (

@@ -16,9 +16,9 @@ export function BlankPlate(p: Props) {
 
 function Drawing({ sheet, system, w, h }: Props & Size) {
   const of = (code: BlankCode): number | null => sheet.figures.find((f) => f.code === code)?.value ?? null;
-  const text = (code: BlankCode): string | null => {
+  const text = (code: BlankCode): string => {
     const f = sheet.figures.find((g) => g.code === code);
-    return f ? blankFigureText(f, system).figure : null;
+    return f ? blankFigureText(f, system).figure : '';
   };
   const nut = sheet.make === 'internal';
   const main = of(nut ? 'bore' : 'blank') ?? 1;
@@ -38,7 +38,6 @@ function Drawing({ sheet, system, w, h }: Props & Size) {
   const x0 = right - length * px;
   const xg = x0 - groove * px;
   const body = nut ? r(main) + 46 : r(main) * 1.25;
-  const bare = (a: string | null): string => a ?? '';
   return (
     <>
       <text x="22" y="36" fontSize="20" fontWeight="700" fill="var(--scribe)">
@@ -81,33 +80,33 @@ function Drawing({ sheet, system, w, h }: Props & Size) {
       <Tag
         x={(x0 + x1) / 2}
         y={nut ? axis - 10 : axis - r(main) - 18}
-        text={`\u2300 ${bare(text(nut ? 'bore' : 'blank'))}`}
+        text={`\u2300 ${text(nut ? 'bore' : 'blank')}`}
         big
       />
       {relief !== null && (
         <Tag
           x={Math.max(90, (xg + x0) / 2)}
           y={axis + (nut ? body : r(main) * 1.25) + 26}
-          text={`\u2300 ${bare(text(nut ? 'relief-diameter' : 'groove-diameter'))}`}
+          text={`\u2300 ${text(nut ? 'relief-diameter' : 'groove-diameter')}`}
         />
       )}
       {groove > 0 && (
         <Tag
           x={Math.max(90, (xg + x0) / 2)}
           y={axis - (nut ? body : r(main) * 1.25) - 14}
-          text={bare(text(nut ? 'relief-width' : 'groove-width'))}
+          text={text(nut ? 'relief-width' : 'groove-width')}
         />
       )}
       <Tag
         x={x1 - 4}
         y={axis + (nut ? body : r(main)) + 26}
-        text={`\u2300 ${bare(text(nut ? 'countersink' : 'start-chamfer'))}`}
+        text={`\u2300 ${text(nut ? 'countersink' : 'start-chamfer')}`}
         end
       />
-      {text(nut ? 'nut-length' : 'thread-length') !== null && (
+      {text(nut ? 'nut-length' : 'thread-length') !== '' && (
         <g>
           <path d={`M${x0} ${h - 46}v14M${x1} ${h - 46}v14M${x0} ${h - 39}H${x1}`} stroke="var(--scribe)" fill="none" />
-          <Tag x={(x0 + x1) / 2} y={h - 14} text={bare(text(nut ? 'nut-length' : 'thread-length'))} />
+          <Tag x={(x0 + x1) / 2} y={h - 14} text={text(nut ? 'nut-length' : 'thread-length')} />
         </g>
       )}
     </>

@@ -52,7 +52,6 @@ function Drawing({ tool, leftHand, internal, pitchMm, passes, at, onAt, system, 
   const x = scaleLinear([0, passes.length], [30, w - 30]);
   const bar = scaleLinear([0, most], [0, bars - 36]);
   const foot = h - 26;
-  const wall = internal ? surface + 16 : surface - 0;
   const now = passes[at];
   const done = passes.slice(0, at + 1).toReversed();
   return (
@@ -84,7 +83,6 @@ function Drawing({ tool, leftHand, internal, pitchMm, passes, at, onAt, system, 
           </text>
         </g>
       )}
-      <path d={`M24 ${wall}`} />
       {passes.map((p, i) => {
         const tall = Math.max(3, bar(p.mainN));
         return (

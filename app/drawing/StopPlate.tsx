@@ -52,7 +52,7 @@ function Drawing(p: Props & Size) {
   const low = h - 118;
   const half = Math.min((low - top) * 0.86, (diameterMm / 2) * px);
   const surface = internal ? top + 8 : low - 64;
-  const far = internal ? surface - half : surface - half;
+  const far = surface - half;
   const deep = Math.max(7, depthMm * px);
   const into = internal ? -deep : deep;
   const stopAt = x(length + by);
@@ -66,7 +66,7 @@ function Drawing(p: Props & Size) {
   const grooved = end.end === 'groove' || end.end === 'blind';
   const bare = (mm: number): string => lengthText(mm, system, { ...FINE, bare: true });
   const room = surface + 40;
-  const toolAt = x(length) - 0;
+  const toolAt = x(length);
   return (
     <>
       <text x="22" y="36" fontSize="20" fontWeight="700" fill="var(--scribe)">

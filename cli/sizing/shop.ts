@@ -51,7 +51,6 @@ function job(d: Dice, kind: 'wires' | 'gauge' | 'nut', member: 'external' | 'int
       dialUncertaintyMm: 0.02,
       settingMm: 0.003,
       wiresSharedMm: 0.002,
-      mates: [],
     },
     target: kind === 'nut' ? { minClearanceMm: g, maxClearanceMm: g + window } : { minMm: min, maxMm: max },
     means,

@@ -13,9 +13,13 @@ export interface Coast {
 /** Way that is clear for stopping, mm: the groove (or the run past the work) less the tool's own width in it. */
 export const clearRunMm = (roomMm: number, toolWidthMm: number): number => Math.max(0, roomMm - toolWidthMm);
 
-/** Turns of the spindle before the carriage stands: what the hand takes, and what it coasts. With a steady brake they go as the speed squared. @see motion at constant deceleration */
+/** Turns that it coasts from a speed: with a steady brake they go as the speed squared. @see motion at constant deceleration */
+export const coastTurns = (rpm: number, coast: Coast | null): number =>
+  coast ? coast.turns * (rpm / coast.rpm) ** 2 : 0;
+
+/** Turns of the spindle before the carriage stands: what the hand takes, and what it coasts. */
 export const stoppingTurns = (rpm: number, reactS: number, coast: Coast | null): number =>
-  (rpm * reactS) / 60 + (coast ? coast.turns * (rpm / coast.rpm) ** 2 : 0);
+  (rpm * reactS) / 60 + coastTurns(rpm, coast);
 
 /**
  * Highest speed at which the carriage stands within a clear run, rev/min: opening the nuts takes the hand's time alone,
@@ -31,8 +35,7 @@ export function highestRpm(clearMm: number, leadMm: number, reactS: number, coas
 
 /** Time from the end of the thread until the tool meets the shoulder, s; what the spindle coasts is taken off. */
 export function timeToStopS(clearMm: number, rpm: number, leadMm: number, coast: Coast | null): number {
-  const coastMm = coast ? coast.turns * (rpm / coast.rpm) ** 2 * leadMm : 0;
-  return (clearMm - coastMm) / carriageSpeedMmS(rpm, leadMm);
+  return (clearMm - coastTurns(rpm, coast) * leadMm) / carriageSpeedMmS(rpm, leadMm);
 }
 
 /** Half to one turn is a neat taper-out by hand. Common practice, no source. */

@@ -32,7 +32,7 @@ export function depthsLeft(
 }
 
 /** More repeats than this are not worth it: something stiffer is. */
-export const MOST_REPEATS = 12;
+const MOST_REPEATS = 12;
 
 /** Passes at one setting until no more than so much is left; null: more than anybody repeats. */
 export function repeatsUntil(

@@ -1,7 +1,8 @@
 import { passForce } from './force.ts';
 import { heightAtSectionMm, isSquare, sectionMm2, type ToolOutline } from './tip.ts';
 
-export type DepthRule = 'constant-area' | 'constant-depth' | 'constant-force' | 'step';
+export const DEPTH_RULES = ['constant-area', 'constant-depth', 'constant-force', 'step'] as const;
+export type DepthRule = (typeof DEPTH_RULES)[number];
 
 export interface DepthRequest {
   /** Depth that is cut already, and the depth to end at, mm. */

@@ -49,7 +49,7 @@ export function complianceMmPerN(h: Held, atMm: number): number {
 }
 
 /** Places along the free length, mm, as many as a curve needs. */
-export const PLACES = 40;
+const PLACES = 40;
 export const placesAlong = (fromMm: number, toMm: number): readonly number[] =>
   Array.from({ length: PLACES + 1 }, (_, i) => fromMm + ((toMm - fromMm) * i) / PLACES);
 

@@ -1,8 +1,8 @@
-import { widthMm } from '../cutting/tip.ts';
+import { coastTurns, stoppingTurns } from '../cutting/clearRun.ts';
+import type { FitPlan } from '../fit/fit.ts';
 import { numberOf } from '../quantity/rational.ts';
 import { plain, type Step } from '../quantity/working.ts';
-import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
-import { toolOfJob } from './cutPlan.ts';
+import { leadMmOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import type { Job, Shop } from './schema.ts';
 import { setupOf } from './setupView.ts';
@@ -74,42 +74,35 @@ export function blankSheet(job: Job, shop: Shop): BlankSheet | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);
   if (!thread || !fit) return null;
-  return fit.make === 'external' ? screwBlank(job, shop) : nutBlank(job, shop);
+  return fit.make === 'external' ? screwBlank(job, shop, thread, fit) : nutBlank(job, shop, thread, fit);
 }
 
 /** Width in which the tool has to come to a stand at the speed chosen, mm; null: the speed is not known. */
 function stopWidth(job: Job, shop: Shop): { readonly mm: number; readonly step: Step } | null {
-  const fit = fitOfJob(job);
-  const own = toolOfJob(job);
   const lead = gearState(job, shop)?.lead;
   const view = setupOf(job, shop);
   const rpm = view?.rpm ?? latheOf(job, shop)?.speeds[0] ?? null;
-  if (!fit || !own || !lead || !view?.end || rpm === null) return null;
+  if (!lead || !view?.end || view.end.toolWidthMm === null || rpm === null) return null;
   const leadMm = numberOf(lead);
-  const { coast, needS } = view.end;
-  const toolMm = widthMm(own.tool, fit.depthMm);
-  const coastTurns = coast ? coast.turns * (rpm / coast.rpm) ** 2 : 0;
-  const mm = toolMm + ((rpm * needS) / 60 + coastTurns) * leadMm;
+  const { coast, needS, toolWidthMm: toolMm } = view.end;
+  const mm = toolMm + stoppingTurns(rpm, needS, coast) * leadMm;
   return {
     mm,
     step: step(
       'Groove, at least',
       'w',
       'tool + (rev/min \u00d7 time / 60 + coast) \u00d7 lead',
-      `${plain(toolMm)} + (${plain(rpm)} \u00d7 ${plain(needS)} / 60 + ${plain(coastTurns)}) \u00d7 ${plain(leadMm)}`,
+      `${plain(toolMm)} + (${plain(rpm)} \u00d7 ${plain(needS)} / 60 + ${plain(coastTurns(rpm, coast))}) \u00d7 ${plain(leadMm)}`,
       mm,
       'kinematics',
     ),
   };
 }
 
-function screwBlank(job: Job, shop: Shop): BlankSheet | null {
-  const thread = threadOfJob(job);
-  const fit = fitOfJob(job);
-  if (!thread || !fit) return null;
+function screwBlank(job: Job, shop: Shop, thread: ThreadSpec, fit: FitPlan): BlankSheet {
   const pitchMm = pitchMmOf(thread);
   const lead = gearState(job, shop)?.lead;
-  const leadMm = lead ? numberOf(lead) : pitchMm * thread.starts;
+  const leadMm = lead ? numberOf(lead) : leadMmOf(thread);
   const { end, lengthMm, taperOutMm, reliefMm } = job.setup;
   const rootMm = fit.rootDiameterMm;
   const figures: BlankFigure[] = [
@@ -136,11 +129,11 @@ function screwBlank(job: Job, shop: Shop): BlankSheet | null {
       ),
     },
   ];
-  let missing: BlankSheet['missing'] = lengthMm === null ? ['length'] : [];
+  const missing: BlankSheet['missing'][number][] = lengthMm === null ? ['length'] : [];
   let grooveTooNarrow = false;
   if (end === 'groove') {
     const wide = stopWidth(job, shop);
-    if (!wide) missing = [...missing, 'speed'];
+    if (!wide) missing.push('speed');
     grooveTooNarrow = wide !== null && reliefMm !== null && reliefMm < wide.mm - 1e-9;
     figures.push(
       {
@@ -212,10 +205,7 @@ const lengthFigure = (lengthMm: number | null): BlankFigure[] =>
         },
       ];
 
-function nutBlank(job: Job, shop: Shop): BlankSheet | null {
-  const thread = threadOfJob(job);
-  const fit = fitOfJob(job);
-  if (!thread || !fit) return null;
+function nutBlank(job: Job, shop: Shop, thread: ThreadSpec, fit: FitPlan): BlankSheet {
   const pitchMm = pitchMmOf(thread);
   const form = threadFormOf(thread);
   const d = thread.majorMm;

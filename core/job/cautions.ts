@@ -2,7 +2,7 @@ import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { latheOf, threadOfJob } from './derive.ts';
 import type { EventBody } from './events.ts';
-import { metalOf, standingOfPart, type Metal } from './metal.ts';
+import { metalOf, mountedOf, standingOfPart, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import type { StationId } from './stations.ts';
 import { setupOf } from './setupView.ts';
@@ -107,13 +107,12 @@ export const CAUTION_CODES = Object.keys(CAUTIONS) as readonly CautionCode[];
 export function cautionsAt(station: StationId, job: Job, shop: Shop, metal: Metal = metalOf(job)): CautionCode[] {
   const lathe = latheOf(job, shop);
   const events = standingOfPart(job, metal.part);
-  const held = events.findLast((e) => e.kind === 'mounted') ?? null;
   const facts: Facts = {
     job,
     thread: threadOfJob(job),
     lathe,
     metal,
-    held,
+    held: mountedOf(events),
     slipped: events.some((e) => e.kind === 'slipped'),
     marks: safeMarks(job, shop, lathe),
     tooQuick: setupOf(job, shop)?.react?.tooQuick === true,

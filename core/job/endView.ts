@@ -1,5 +1,6 @@
 import {
   clearRunMm,
+  coastTurns,
   drawOutTurns,
   DRAW_OUT_S,
   highestRpm,
@@ -131,7 +132,6 @@ function timeSteps(roomMm: number, toolMm: number, rpm: number, leadMm: number, 
   const clearMm = clearRunMm(roomMm, toolMm);
   const v = carriageSpeedMmS(rpm, leadMm);
   const seconds = timeToStopS(clearMm, rpm, leadMm, coast);
-  const turns = coast ? coast.turns * (rpm / coast.rpm) ** 2 : 0;
   return [
     {
       name: 'Clear run',
@@ -156,7 +156,7 @@ function timeSteps(roomMm: number, toolMm: number, rpm: number, leadMm: number, 
       symbol: 't',
       formula: coast ? '(w \u2212 turns it coasts \u00d7 lead) / v' : 'w / v',
       values: coast
-        ? `(${plain(clearMm)} \u2212 ${plain(turns)} \u00d7 ${plain(leadMm)}) / ${plain(v)}`
+        ? `(${plain(clearMm)} \u2212 ${plain(coastTurns(rpm, coast))} \u00d7 ${plain(leadMm)}) / ${plain(v)}`
         : `${plain(clearMm)} / ${plain(v)}`,
       result: seconds,
       unit: 's',

@@ -1,4 +1,5 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { HOLDINGS, RESTS } from '../cutting/holding.ts';
 import { TrainSchema } from '../lathe/schema.ts';
 import { finite, id, object, oneOf, positive, text, time, TipSchema } from './parts.ts';
 
@@ -27,8 +28,8 @@ export const EVENT_FIELDS = {
   partScrapped: { why: text(400) },
   mounted: {
     lathe: orNull(id),
-    holding: oneOf('chuck', 'chuck-centre', 'centres', 'collet', 'faceplate'),
-    steady: oneOf('none', 'steady', 'follow'),
+    holding: oneOf(...HOLDINGS),
+    steady: oneOf(...RESTS),
   },
   takenOut: {},
   reseated: {},

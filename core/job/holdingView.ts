@@ -32,6 +32,8 @@ export interface Answer {
   readonly code: AnswerCode;
   /** The steady's place, the cap of the last passes, the bar's neck, or the springs; by the code. */
   readonly figure: number | null;
+  /** Of all answers together, the one that the figure belongs to; elsewhere the answer itself. */
+  readonly by: AnswerCode;
   readonly along: Along;
   /** The lathe has what it takes, or the job's own schedule can be changed so. */
   readonly can: boolean;
@@ -66,7 +68,7 @@ export interface HoldingView {
 const AT_SPINDLE = 0.7;
 /** Lighter passes at the end: the last of the depth by so much a pass, mm. Common practice, no source. */
 const LIGHT_LAST_MM = 0.2;
-const LIGHT_BY_MM = 0.03;
+export const LIGHT_BY_MM = 0.03;
 /** Springs after which it is given up, and a stiffer way is sought. */
 const MOST_SPRINGS = 5;
 /** Repeats are counted from so much before full depth, mm. Common practice, no source. */
@@ -198,8 +200,15 @@ function bendingOf(job: Job, shop: Shop, a: Ahead, material: Material, allowedMm
   if (!held) return null;
   const springs = job.cut.springs;
   const set = settingsOfPlan(a, springs);
-  const answer = (code: AnswerCode, figure: number | null, along: Along, can: boolean): Answer => ({
+  const answer = (
+    code: AnswerCode,
+    figure: number | null,
+    along: Along,
+    can: boolean,
+    by: AnswerCode = code,
+  ): Answer => ({
     code,
+    by,
     figure,
     along,
     can,
@@ -216,7 +225,15 @@ function bendingOf(job: Job, shop: Shop, a: Ahead, material: Material, allowedMm
   if (enough) answers.push(enough);
   const stiffest = ways.filter((w) => w.can).at(-1);
   if (stiffest && stiffest !== held)
-    answers.push(answer('all', stiffest.figure, alongOf(stiffest.soft, lightSettings(a, Math.max(2, springs))), true));
+    answers.push(
+      answer(
+        'all',
+        stiffest.figure,
+        alongOf(stiffest.soft, lightSettings(a, Math.max(2, springs))),
+        true,
+        stiffest.code,
+      ),
+    );
   const tried = answers.slice(1).filter((x) => x.can);
   return {
     atMm: held.atMm,

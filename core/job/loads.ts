@@ -3,8 +3,7 @@ import { passLoad, powerKW, speedMMin, type PassLoad } from '../cutting/load.ts'
 import { materialOf, type Material } from '../cutting/materials.ts';
 import { toolOf, type PlannedPass } from '../cutting/plan.ts';
 import { leadAngleDeg } from '../form/sizes.ts';
-import { numberOf } from '../quantity/rational.ts';
-import { leadOf } from '../standards/thread.ts';
+import { leadMmOf } from '../standards/thread.ts';
 import { aheadOf, type Ahead } from './ahead.ts';
 import { threadOfJob } from './derive.ts';
 import type { Job, Shop } from './schema.ts';
@@ -35,7 +34,7 @@ export function loadedPasses(job: Job, shop: Shop, a: Ahead, force: NonNullable<
       toMm: p.depthMm,
       way: wayOf(a, p, n),
       force,
-      leadAngleDeg: thread ? leadAngleDeg(numberOf(leadOf(thread)), surfaceMm) : 0,
+      leadAngleDeg: thread ? leadAngleDeg(leadMmOf(thread), surfaceMm) : 0,
     });
     from = p.depthMm;
     n += p.spring ? 0 : 1;

@@ -79,9 +79,9 @@ export function voidedOf(events: readonly LedgerEvent[]): ReadonlySet<number> {
 export const standingOfPart = (job: Job, part = metalOf(job).part): LedgerEvent[] =>
   standing(job.events).filter((e) => e.part === part);
 
-/** How the work on the lathe was last said to be put up; null: nobody has said. */
-export const mountedOf = (job: Job): EventOf<'mounted'> | null =>
-  standingOfPart(job).findLast((e) => e.kind === 'mounted') ?? null;
+/** How the work was last said to be put up, of the events of a part; null: nobody has said. */
+export const mountedOf = (events: readonly LedgerEvent[]): EventOf<'mounted'> | null =>
+  events.findLast((e) => e.kind === 'mounted') ?? null;
 
 export const lastN = (job: Job): number => job.events.at(-1)?.n ?? 0;
 

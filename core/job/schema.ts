@@ -8,6 +8,7 @@ import { FITS_TO } from '../fit/fit.ts';
 import { WORN_WAYS } from '../fit/worn.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
 import { THREAD_ENDS } from '../cutting/clearRun.ts';
+import { DEPTH_RULES } from '../cutting/depths.ts';
 import { HOLDINGS, RESTS } from '../cutting/holding.ts';
 import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
 
@@ -17,17 +18,20 @@ import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
  */
 /** A ground tool; an insert made for one pitch and crest, for one pitch, or for a range. */
 export const TOOL_KINDS = ['ground', 'one-pitch', 'partial', 'full'] as const;
+/** How a taper is followed. */
+export const TAPER_WAYS = ['attachment', 'set-over', 'control', 'by-hand'] as const;
+export type TaperWay = (typeof TAPER_WAYS)[number];
 /** What may have to run true with a thread. */
 export const TRUE_WITH = ['spigot', 'register', 'taper', 'counterbore', 'face', 'shaft'] as const;
 /** How work that was taken out is found again. */
 export const FOUND_BY = ['mark', 'faceplate', 'soft-jaws', 'centres'] as const;
 const weight = Type.Number({ minimum: 0, maximum: 10 });
 const InfeedSchema = oneOf('plunge', 'flank', 'alternate', 'modified');
-const RuleSchema = oneOf('constant-area', 'constant-depth', 'constant-force', 'step');
+const RuleSchema = oneOf(...DEPTH_RULES);
 const measured = Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })]);
 
 export type { StationId };
-export { HOLDINGS, RESTS };
+export { DEPTH_RULES, HOLDINGS, RESTS };
 
 export const SpecialSchema = Type.Object(
   {
@@ -243,7 +247,7 @@ export const JobSchema = Type.Object(
       /** In a bore: from the tip to the back of the bar, mm; null: not measured. */
       barMm: Type.Union([Type.Null(), positive]),
       /** How a taper is followed. */
-      taperBy: Type.Union([Type.Null(), oneOf('attachment', 'set-over', 'control', 'by-hand')]),
+      taperBy: Type.Union([Type.Null(), oneOf(...TAPER_WAYS)]),
       /** Length over the centres of a tailstock set over, mm; null: not measured. */
       overCentresMm: measured,
       /** What cuts: a tool ground for it, or an insert by its kind. */

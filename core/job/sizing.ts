@@ -1,4 +1,4 @@
-import { sizeOf, type Means, type SizeAnswer, type SizeTarget } from '../sizing/decide.ts';
+import { sizeOf, USUAL, type Means, type SizeAnswer, type SizeTarget } from '../sizing/decide.ts';
 import type { SizeEvent } from '../sizing/model.ts';
 import { isSquare } from '../cutting/tip.ts';
 import { toolOf } from '../cutting/plan.ts';
@@ -12,12 +12,9 @@ import { recutting } from './recut.ts';
 import type { Job, Shop } from './schema.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
 
-/** How well one setting repeats, and what readings over the same wires share, mm. Common practice, no source. */
-const SETTING_MM = 0.003;
+/** What readings over the same wires share, and how well each is read, mm. Common practice, no source. */
 const WIRES_SHARED_MM = 0.002;
 const WIRES_READ_MM = 0.006;
-/** Play by an indicator, mm; by feel alone it is not a number. */
-const SHAKE_READ_MM = 0.01;
 
 /**
  * What the part on the lathe measures by everything in its ledger, and what comes next; null where a depth says nothing of
@@ -48,7 +45,7 @@ export function sizingOf(job: Job, shop: Shop): SizeAnswer | null {
       name: mateOf(events),
       bounds: null,
       lengthMm: job.fit.engagementMm,
-      shakeUncertaintyMm: SHAKE_READ_MM,
+      shakeUncertaintyMm: USUAL.shakeMm,
     },
   ];
   return sizeOf({
@@ -60,9 +57,8 @@ export function sizingOf(job: Job, shop: Shop): SizeAnswer | null {
       surfaceMm: request.surfaceMm,
       tip: request.tip,
       dialUncertaintyMm: DIAL_UNCERTAINTY_MM,
-      settingMm: SETTING_MM,
+      settingMm: USUAL.settingMm,
       wiresSharedMm: WIRES_SHARED_MM,
-      mates: [],
     },
     target,
     means,
@@ -108,7 +104,7 @@ function sizeEvent(e: LedgerEvent, read: ReadonlyMap<number, number>, lengthMm: 
               result: e.result,
               turns: e.turns,
               shakeMm: e.shakeMm,
-              uncertaintyMm: SHAKE_READ_MM,
+              uncertaintyMm: USUAL.shakeMm,
               bounds: null,
               lengthMm,
             },

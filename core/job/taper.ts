@@ -1,6 +1,5 @@
 import { crossPerTurnMm } from '../cutting/taper.ts';
-import { numberOf } from '../quantity/rational.ts';
-import { leadOf, threadFormOf } from '../standards/thread.ts';
+import { leadMmOf, threadFormOf } from '../standards/thread.ts';
 import { threadOfJob } from './derive.ts';
 import type { Job } from './schema.ts';
 
@@ -9,5 +8,5 @@ export function taperPerTurnMm(job: Job): number | null {
   const thread = threadOfJob(job);
   if (!thread || job.setup.taperBy !== 'by-hand') return null;
   const { taper } = threadFormOf(thread);
-  return taper === 0 ? null : crossPerTurnMm(numberOf(leadOf(thread)), taper);
+  return taper === 0 ? null : crossPerTurnMm(leadMmOf(thread), taper);
 }

@@ -1,9 +1,7 @@
 import { widthMm, type ToolOutline } from '../cutting/tip.ts';
 import { sineBlocks, toolSheet, type SineBar, type ToolSheet } from '../cutting/toolSheet.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
-import { tanDeg } from '../quantity/units.ts';
-import { leadOf } from '../standards/thread.ts';
-import { numberOf } from '../quantity/rational.ts';
+import { leadMmOf } from '../standards/thread.ts';
 import { toolOfJob } from './cutPlan.ts';
 import { fitOfJob, threadOfJob } from './derive.ts';
 import type { Job } from './schema.ts';
@@ -51,7 +49,7 @@ export function toolViewOf(job: Job): Outcome<ToolView> | null {
   const sheet = toolSheet({
     leadingHalfAngleDeg: own.tool.leadingDeg,
     trailingHalfAngleDeg: own.tool.trailingDeg,
-    leadMm: numberOf(leadOf(thread)),
+    leadMm: leadMmOf(thread),
     starts: thread.starts,
     member: fit.make,
     majorMm,
@@ -64,11 +62,10 @@ export function toolViewOf(job: Job): Outcome<ToolView> | null {
   const flat = 'flatMm' in own.tool.tip ? own.tool.tip.flatMm : null;
   const within = Math.max(FLAT_MM, FLAT_SHARE * own.pitchMm);
   const { neckMm } = job.setup.bar;
-  // a round nose has no straight flanks at its tip: their widths are the outline's own
-  const drawn = flat === null ? withNose(own.tool, own.pitchMm, sheet) : sheet;
-  if (!drawn.ok) return drawn;
+  if (!sheet.ok) return sheet;
   return good({
-    sheet: drawn.value,
+    // a round nose has no straight flanks at its tip: their widths are the outline's own
+    sheet: flat === null ? withNose(own.tool, sheet.value) : sheet.value,
     ...own,
     depthMm,
     tipFlatMm:
@@ -80,7 +77,7 @@ export function toolViewOf(job: Job): Outcome<ToolView> | null {
             most: Math.max(flat, Math.min(flat + within, fit.widestTipMm)),
           },
     topWidthMm: widthMm(own.tool, depthMm),
-    blocks: blocksOf(own.tool, drawn.value),
+    blocks: blocksOf(own.tool, sheet.value),
     endReliefDeg: external || neckMm === null ? null : endReliefInBore(majorMm / 2, neckMm / 2, job.setup.clearanceDeg),
   });
 }
@@ -96,13 +93,7 @@ function blocksOf(tool: ToolOutline, sheet: ToolSheet): ToolView['blocks'] {
 }
 
 /** Widths of a round-nosed tool where the sheet gives those of straight flanks. */
-function withNose(tool: ToolOutline, pitchMm: number, sheet: Outcome<ToolSheet>): Outcome<ToolSheet> {
-  if (!sheet.ok) return sheet;
-  return good({
-    ...sheet.value,
-    widthAtDepth: sheet.value.widthAtDepth.map(({ depthMm }) => ({ depthMm, widthMm: widthMm(tool, depthMm) })),
-  });
-}
-
-/** What the tip being wider, or narrower, does to the depth: df / (tan a1 + tan a2), mm. @see the groove's geometry */
-export const depthPerFlat = (tool: ToolOutline): number => 1 / (tanDeg(tool.leadingDeg) + tanDeg(tool.trailingDeg));
+const withNose = (tool: ToolOutline, sheet: ToolSheet): ToolSheet => ({
+  ...sheet,
+  widthAtDepth: sheet.widthAtDepth.map(({ depthMm }) => ({ depthMm, widthMm: widthMm(tool, depthMm) })),
+});

@@ -90,7 +90,7 @@ export const ProvenSchema = Type.Object(
   { additionalProperties: false },
 );
 
-export const SCALE_ZEROS = ['cross-slide', 'bed', 'none'] as const;
+const SCALE_ZEROS = ['cross-slide', 'bed', 'none'] as const;
 export type ScaleZero = (typeof SCALE_ZEROS)[number];
 
 export const LATHE_KINDS = ['change-gears', 'gearbox', 'electronic', 'control'] as const;

@@ -200,7 +200,7 @@ function atOwnSize(
   const top = Math.max(...points.map((p) => p.y));
   const low = Math.min(...points.map((p) => p.y));
   const x0 = EDGE;
-  const flank = points.map((p) => ({ x: x0 + p.x - (points[0]?.x ?? 0), y: y - (top - p.y) * -1 - 0 }));
+  const flank = points.map((p) => ({ x: x0 + p.x - (points[0]?.x ?? 0), y: y + (top - p.y) }));
   const right = Math.max(...flank.map((p) => p.x));
   shapes.push(text(x0, y - 5, w.thread, 3, 'start', true));
   shapes.push(

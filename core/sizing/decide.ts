@@ -45,6 +45,9 @@ export type Why =
   | 'no-safe-cut'
   | 'check-lead';
 
+/** How well one setting repeats, and how well play along the axis is read with an indicator, mm. Common practice, no source. */
+export const USUAL = { settingMm: 0.003, shakeMm: 0.01 } as const;
+
 export interface SizeAnswer {
   readonly pitchDiameterMm: { readonly value: number; readonly uncertainty: number };
   readonly clearanceMm: { readonly value: number; readonly uncertainty: number } | null;
@@ -65,12 +68,12 @@ const SURER = 0.98;
 const PROGRESS_MM = 0.002;
 /** Without steps of its own a dial is set to this, mm. */
 const FREE_STEP_MM = 0.0025;
-const MOST_CANDIDATES = 400;
+const MOST_STEPS = 25_600;
 /** No setting is tried more than so many steps shallower than the last. */
 const MOST_BACK = 12;
 /** Looking again at the same cut with the same means tells less each time; after so many it is enough. */
 const MOST_LOOKS = 4;
-/** Trials of a mate tell in steps of feel: after this many at one cut nothing more comes. */
+/** Scatter of setting and share that the hypotheses are given in turn, in standard deviations. */
 const SCATTER: readonly (readonly [number, number])[] = [
   [0, 0],
   [0.8, -0.8],
@@ -87,7 +90,7 @@ export function sizeOf(q: SizeAsked): SizeAnswer {
   const near = s.spread((i) => bounds.near(i)).mean;
   const far = s.spread((i) => bounds.far(i)).mean;
   const first = firstMate(q);
-  const sizes = first && s.mate(first.name, first.bounds, first.lengthMm);
+  const sizes = first && s.mate(first.name, first.bounds);
   const c = sizes ? s.spread((i) => (sizes[i] ?? 0) - s.size(i)) : null;
   const lead = s.spread((i) => s.cloud.lead[i] ?? 0);
   const step = decide(q, s, bounds, inside, past);
@@ -109,9 +112,7 @@ interface Range {
 }
 const within = (b: Range, i: number, x: number): boolean => x <= b.near(i) && x >= b.far(i);
 
-function firstMate(
-  q: SizeAsked,
-): { readonly name: string; readonly bounds: Bounds | null; readonly lengthMm: number | null } | null {
+function firstMate(q: SizeAsked): { readonly name: string; readonly bounds: Bounds | null } | null {
   const tried = q.history.find((e) => e.kind === 'mate');
   const means = q.means.find((m) => m.kind === 'mate');
   return means ?? (tried?.kind === 'mate' ? tried : null);
@@ -125,7 +126,7 @@ function boundsOf(q: SizeAsked, s: Sizing): Range {
   }
   const { minClearanceMm, maxClearanceMm } = q.target;
   const mate = firstMate(q);
-  const size = mate ? s.mate(mate.name, mate.bounds, mate.lengthMm) : null;
+  const size = mate ? s.mate(mate.name, mate.bounds) : null;
   return {
     near: (i) => (size?.[i] ?? 0) - minClearanceMm,
     far: (i) => (size?.[i] ?? 0) - maxClearanceMm,
@@ -141,21 +142,20 @@ interface Cut {
   readonly offMm: number;
 }
 
-function decide(
-  q: SizeAsked,
-  s: Sizing,
-  b: Range,
-  inside: number,
-  past: number,
-): { readonly next: Next; readonly why: Why } {
+interface Step {
+  readonly next: Next;
+  readonly why: Why;
+}
+
+function decide(q: SizeAsked, s: Sizing, b: Range, inside: number, past: number): Step {
   const means = q.means.length > 0;
   const looked = s.measuredSinceCut > 0;
   const cutYet = s.lastMm !== null || q.history.some((e) => e.kind === 'cut');
-  const best = means ? bestMeans(q, s, b) : null;
+  // looked for only where it is asked: it goes through the whole cloud
+  const measure = (why: Why): Step => ({ next: { do: 'measure', with: bestMeans(q, s, b).at }, why });
+  const tells = (): boolean => means && s.measuredSinceCut < MOST_LOOKS && bestMeans(q, s, b).tells;
   if (past > 0.5) {
-    if (best && s.measuredSinceCut < MOST_LOOKS && best.tells)
-      return { next: { do: 'measure', with: best.at }, why: 'look-first' };
-    return { next: { do: 'scrap' }, why: 'past' };
+    return tells() ? measure('look-first') : { next: { do: 'scrap' }, why: 'past' };
   }
   const bound = q.history.at(-1);
   const binds = bound?.kind === 'mate' && bound.result === 'binds';
@@ -167,22 +167,19 @@ function decide(
         return { next: { do: 'spring' }, why: 'spring-closes' };
       return { next: { do: 'stop' }, why: 'reached' };
     }
-    return { next: { do: 'measure', with: best?.at ?? null }, why: 'prove-it' };
+    return measure('prove-it');
   }
   const cut = bestCut(q, s, b);
   // from far off one cuts without looking; near the target each cut is looked at
   const farOff = cut !== null && cut.inside < FAR_INSIDE && cut.takesMm > PROGRESS_MM;
-  if (cut && !looked && cutYet && means && !farOff)
-    return { next: { do: 'measure', with: best?.at ?? 0 }, why: 'look-first' };
+  if (cut && !looked && cutYet && means && !farOff) return measure('look-first');
   if (cut && worth(cut, inside))
     return cut.depthMm === s.lastMm
       ? { next: { do: 'spring' }, why: 'spring-closes' }
       : { next: { do: 'cut', depthMm: cut.depthMm }, why: farOff ? 'far-off' : binds ? 'check-lead' : 'safe-cut' };
   if (!means) return { next: { do: 'stop' }, why: cutYet ? 'no-more-to-know' : 'no-safe-cut' };
-  if (!looked && cutYet) return { next: { do: 'measure', with: best?.at ?? 0 }, why: 'prove-it' };
-  if (best && s.measuredSinceCut < MOST_LOOKS && best.tells)
-    return { next: { do: 'measure', with: best.at }, why: 'look-first' };
-  return { next: { do: 'stop' }, why: 'no-more-to-know' };
+  if (!looked && cutYet) return measure('prove-it');
+  return tells() ? measure('look-first') : { next: { do: 'stop' }, why: 'no-more-to-know' };
 }
 /** A cut that hardly may end inside is far off it. */
 const FAR_INSIDE = 0.02;
@@ -194,12 +191,13 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range): Cut | null {
   const step = q.stepMm ?? FREE_STEP_MM;
   const last = s.lastMm;
   const n = s.cloud.n;
-  const from = last ?? 0;
-  const first = last === null ? Math.ceil(depthNow(s) / step) : Math.round(from / step);
+  const first = last === null ? Math.ceil(depthNow(s) / step) : Math.round(last / step);
   const most = q.mostMm === null ? Infinity : Math.floor((q.mostMm + (last ?? first * step)) / step + 1e-9) - first;
-  const dialIsHere = last === null || Math.abs(from - first * step) < 1e-9;
-  const at = (k: number): number => (k === 0 && last !== null && !dialIsHere ? last : (first + k) * step);
-  const judge = (depthMm: number): (Cut & { readonly safe: boolean }) | null => {
+  // the last setting itself is the spring, whatever step it was set by
+  const at = (k: number): number => (k === 0 && last !== null ? last : (first + k) * step);
+  // what is past already was not done by this cut
+  const before = s.share((i) => s.size(i) < b.far(i));
+  const judge = (depthMm: number): Cut & { readonly safe: boolean } => {
     let [pastP, pastAll, ins, takes, off] = [0, 0, 0, 0, 0];
     for (let i = 0; i < n; i += 1) {
       const w = s.cloud.w[i] ?? 0;
@@ -215,14 +213,12 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range): Cut | null {
       takes += w * (s.size(i) - x);
       off += w * (x - (near + far) / 2);
     }
-    // what is past already was not done by this cut
-    const before = s.share((i) => s.size(i) < b.far(i));
     const safe = pastP - before <= RISK && pastAll - before <= RISK_REPEATED;
     return { depthMm, inside: ins, takesMm: takes, offMm: off, safe };
   };
   // deeper is never safer: the deepest safe setting is found by halving
-  const cap = Math.min(most, MOST_CANDIDATES * 64);
-  const safeAt = (k: number): boolean => judge(at(k))?.safe === true;
+  const cap = Math.min(most, MOST_STEPS);
+  const safeAt = (k: number): boolean => judge(at(k)).safe;
   // where even the spring is a risk, a shallower setting may still take a little
   let floor = 0;
   while (!safeAt(floor)) {
@@ -243,8 +239,6 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range): Cut | null {
     if (safeAt(mid)) low = mid;
     else high = mid;
   }
-  const deepest = judge(at(low));
-  if (!deepest) return null;
   // near the target the likeliest of the safe ones; the spring among them
   const tries = new Set([
     floor,
@@ -259,7 +253,7 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range): Cut | null {
   for (const k of tries) {
     if (k < floor || k > low) continue;
     const cut = judge(at(k));
-    if (!cut?.safe || cut.offMm < -1e-4) continue;
+    if (!cut.safe || cut.offMm < -1e-4) continue;
     if (
       best === null ||
       cut.inside > best.inside + 1e-4 ||
@@ -267,7 +261,7 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range): Cut | null {
     )
       best = cut;
   }
-  return best ?? deepest;
+  return best ?? judge(at(low));
 }
 const depthNow = (s: Sizing): number => {
   const dial = s.spread((i) => s.cloud.dial[i] ?? 0).mean;
@@ -289,7 +283,7 @@ function leftAfter(m: Means, q: SizeAsked, s: Sizing, b: Range, sd: number): num
     const u2 = m.uncertaintyMm ** 2 + shared ** 2;
     return Math.sqrt((sd * sd * u2) / (sd * sd + u2));
   }
-  const size = m.kind === 'mate' ? s.mate(m.name, m.bounds, m.lengthMm) : null;
+  const size = m.kind === 'mate' ? s.mate(m.name, m.bounds) : null;
   const gaugeAt = m.kind === 'gauge' ? signOf(q.model) * m.pitchDiameterMm : 0;
   const bin = (i: number): number => {
     if (size && m.kind === 'mate') {

@@ -49,16 +49,10 @@ export interface SizeModel {
   readonly dialUncertaintyMm: number;
   readonly settingMm: number;
   readonly wiresSharedMm: number;
-  /** Mates there are to try, besides those of the history, by name. */
-  readonly mates: readonly {
-    readonly name: string;
-    readonly bounds: Bounds | null;
-    readonly lengthMm: number | null;
-  }[];
 }
 
 /** Hypotheses in the cloud. */
-export const CLOUD = 2000;
+const CLOUD = 2000;
 const SEED = 20_26;
 /** A pass takes 60 to 97 % of what stands before the tool. Common practice, no source. */
 const SHARE = [0.6, 0.97] as const;
@@ -87,7 +81,7 @@ export interface Cloud {
   readonly shared: Float64Array;
   readonly side: Float64Array;
   readonly hand: Float64Array;
-  readonly mates: Map<string, { readonly size: Float64Array; readonly lengthMm: number | null }>;
+  readonly mates: Map<string, Float64Array>;
   /** Lead error over length, only where mates of several lengths or a bind can tell it. */
   readonly lead: Float64Array;
   readonly w: Float64Array;
@@ -129,7 +123,7 @@ export class Sizing {
     const n = CLOUD;
     const start = this.scale.x(0);
     const of = (f: (i: number) => number): Float64Array => Float64Array.from({ length: n }, (_, i) => f(i));
-    const lead = tellsLead(m, history) ? LEAD_SIGMA : 0;
+    const lead = tellsLead(history) ? LEAD_SIGMA : 0;
     this.cloud = {
       n,
       x: of(() => start),
@@ -144,7 +138,6 @@ export class Sizing {
       w: of(() => 1 / n),
     };
     shuffle(this.cloud.share, this.dice);
-    for (const mate of m.mates) this.mate(mate.name, mate.bounds, mate.lengthMm);
     for (const e of history) this.take(e);
   }
 
@@ -223,9 +216,9 @@ export class Sizing {
   }
 
   /** Mate's own x: the part's x less its clearance to it. */
-  mate(name: string, bounds: Bounds | null, lengthMm: number | null): Float64Array {
+  mate(name: string, bounds: Bounds | null): Float64Array {
     const known = this.cloud.mates.get(name);
-    if (known) return known.size;
+    if (known) return known;
     const s = signOf(this.m);
     const n = this.cloud.n;
     const [low, high] = bounds
@@ -236,7 +229,7 @@ export class Sizing {
     // evenly, so that no tail of it is thin
     const size = Float64Array.from({ length: n }, (_, i) => low + ((high - low) * (i + 0.5)) / n);
     shuffle(size, this.dice);
-    this.cloud.mates.set(name, { size, lengthMm });
+    this.cloud.mates.set(name, size);
     return size;
   }
   /** Nothing said of a mate: it fits a thread of this surface and pitch, as crests stand over the pitch line. */
@@ -252,7 +245,7 @@ export class Sizing {
   }
 
   private tried(e: Extract<SizeEvent, { kind: 'mate' }>): void {
-    const size = this.mate(e.name, e.bounds, e.lengthMm);
+    const size = this.mate(e.name, e.bounds);
     const tan2 = this.scale.slope;
     const [low, high] = bandOf(e.result);
     this.weigh((i) => {
@@ -323,8 +316,7 @@ export class Sizing {
     const { scale } = this;
     const gap = Float64Array.from(c.x, (x, i) => scale.depth(x) - (c.dial[i] ?? 0));
     const law = c.law.slice();
-    for (const a of [gap, c.x, c.share, c.shared, c.hand, c.lead, ...[...c.mates.values()].map((m) => m.size)])
-      apart(a);
+    for (const a of [gap, c.x, c.share, c.shared, c.hand, c.lead, ...c.mates.values()]) apart(a);
     for (let i = 0; i < c.n; i += 1) {
       c.dial[i] = scale.depth(c.x[i] ?? 0) - (gap[i] ?? 0);
       c.share[i] = Math.min(SHARE[1], Math.max(SHARE[0], c.share[i] ?? 0));
@@ -351,19 +343,18 @@ export class Sizing {
 const SHRINK = 0.98;
 /** Lead of a screw cut by its own gears is off by this much, mm per mm, one standard deviation. Common practice, no source. */
 const LEAD_SIGMA = 0.0002;
-const tellsLead = (m: SizeModel, history: readonly SizeEvent[]): boolean => {
+const tellsLead = (history: readonly SizeEvent[]): boolean => {
   const lengths = new Set<number>();
   for (const e of history)
     if (e.kind === 'mate') {
       if (e.result === 'binds') return true;
       if (e.lengthMm !== null) lengths.add(e.lengthMm);
     }
-  for (const mate of m.mates) if (mate.lengthMm !== null) lengths.add(mate.lengthMm);
   return lengths.size > 1;
 };
 
 /** Where on the scale of feel a result lies. */
-export function bandOf(result: MateResult): readonly [number, number] {
+function bandOf(result: MateResult): readonly [number, number] {
   switch (result) {
     case 'no-start':
       return [-Infinity, EDGES.starts];

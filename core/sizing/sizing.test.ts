@@ -14,7 +14,6 @@ const MODEL: SizeModel = {
   dialUncertaintyMm: 0.02,
   settingMm: 0.003,
   wiresSharedMm: 0.002,
-  mates: [],
 };
 const ask = (over: Partial<SizeAsked>): ReturnType<typeof sizeOf> =>
   sizeOf({

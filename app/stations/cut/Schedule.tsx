@@ -1,6 +1,8 @@
 import { wholeNumber } from '../../../core/lathe/typed.ts';
 import { passesWanted } from '../../../core/job/cutPlan.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { DEPTH_RULES } from '../../../core/job/schema.ts';
+import { RULE_NAMES } from '../../../words/setup.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
@@ -16,12 +18,7 @@ export function Schedule() {
       <Choice
         label="Each pass takes"
         value={job.cut.rule}
-        options={[
-          { value: 'constant-area', label: 'the same chip' },
-          { value: 'constant-depth', label: 'the same depth' },
-          { value: 'constant-force', label: 'the same force' },
-          { value: 'step', label: 'a step' },
-        ]}
+        options={DEPTH_RULES.map((value) => ({ value, label: RULE_NAMES[value] }))}
         onChange={(v) => act({ do: 'setSchedule', rule: v })}
       />
       <Choice

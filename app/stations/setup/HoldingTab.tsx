@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import clsx from 'clsx';
 import { fitOfJob } from '../../../core/job/derive.ts';
-import { metalOf, mountedOf } from '../../../core/job/metal.ts';
+import { metalOf, mountedOf, standingOfPart } from '../../../core/job/metal.ts';
 import { HOLDINGS, RESTS } from '../../../core/job/schema.ts';
 import { holdingOf, type HoldingView } from '../../../core/job/holdingView.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -57,7 +57,8 @@ function HeldFields() {
   const { job } = useJobView();
   const system = useSystem();
   const { held } = job.setup;
-  const mounted = metalOf(job).mounted ? mountedOf(job) : null;
+  const metal = metalOf(job);
+  const mounted = metal.mounted ? mountedOf(standingOfPart(job, metal.part)) : null;
   const otherwise =
     mounted !== null && held.by !== null && (mounted.holding !== held.by || mounted.steady !== held.rest);
   return (

@@ -31,6 +31,7 @@ export function StopTab() {
   const byHand = setup.end === 'taper-out' || setup.end === 'stop';
   const lead = gearState(job, shop)?.lead;
   const said = end && rpm !== null ? atSpeedText(end, rpm) : '';
+  const how = end ? endText(end, lathe !== null && !isGeared(lathe), system, rpm) : '';
   const speeds = (lathe?.speeds ?? []).toSorted((a, b) => a - b);
   return (
     <div className="grid gap-3">
@@ -154,9 +155,7 @@ export function StopTab() {
           working={{ title: 'Time to react', steps: react.steps }}
         />
       )}
-      {end && endText(end, lathe !== null && !isGeared(lathe), system, rpm) !== '' && (
-        <Note tone="say">{endText(end, lathe !== null && !isGeared(lathe), system, rpm)}</Note>
-      )}
+      {how !== '' && <Note tone="say">{how}</Note>}
     </div>
   );
 }

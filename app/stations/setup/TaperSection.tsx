@@ -1,9 +1,9 @@
-import { numberOf } from '../../../core/quantity/rational.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
-import { leadOf, threadFormOf } from '../../../core/standards/thread.ts';
+import { leadMmOf, threadFormOf } from '../../../core/standards/thread.ts';
 import { latheOf } from '../../../core/job/derive.ts';
 import { isGeared } from '../../../core/lathe/schema.ts';
-import { TAPER_WAY_NAMES, TAPER_WAYS, taperDepthText, taperWayText } from '../../../words/taper.ts';
+import { TAPER_WAYS } from '../../../core/job/schema.ts';
+import { TAPER_WAY_NAMES, taperDepthText, taperWayText } from '../../../words/taper.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Choice, Note } from '../../ui/controls.tsx';
@@ -50,7 +50,7 @@ export function TaperSection() {
           way,
           {
             taper,
-            leadMm: numberOf(leadOf(thread)),
+            leadMm: leadMmOf(thread),
             overCentresMm: job.setup.overCentresMm,
             make: job.intake.make,
             leftHand: thread.leftHand,

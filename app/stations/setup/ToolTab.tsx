@@ -1,4 +1,3 @@
-import { tipOf } from '../../../core/job/cutPlan.ts';
 import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { toolViewOf } from '../../../core/job/toolView.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
@@ -31,7 +30,7 @@ export function ToolTab() {
     );
   const view = found.value;
   const { sheet, tipFlatMm } = view;
-  const tip = tipOf(job, thread);
+  const { tip } = view.tool;
   const internal = fit.make === 'internal';
   const bare = (mm: number): string => lengthText(mm, system, { ...FINE, bare: true });
   const leans = trailingSideText(sheet.trailingReliefDeg);

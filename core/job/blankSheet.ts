@@ -1,4 +1,5 @@
 import { coastTurns, stoppingTurns } from '../cutting/clearRun.ts';
+import { speedFrom } from '../cutting/speed.ts';
 import type { FitPlan } from '../fit/fit.ts';
 import { numberOf } from '../quantity/rational.ts';
 import { plain, type Step } from '../quantity/working.ts';
@@ -81,7 +82,8 @@ export function blankSheet(job: Job, shop: Shop): BlankSheet | null {
 function stopWidth(job: Job, shop: Shop): { readonly mm: number; readonly step: Step } | null {
   const lead = gearState(job, shop)?.lead;
   const view = setupOf(job, shop);
-  const rpm = view?.rpm ?? latheOf(job, shop)?.speeds[0] ?? null;
+  // too quick all of them: the room is made for the slowest
+  const rpm = view?.allTooQuick ? speedFrom(latheOf(job, shop)?.speeds ?? [], 0) : (view?.rpm ?? null);
   if (!lead || !view?.end || view.end.toolWidthMm === null || rpm === null) return null;
   const leadMm = numberOf(lead);
   const { coast, needS, toolWidthMm: toolMm } = view.end;

@@ -60,7 +60,6 @@ export function toolViewOf(job: Job): Outcome<ToolView> | null {
   });
   const depthMm = fit.depthMm;
   const flat = 'flatMm' in own.tool.tip ? own.tool.tip.flatMm : null;
-  const within = Math.max(FLAT_MM, FLAT_SHARE * own.pitchMm);
   const { neckMm } = job.setup.bar;
   if (!sheet.ok) return sheet;
   return good({
@@ -68,18 +67,22 @@ export function toolViewOf(job: Job): Outcome<ToolView> | null {
     sheet: flat === null ? withNose(own.tool, sheet.value) : sheet.value,
     ...own,
     depthMm,
-    tipFlatMm:
-      flat === null
-        ? null
-        : {
-            value: flat,
-            least: Math.max(0, flat - within),
-            most: Math.max(flat, Math.min(flat + within, fit.widestTipMm)),
-          },
+    tipFlatMm: flat === null ? null : { value: flat, ...flatLimits(flat, fit.widestTipMm, own.pitchMm) },
     topWidthMm: widthMm(own.tool, depthMm),
     blocks: blocksOf(own.tool, sheet.value),
     endReliefDeg: external || neckMm === null ? null : endReliefInBore(majorMm / 2, neckMm / 2, job.setup.clearanceDeg),
   });
+}
+
+/** How wide the flat may be ground. One in the holder that is wider than clears the root is no limit of itself. */
+function flatLimits(
+  flatMm: number,
+  widestMm: number,
+  pitchMm: number,
+): { readonly least: number; readonly most: number } {
+  const wanted = Math.min(flatMm, widestMm);
+  const within = Math.max(FLAT_MM, FLAT_SHARE * pitchMm);
+  return { least: Math.max(0, wanted - within), most: Math.min(wanted + within, widestMm) };
 }
 
 function blocksOf(tool: ToolOutline, sheet: ToolSheet): ToolView['blocks'] {

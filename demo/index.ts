@@ -6,7 +6,7 @@ import { evidenceOfJob, partOf } from '../core/job/evidence.ts';
 import { rank } from '../core/identify/rank.ts';
 import { readEntry } from '../core/reading/kinds.ts';
 import type { EntryText } from '../core/reading/kind.ts';
-import type { Job, Reading, Shop } from '../core/job/schema.ts';
+import type { Job, Reading, Shop, Pin } from '../core/job/schema.ts';
 import type { StationId } from '../core/job/stations.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
 import { demoLathes } from './lathes.ts';
@@ -18,12 +18,20 @@ export function demoShop(): Shop {
     ...emptyShop(),
     name: DEMO_SHOP,
     lathes: demoLathes(),
-    wiresMm: [0.29, 0.335, 0.455, 0.62, 0.725, 0.895, 1.1, 1.35, 1.65, 2.0574, 2.05, 2.55, 3.2, 4].sort(
-      (a, b) => a - b,
-    ),
+    pins: [
+      ...[0.29, 0.335, 0.455, 0.62, 0.725, 0.895, 1.1, 1.35, 1.65, 2.05, 2.0574, 2.55, 3.2, 4].map((mm) =>
+        pin('wire', mm),
+      ),
+      { ...pin('drill', 2.1), measuredMm: 2.087, roundMm: 0.004 },
+      pin('needle', 1.5),
+      pin('needle', 2.5),
+      ...[1, 1.5, 2, 2.381, 3].map((mm) => pin('ball', mm)),
+    ],
     settings: { ...emptyShop().settings, operator: 'Ines Tarrow' },
   };
 }
+
+const pin = (kind: Pin['kind'], mm: number): Pin => ({ kind, mm, measuredMm: null, roundMm: null });
 
 type Told = readonly [
   quantity: EntryText['quantity'],
@@ -243,7 +251,7 @@ export function demoJobs(): Job[] {
     checks: ['ground', 'height', 'square', 'true', 'relief', 'zero', 'clear'],
   };
   brass.cut = { ...brass.cut, passes: { count: 6, after: 0 }, firstMaxMm: 0.1, lastMinMm: 0.02, springs: 1 };
-  brass.prove = { wire: { text: '0.29', mm: 0.29 } };
+  brass.prove = { ...brass.prove, wire: { text: '0.29', mm: 0.29 } };
   brass.record = { note: 'Light oil, 250 rev/min, top slide straight in would have done as well.', verdict: 'fits' };
   acts(brass, shop, '2026-11-04T10:00:00.000Z', [
     { do: 'mount', holding: 'collet' },

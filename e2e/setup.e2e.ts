@@ -21,7 +21,7 @@ test('the tool sheet is drawn, written as DXF, SVG and PDF, and a tab is gone to
   await expect(page.getByRole('img', { name: /The tool: 29\.0° included, tip 2\.559/ })).toBeVisible();
   for (const [button, name, begins] of [
     ['SVG', 'sluice-gate-spindle-tool.svg', '<?xml'],
-    ['DXF to cut by', 'sluice-gate-spindle-tool.dxf', '0'],
+    ['DXF', 'sluice-gate-spindle-tool.dxf', '0'],
     ['PDF to print', 'sluice-gate-spindle-tool.pdf', '%PDF-'],
   ] as const) {
     const [file] = await Promise.all([

@@ -8,7 +8,9 @@ import { stationStates, stationsOf, type StationState } from '../core/job/chain.
 import { conclusion } from '../words/conclusions.ts';
 import { pitchDiameterNow } from '../core/job/cutPlan.ts';
 import { suggestDeeper } from '../core/job/deeper.ts';
-import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from '../core/job/derive.ts';
+import type { EventKind } from '../core/job/events.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
+import { measurePlan } from '../core/job/measure.ts';
 import { standing, type Metal } from '../core/job/metal.ts';
 import { tipDiameterNowMm } from '../core/job/recut.ts';
 import { aimsAfter, partBefore } from '../core/job/partBefore.ts';
@@ -62,6 +64,9 @@ const metalReply = (job: Job, view: CardView) => {
   };
 };
 
+/** What was tried, measured and read of the finished thread. */
+const PROOFS: ReadonlySet<EventKind> = new Set(['tried', 'overWires', 'betweenBalls', 'gauged', 'formRead', 'dressed']);
+
 /** All that the stations conclude and show, in SI, from one job and its shop. @param ranking of the evidence, null where there is none */
 export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answers {
   const top: ThreadSpec | null = ranking ? likeliest(ranking, job) : null;
@@ -70,7 +75,7 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
   const machine = machineOf(job, shop, states);
   const fit = fitOfJob(job);
   const gears = gearState(job, shop);
-  const wires = wirePlan(job, shop);
+  const wires = measurePlan(job, shop);
   const lathe = latheOf(job, shop);
   return {
     stations: Object.fromEntries(
@@ -121,6 +126,7 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
     prove: {
       targetPitchDiameterMm: fit?.pitchDiameterMm ?? null,
       wires: wires && {
+        by: wires.by,
         wireMm: wires.wireMm,
         bestMm: wires.bestMm,
         targetMm: wires.targetMm,
@@ -129,7 +135,7 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
       },
       /** What the last trial or measurement says of the next cut. */
       next: suggestDeeper(job, shop, machine.metal),
-      tests: standing(job.events).filter((e) => e.kind === 'tried' || e.kind === 'overWires' || e.kind === 'gauged'),
+      tests: standing(job.events).filter((e) => PROOFS.has(e.kind)),
     },
     /** What was right on the part before, and what may be aimed at on this one. */
     before: beforeReply(job, shop),

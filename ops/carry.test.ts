@@ -19,7 +19,10 @@ interface Reply {
   readonly name: { readonly believed: unknown };
   readonly fit: { readonly startDiameterMm: number; readonly pitchDiameterMm: number } | null;
   readonly metal: { readonly part: number; readonly cuts: number };
-  readonly prove: { readonly next: { readonly code: string; readonly byMm: number } | null };
+  readonly prove: {
+    readonly next: { readonly code: string; readonly byMm: number } | null;
+    readonly wires: { readonly by: 'wires' | 'balls'; readonly targetMm: number } | null;
+  };
   readonly stations: Readonly<Record<string, { readonly state: string; readonly conclusion: string | null }>>;
   readonly record: { readonly verdict: string | null };
 }
@@ -73,7 +76,10 @@ function carry(door: Door, blankMm: (part: number) => number, heard: string[] = 
     else if ((card.do === 'measure' || card.do === 'try') && prove.next === null)
       door.edit({ do: 'tryMate', mate: 'its mate', result: heard.shift() ?? 'runs' });
     else if (prove.next?.code === 'deeper') door.edit({ do: 'deeper', byMm: prove.next.byMm });
-    else if (prove.next?.code === 'fits') door.edit({ do: 'finishPart' });
+    else if (prove.next?.code === 'fits' || prove.next?.code === 'enough') door.edit({ do: 'finishPart' });
+    else if (prove.next?.code === 'spring') door.edit({ do: 'springDone' });
+    else if (prove.next?.code === 'measure' && prove.wires)
+      door.edit({ do: prove.wires.by === 'wires' ? 'overWires' : 'betweenBalls', mm: prove.wires.targetMm });
     else throw new Error(JSON.stringify(card));
   }
   throw new Error(`no end: ${acts.slice(-12).join(' ')}`);

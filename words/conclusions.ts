@@ -4,7 +4,8 @@ import type { UnitSystem } from '../core/quantity/units.ts';
 import { cutPlan, planRequest } from '../core/job/cutPlan.ts';
 import { nextPass } from '../core/job/nextPass.ts';
 import { recutting } from '../core/job/recut.ts';
-import { engagedOf, fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from '../core/job/derive.ts';
+import { engagedOf, fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
+import { measurePlan } from '../core/job/measure.ts';
 import { feedOf } from '../core/job/feed.ts';
 import { metalOf, standingOfPart } from '../core/job/metal.ts';
 import { isGeared } from '../core/lathe/schema.ts';
@@ -94,7 +95,7 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
     }
     case 'prove': {
       const tried = standingOfPart(job).findLast((e) => e.kind === 'tried' && e.result !== 'note');
-      const w = wirePlan(job, shop);
+      const w = measurePlan(job, shop);
       const last = w?.measured.at(-1);
       if (tried?.kind === 'tried' && tried.n > (last?.n ?? 0))
         return `${tried.mate || 'Its mate'}: ${TRY_NAMES[tried.result]}`;

@@ -1,6 +1,7 @@
 import type { LedgerEvent } from '../core/job/events.ts';
 import type { Aim, PartBefore } from '../core/job/partBefore.ts';
 import { TRY_NAMES } from './conclusions.ts';
+import { BIND_NAMES, DRESS_NAMES, FORM_NAMES } from './prove.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { trainText } from '../core/gearing/trainText.ts';
@@ -76,9 +77,27 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
     case 'tried':
       return e.result === 'note'
         ? e.note
-        : `${e.mate || 'Mate'} tried: ${TRY_NAMES[e.result]}${e.turns === null ? '' : `, ${e.turns} turns`}${e.note ? `; ${e.note}` : ''}`;
+        : [
+            `${e.mate || 'Mate'} tried: ${TRY_NAMES[e.result]}`,
+            e.turns === null ? null : `${e.turns} turns`,
+            e.where === null ? null : BIND_NAMES[e.where],
+            e.atMm === null ? null : `at ${len(e.atMm)}`,
+            e.shakeMm === null ? null : `play ${len(e.shakeMm)}`,
+          ]
+            .filter((x) => x !== null)
+            .join(', ') + (e.note ? `; ${e.note}` : '');
     case 'overWires':
-      return `Over wires ${e.text}${e.wire ? ` (wires ${e.wire.text})` : ''}`;
+      return [
+        `Over ${e.count === 3 ? 'wires' : e.count === 2 ? 'two wires' : 'one wire'} ${e.text}`,
+        e.wire ? ` (wire ${e.wire.text})` : '',
+        e.atMm === null ? '' : ` at ${len(e.atMm)}`,
+      ].join('');
+    case 'betweenBalls':
+      return `Between balls ${e.text}${e.ball ? ` (ball ${e.ball.text})` : ''}${e.atMm === null ? '' : ` at ${len(e.atMm)}`}`;
+    case 'formRead':
+      return `${FORM_NAMES[e.what]} ${e.text}${e.atMm === null ? '' : ` at ${len(e.atMm)}`}`;
+    case 'dressed':
+      return DRESS_NAMES[e.what].done;
     case 'gauged':
       return `${e.which === 'go' ? 'Go' : 'Not-go'} gauge ${e.passes ? 'goes' : 'does not go'}`;
     case 'rezeroed':

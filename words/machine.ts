@@ -44,6 +44,10 @@ export function byText(s: Setting): string {
   return `${s.slide === 'top' ? 'Top slide' : 'Cross slide'}, ${s.wound === 'back' ? 'back by' : 'in by'}`;
 }
 
+/** "Cross slide, again": the setting of the last pass once more. */
+export const againText = (s: Setting): string =>
+  s.slide === 'control' ? 'At the control, again' : `${s.slide === 'top' ? 'Top slide' : 'Cross slide'}, again`;
+
 /** The slide that is only brought back to where it stood. */
 export const restText = (s: Setting): string =>
   `${s.slide === 'top' ? 'Top slide' : 'Cross slide'} stays at ${dialText(s, ', then ')} ${s.unit}`;

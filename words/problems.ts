@@ -327,6 +327,8 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'gauge-without-size': () => ['A gauge says something only by its own size.', 'the pitch diameter of the gauge'],
   'wires-on-nut': () => ['Wires go over a screw; between the flanks of a nut go balls.', 'ballMm and betweenBallsMm'],
   'balls-on-screw': () => ['Balls go into a nut; over a screw go wires.', 'wireMm and overWiresMm'],
+  'lead-without-span': () => ['A lead is read over a length.', 'the length that it should have been'],
+  'round-without-place': () => ['Where about the part was it read?', 'the angle about the part, 0 to 360 degrees'],
   'one-wire-needs-major': () => [
     'One wire is measured against the crest on the other side: its diameter has to be known.',
     'the major diameter as measured',

@@ -1,6 +1,7 @@
 import { trainText } from '../core/gearing/trainText.ts';
 import { cutPlan, planRequest } from '../core/job/cutPlan.ts';
-import { fitOfJob, gearState, latheOf, threadOfJob, wirePlan } from '../core/job/derive.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
+import { measurePlan } from '../core/job/measure.ts';
 import { feedOf } from '../core/job/feed.ts';
 import { metalOf, standingOfPart } from '../core/job/metal.ts';
 import { nextPass } from '../core/job/nextPass.ts';
@@ -90,7 +91,7 @@ export function shortConclusion(station: StationId, job: Job, shop: Shop, system
     }
     case 'prove': {
       const tried = standingOfPart(job).findLast((e) => e.kind === 'tried' && e.result !== 'note');
-      const wires = wirePlan(job, shop);
+      const wires = measurePlan(job, shop);
       const last = wires?.measured.at(-1);
       if (tried?.kind === 'tried' && tried.result !== 'note' && tried.n > (last?.n ?? 0)) return TRIED[tried.result];
       if (!wires) return null;

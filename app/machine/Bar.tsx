@@ -56,12 +56,15 @@ export function SideAct({
   onClick,
   children,
   pressed,
+  chosen,
   className,
   label,
 }: {
   readonly onClick: () => void;
   readonly children: ReactNode;
   readonly pressed?: boolean;
+  /** One of several ways, and this is the one. */
+  readonly chosen?: boolean;
   readonly className?: string;
   readonly label?: string;
 }) {
@@ -69,10 +72,11 @@ export function SideAct({
     <Button
       onClick={onClick}
       className={clsx(
-        'bar-side min-w-[5.5rem] grow px-3 text-[1.06rem] font-semibold leading-tight aria-expanded:bg-ink aria-expanded:bg-none aria-expanded:text-onink',
+        'bar-side min-w-[5.5rem] grow px-3 text-[1.06rem] font-semibold leading-tight aria-expanded:bg-ink aria-expanded:bg-none aria-expanded:text-onink aria-pressed:bg-ink aria-pressed:bg-none aria-pressed:text-onink',
         className,
       )}
       {...(pressed === undefined ? {} : { 'aria-expanded': pressed })}
+      {...(chosen === undefined ? {} : { 'aria-pressed': chosen })}
       {...(label === undefined ? {} : { 'aria-label': label })}
     >
       {children}

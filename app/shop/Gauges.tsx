@@ -1,13 +1,11 @@
 import { Trash2 } from 'lucide-react';
-import { parseLength } from '../../core/quantity/length.ts';
-import { FINE, lengthText } from '../../core/quantity/format.ts';
 import { parseUncertaintyDeg } from '../../core/lathe/typed.ts';
-import { good } from '../../core/quantity/outcome.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
 import { Button, Panel } from '../ui/controls.tsx';
 import { DraftScope } from '../ui/drafts.ts';
 import { LengthField, TextField, TypedField } from '../ui/fields.tsx';
 import { Page } from './Page.tsx';
+import { PinsPanel } from './PinsPanel.tsx';
 
 const setUncertainty = (id: string) => (value: number) =>
   editShop('change an uncertainty', (d) => void (d.instruments.find((x) => x.id === id)!.uncertainty = value));
@@ -88,45 +86,7 @@ export function Gauges() {
             ))}
           </div>
         </Panel>
-        <Panel title="Wires and pins owned">
-          <TypedField
-            label="Add diameters (any equal set of three will do), then Enter"
-            shown=""
-            placeholder=".081 in, 1.0, 1/16"
-            parse={(t) => {
-              const out: number[] = [];
-              for (const part of t.split(/;|,(?=\s)|\n/)) {
-                const l = parseLength(part, { system, field: 'wires', maxMm: 60 });
-                if (!l.ok) return l;
-                out.push(l.value.mm);
-              }
-              return good(out);
-            }}
-            onCommit={(list) =>
-              editShop(
-                'add wires',
-                (d) => void (d.wiresMm = [...new Set([...d.wiresMm, ...list])].sort((a, b) => a - b)),
-              )
-            }
-          />
-          <ul className="mt-3 flex flex-wrap gap-2">
-            {shop.wiresMm.map((w) => (
-              <li key={w}>
-                <button
-                  type="button"
-                  className="num min-h-12 rounded-md border border-line px-3 hover:bg-inset"
-                  aria-label={`Remove wires of ${lengthText(w, system, FINE)}`}
-                  onClick={() => editShop('remove wires', (d) => void (d.wiresMm = d.wiresMm.filter((x) => x !== w)))}
-                >
-                  {lengthText(w, system, FINE)} <span aria-hidden>&times;</span>
-                </button>
-              </li>
-            ))}
-          </ul>
-          {shop.wiresMm.length === 0 && (
-            <p className="text-ink2">None entered: Prove then reckons with the best wire for each thread.</p>
-          )}
-        </Panel>
+        <PinsPanel />
       </div>
     </Page>
   );

@@ -54,5 +54,21 @@ function metal(
   };
 }
 
+/** Linear expansion by material, per K; from memory. */
+const EXPANSION: Readonly<Record<string, number>> = {
+  'stainless steel': 16e-6,
+  'cast iron': 10.5e-6,
+  brass: 19e-6,
+  bronze: 18e-6,
+  aluminium: 23e-6,
+  magnesium: 26e-6,
+  titanium: 8.6e-6,
+  'beryllium copper': 17.5e-6,
+};
+/** Of steel: 11.5 um on a metre and degree. Common practice. */
+export const STEEL_EXPANSION = 11.5e-6;
+/** Expansion of a material, per K; of one that is not known here, of steel. */
+export const expansionOf = (name: string): number => own(EXPANSION, name) ?? STEEL_EXPANSION;
+
 /** What is known of a material by its name; null: nothing. */
 export const materialOf = (name: string): Material | null => own(MATERIAL_DATA, name) ?? null;

@@ -2,6 +2,7 @@ import { jobToV3 } from './jobV3.ts';
 import { jobToV4 } from './jobV4.ts';
 import { jobToV5 } from './jobV5.ts';
 import { jobToV6 } from './jobV6.ts';
+import { jobToV7 } from './jobV7.ts';
 import { JOB_VERSION } from '../job/stations.ts';
 import { upgrade, type Step } from './loose.ts';
 
@@ -12,9 +13,16 @@ import { upgrade, type Step } from './loose.ts';
  * Version 2: crest and root radius and the hand may be read; nothing that was written before changes. Version 3: what was
  * done is a ledger of events instead of a count of passes. Version 4: what a fit is counted from has a name; worn mates,
  * cleaning up and steps of one's own. Version 5: the part beside its thread; aims by hand. Version 6:
- * how it is held, how the thread ends, and with what it is cut; stages.
+ * how it is held, how the thread ends, and with what it is cut; stages. Version 7: how it is proved.
  */
-const JOB_STEPS: Readonly<Record<number, Step>> = { 1: (doc) => doc, 2: jobToV3, 3: jobToV4, 4: jobToV5, 5: jobToV6 };
+const JOB_STEPS: Readonly<Record<number, Step>> = {
+  1: (doc) => doc,
+  2: jobToV3,
+  3: jobToV4,
+  4: jobToV5,
+  5: jobToV6,
+  6: jobToV7,
+};
 
 export const upgradeJob = (doc: unknown): unknown => upgrade(doc, JOB_STEPS, JOB_VERSION);
 export { upgradeShop } from './upgradeShop.ts';

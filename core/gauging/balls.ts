@@ -9,7 +9,7 @@ import { formOfFlanks, type Groove } from './wires.ts';
  * The groove of a nut as a ball meets it: its crest is the minor diameter, its straight flanks reach towards the root as far as
  * that is not round. @throws RangeError for a square thread
  */
-function nutGrooveOf(form: ThreadForm, pitchMm: number, starts: number): Groove {
+export function nutGrooveOf(form: ThreadForm, pitchMm: number, starts: number): Groove {
   const { leadingFlankDeg: a1, trailingFlankDeg: a2, internal } = form;
   const apex = fundamentalHeightMm(pitchMm, a1, a2) / 2;
   const straight = (edge: Edge, reach: number): number =>

@@ -1,5 +1,6 @@
 import { leadAngleDeg } from '../form/sizes.ts';
 import { plain, type Step } from '../quantity/working.ts';
+import { betweenBallsMm } from './balls.ts';
 import { overWiresMm, type Groove } from './wires.ts';
 
 const deg = (x: number): string => `${plain(x)}\u00b0`;
@@ -36,6 +37,37 @@ export function wireSteps(g: Groove, pitchDiameterMm: number, wireMm: number): r
       result: overWiresMm(g, pitchDiameterMm, wireMm, 'textbook'),
       unit: 'mm',
       source: 'NBS Handbook H28',
+    },
+  ];
+}
+
+/** How the measurement between two balls comes about: flat geometry, then the helix as it is. @param beyondMm what the helix adds */
+export function ballSteps(g: Groove, pitchDiameterMm: number, ballMm: number, beyondMm: number): readonly Step[] {
+  const { leadingHalfAngleDeg: a1, trailingHalfAngleDeg: a2, pitchMm: p } = g;
+  const equal = a1 === a2;
+  const flat = betweenBallsMm(g, pitchDiameterMm, ballMm);
+  return [
+    {
+      name: 'Between two balls, lead angle left out',
+      symbol: 'M',
+      formula: equal
+        ? 'D2 + (P / 2) / tan a \u2212 w (1 + 1 / sin a)'
+        : 'D2 + P / (tan a1 + tan a2) \u2212 w (1 + cos((a1 \u2212 a2) / 2) / sin((a1 + a2) / 2))',
+      values: equal
+        ? `${plain(pitchDiameterMm)} + ${plain(p / 2)} / tan ${deg(a1)} \u2212 ${plain(ballMm)} \u00d7 (1 + 1 / sin ${deg(a1)})`
+        : `${plain(pitchDiameterMm)} + ${plain(p)} / (tan ${deg(a1)} + tan ${deg(a2)}) \u2212 ${plain(ballMm)} \u00d7 (1 + cos ${deg(Math.abs(a1 - a2) / 2)} / sin ${deg((a1 + a2) / 2)})`,
+      result: flat,
+      unit: 'mm',
+      source: 'the formula over wires turned inside out',
+    },
+    {
+      name: 'With the lead angle',
+      symbol: 'M',
+      formula: 'ball pressed into the helix, solved numerically',
+      values: `${plain(flat)} \u2212 ${plain(-beyondMm)}`,
+      result: flat + beyondMm,
+      unit: 'mm',
+      source: 'geometry of sphere and helicoid',
     },
   ];
 }

@@ -8,7 +8,8 @@ import type { Problem } from '../quantity/outcome.ts';
 import { cautionsAt, type CautionCode } from './cautions.ts';
 import type { Because } from './chain.ts';
 import { changedFacts, cutFacts, cutPlan, jobStages, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
-import { gearState, latheOf, threadOfJob, wirePlan } from './derive.ts';
+import { gearState, latheOf, threadOfJob } from './derive.ts';
+import { measurePlan } from './measure.ts';
 import type { EventBody } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
 import { metalOf, standingOfPart, type LostBy, type Metal } from './metal.ts';
@@ -106,7 +107,10 @@ export const testsSinceCut = (job: Job, metal: Metal) =>
     (e) =>
       e.n > metal.lastCutN &&
       (metal.cuts > 0 || metal.touched === 'groove') &&
-      ((e.kind === 'tried' && e.result !== 'note') || e.kind === 'overWires' || e.kind === 'gauged'),
+      ((e.kind === 'tried' && e.result !== 'note') ||
+        e.kind === 'overWires' ||
+        e.kind === 'betweenBalls' ||
+        e.kind === 'gauged'),
   );
 
 /** Everything that Cut shows, decided from the ledger and the plan. @param stale what upstream has to be looked at again */
@@ -246,7 +250,7 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
   const starts = threadOfJob(job)?.starts ?? 1;
   if (metal.cuts > 0 && metal.start < starts) return answer({ do: 'next-start' });
   return answer({
-    do: testsSinceCut(job, metal).length > 0 ? 'try' : wirePlan(job, shop) ? 'measure' : 'try',
+    do: testsSinceCut(job, metal).length > 0 ? 'try' : measurePlan(job, shop)?.atHand ? 'measure' : 'try',
     what: 'thread',
   });
 }

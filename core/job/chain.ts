@@ -137,7 +137,7 @@ export function basisOf(
 const testsText = (job: Job, metal: Metal): string =>
   standingOfPart(job, metal.part)
     .flatMap((e) =>
-      e.kind === 'overWires'
+      e.kind === 'overWires' || e.kind === 'betweenBalls'
         ? [e.text]
         : e.kind === 'tried'
           ? [`${e.mate || 'mate'} ${e.result}`]

@@ -37,6 +37,17 @@ export const notHeldYet = (): HeldYet => ({
   trueWith: [],
   foundBy: null,
 });
+/** Nobody has said yet with what it is proved: three wires, the nearest owned, by what the fit has. */
+export const notProvedYet = (): Job['prove'] => ({
+  wire: null,
+  count: 3,
+  warmK: null,
+  by: null,
+  clearance: null,
+  mates: [],
+  mate: '',
+  worth: { playNowMm: null, limitMm: null, ageYears: null, wornMm: null },
+});
 /** The whole depth by one rule, fed one way. */
 export const IN_ONE_GO = { stages: null, straightLastMm: 0 } satisfies Partial<Job['cut']>;
 
@@ -103,7 +114,7 @@ export function newJob(id: string, title: string, at: Date): Job {
       deeperStepMm: null,
       returnBy: 'reverse',
     },
-    prove: { wire: null },
+    prove: { ...notProvedYet() },
     quantity: { parts: 1, testPiece: false },
     events: [],
     pictures: [],
@@ -126,7 +137,7 @@ export const emptyShop = (): Shop => ({
     { id: 'template', name: 'Angle by template', measures: 'angle', uncertainty: 1 },
     { id: 'comparator', name: 'Comparator', measures: 'angle', uncertainty: 0.25 },
   ],
-  wiresMm: [],
+  pins: [],
   settings: {
     system: 'mm',
     theme: 'auto',

@@ -20,6 +20,30 @@ const common = {
 export const FactsSchema = Type.Record(Type.String({ maxLength: 120 }), text(4000));
 const orNull = <T extends TSchema>(schema: T) => Type.Union([Type.Null(), schema]);
 const depth = Type.Number({ minimum: -1000, maximum: 1000 });
+/** Along the thread from its end, mm; null: not said. */
+const along = orNull(Type.Number({ minimum: 0, maximum: 100_000 }));
+/** How much warmer than 20 degrees the part was, K; null: not said. */
+const warm = orNull(Type.Number({ minimum: -60, maximum: 300 }));
+const pin = orNull(object({ text: text(80), mm: positive }));
+
+/** How a mate bound: after the same turns wherever it started, at one place of the screw, tighter all along, only under its own weight. */
+export const BINDS = ['turns', 'place', 'tighter', 'weight'] as const;
+export type Binds = (typeof BINDS)[number];
+/** What a finished thread is read for. */
+export const FORM_READINGS = [
+  'leadingFlank',
+  'trailingFlank',
+  'majorDiameter',
+  'minorDiameter',
+  'crestFlat',
+  'rootFlat',
+  'lead',
+  'round',
+] as const;
+export type FormReading = (typeof FORM_READINGS)[number];
+/** What is done to a thread before its verdict, in this order. */
+export const DRESSED = ['wire-edge', 'crests', 'start', 'chamfer', 'clean'] as const;
+export type Dressed = (typeof DRESSED)[number];
 
 /** What each kind of event tells besides who, when and where. */
 export const EVENT_FIELDS = {
@@ -91,13 +115,43 @@ export const EVENT_FIELDS = {
     shakeMm: orNull(Type.Number({ minimum: 0, maximum: 100 })),
     note: text(),
     place: text(120),
+    /** Length of the mate, mm. */
+    lengthMm: orNull(positive),
+    /** Where it bound; null: it did not, or nobody has said. */
+    where: orNull(oneOf(...BINDS)),
+    atMm: along,
   },
   overWires: {
     mm: positive,
     text: text(80),
-    wire: orNull(object({ text: text(80), mm: positive })),
+    wire: pin,
     place: text(120),
+    /** Wires used; one is measured against the crest on the other side. */
+    count: Type.Integer({ minimum: 1, maximum: 3 }),
+    majorMm: orNull(positive),
+    warmK: warm,
+    atMm: along,
   },
+  betweenBalls: {
+    mm: positive,
+    text: text(80),
+    ball: pin,
+    place: text(120),
+    warmK: warm,
+    atMm: along,
+  },
+  /** The finished thread, read for its form: degrees or mm. */
+  formRead: {
+    what: oneOf(...FORM_READINGS),
+    value: finite,
+    text: text(80),
+    /** Lead: the length that it should have been. */
+    spanMm: orNull(positive),
+    atMm: along,
+    /** Round: where about the part it was read, degrees. */
+    roundDeg: orNull(Type.Number({ minimum: 0, maximum: 360 })),
+  },
+  dressed: { what: oneOf(...DRESSED) },
   gauged: {
     which: oneOf('go', 'not-go'),
     passes: Type.Boolean(),

@@ -10,7 +10,8 @@ import { conclusion } from '../../words/conclusions.ts';
 import { newJob } from './create.ts';
 import { suitFit } from './defaults.ts';
 import { cutPlan, planRequest } from './cutPlan.ts';
-import { gearState, threadOfJob, wirePlan } from './derive.ts';
+import { gearState, threadOfJob } from './derive.ts';
+import { measurePlan } from './measure.ts';
 import { metalOf } from './metal.ts';
 import { applyEdit } from './edits/index.ts';
 import { readEntry } from '../reading/kinds.ts';
@@ -143,7 +144,7 @@ describe('what follows from a job', () => {
     job.fit.pitchClearanceMm = 0;
     job.prove.wire = { text: '.081 in', mm: 0.081 * 25.4 };
     // 1.2777 in flat (BS 84 effective diameter 1.1585 in), plus under 2 um for the lead angle
-    expect((wirePlan(job, shop)?.targetMm ?? 0) / 25.4).toBeCloseTo(1.2778, 4);
+    expect((measurePlan(job, shop)?.targetMm ?? 0) / 25.4).toBeCloseTo(1.2778, 4);
   });
   test('the schedule ends at the depth', () => {
     const job = workedJob();
@@ -157,7 +158,7 @@ describe('what follows from a job', () => {
     expect([
       threadOfJob(job),
       cutPlan(job, planRequest(job, shop, metalOf(job))),
-      wirePlan(job, shop),
+      measurePlan(job, shop),
       gearState(job, shop),
     ]).toEqual([null, null, null, null]);
   });

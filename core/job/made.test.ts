@@ -3,7 +3,8 @@ import { cardOf } from './card.ts';
 import { notYet } from './chain.ts';
 import { conclusion } from '../../words/conclusions.ts';
 import { newJob } from './create.ts';
-import { fitOfJob, threadOfJob, wirePlan } from './derive.ts';
+import { fitOfJob, threadOfJob } from './derive.ts';
+import { measurePlan } from './measure.ts';
 import { mateChoices, playAt } from './mate.ts';
 import { copiedFrom, matePlaces } from './places.ts';
 import type { ThreadSpec } from '../standards/thread.ts';
@@ -135,14 +136,14 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     job.do({ do: 'touchOff' }, { do: 'deeper', byMm: 0.05 });
     while (job.card.do === 'set' && job.card.pass && !job.card.pass.spring) job.do({ do: 'passDone' });
     job.do({ do: 'overWires', mm: 30.1, text: '30.1' }, { do: 'tryMate', mate: 'the yoke', result: 'runs' });
-    expect(wirePlan(job.job, job.shop)?.measured).toHaveLength(1);
+    expect(measurePlan(job.job, job.shop)?.measured).toHaveLength(1);
     job.do({ do: 'finishPart' });
     const { depthMm, cuts } = metalOf(job.job);
     expect(partBefore(job.job)).toBeNull();
     job.do({ do: 'beginPart' });
     const before = partBefore(job.job);
     // what was measured and tried on the test piece proves nothing of this part
-    expect(wirePlan(job.job, job.shop)?.measured).toEqual([]);
+    expect(measurePlan(job.job, job.shop)?.measured).toEqual([]);
     expect(conclusion('prove', job.job, job.shop, 'mm')).not.toContain('yoke');
     expect(notYet('prove', job.job, job.shop)).toBe('nothing-tried');
     expect(before).toMatchObject({ part: 1, testPiece: true, deeperMm: 0.05, depthMm, passes: cuts });
@@ -176,7 +177,7 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     });
     b.do({ do: 'setFit', gauge: { end: 'not-go', school: 'inside' } });
     // Prove over wires judges by the gauge's own tenth, not by the work's limits
-    const { limitsMm } = wirePlan(b.job, b.shop) ?? {};
+    const { limitsMm } = measurePlan(b.job, b.shop) ?? {};
     expect((limitsMm?.max ?? 0) - (limitsMm?.min ?? 0)).toBeCloseTo(0.018, 3);
     b.do({ do: 'setFit', class: null });
     expect(fitOfJob(b.job)?.problem?.field).toBe('class');

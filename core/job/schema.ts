@@ -146,6 +146,27 @@ const Settlement = object({
   older: Type.Optional(Type.Literal(true)),
 });
 
+/** A mate by its name, its length, and what its pitch diameter is known to lie between. */
+export const MateSchema = object({
+  name: text(120),
+  lengthMm: measured,
+  minMm: measured,
+  maxMm: measured,
+});
+
+/** What is laid into grooves to measure them. */
+export const PIN_KINDS = ['wire', 'pin', 'drill', 'needle', 'ball'] as const;
+export const PinSchema = object({
+  kind: oneOf(...PIN_KINDS),
+  /** What is written on it. */
+  mm: positive,
+  /** What it measures itself; null: not measured. */
+  measuredMm: measured,
+  /** How far it is from round, mm; null: not measured. */
+  roundMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 1 })]),
+});
+export type Pin = Static<typeof PinSchema>;
+
 export const JobSchema = Type.Object(
   {
     format: Type.Literal('gelvin-job'),
@@ -320,8 +341,36 @@ export const JobSchema = Type.Object(
       returnBy: oneOf('reverse', 'dial'),
     }),
     prove: object({
-      /** Wire used, as typed. */
+      /** Wire, or ball, used, as typed. */
       wire: Type.Union([Type.Null(), object({ text: text(80), mm: positive })]),
+      /** Wires used. */
+      count: Type.Integer({ minimum: 1, maximum: 3 }),
+      /** How much warmer than 20 degrees the part is while it is measured, K; null: not said. */
+      warmK: Type.Union([Type.Null(), Type.Number({ minimum: -60, maximum: 300 })]),
+      /** It is right by its limits, or by its clearance to a mate; null: as the fit has it. */
+      by: Type.Union([Type.Null(), oneOf('limits', 'mate')]),
+      /** Clearance to the mate that is right, on pitch diameter, mm; null: as the duty has it. */
+      clearance: Type.Union([
+        Type.Null(),
+        object({
+          leastMm: Type.Number({ minimum: -1, maximum: 10 }),
+          mostMm: Type.Number({ minimum: -1, maximum: 10 }),
+        }),
+      ]),
+      /** Mates that it is tried with; the first counts. */
+      mates: Type.Array(MateSchema, { maxItems: 20 }),
+      /** Which of them is in the hand; empty: the first. */
+      mate: text(120),
+      /** Whether replacing is worth it. */
+      worth: object({
+        /** Axial play where it is used, as measured now, mm. */
+        playNowMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 100 })]),
+        /** Play at which it has to be done again. */
+        limitMm: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 100 })]),
+        ageYears: Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, maximum: 300 })]),
+        /** What the part that stays is worn, on pitch diameter, where it is used. */
+        wornMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 100 })]),
+      }),
     }),
     quantity: object({ parts: Type.Integer({ minimum: 1, maximum: 10_000 }), testPiece: Type.Boolean() }),
     /** What was done, in order; see events.ts. */
@@ -357,8 +406,8 @@ export const ShopSchema = Type.Object(
     name: Type.String({ minLength: 1, maxLength: 120 }),
     lathes: Type.Array(LatheSchema, { maxItems: 100 }),
     instruments: Type.Array(InstrumentSchema, { maxItems: 200 }),
-    /** Diameters of the pin and wire sets owned, mm. */
-    wiresMm: Type.Array(positive, { maxItems: 400 }),
+    /** Wires, pins, drill shanks, needles and balls owned. */
+    pins: Type.Array(PinSchema, { maxItems: 400 }),
     settings: object({
       system: oneOf('mm', 'in'),
       theme: oneOf('light', 'dark', 'auto'),

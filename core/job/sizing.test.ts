@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { m30 } from '../../app/testing/bench.ts';
 import { beliefText } from '../../words/size.ts';
 import { sizingOf } from './sizing.ts';
-import { wirePlan } from './derive.ts';
+import { measurePlan } from './measure.ts';
 
 describe('what the part on the lathe measures, by its whole ledger', () => {
   test('nothing cut says nothing', () => {
@@ -13,10 +13,10 @@ describe('what the part on the lathe measures, by its whole ledger', () => {
     const b = m30().passes(6);
     const rough = sizingOf(b.job, b.shop);
     expect(rough?.pitchDiameterMm.uncertainty).toBeGreaterThan(0.01);
-    const plan = wirePlan(b.job, b.shop);
+    const plan = measurePlan(b.job, b.shop);
     if (!plan || !rough) throw new Error('no wires');
     b.do({ do: 'overWires', mm: plan.targetMm + 0.3, text: 'x' });
-    const read = wirePlan(b.job, b.shop)?.measured[0]?.pitchDiameterMm ?? NaN;
+    const read = measurePlan(b.job, b.shop)?.measured[0]?.pitchDiameterMm ?? NaN;
     const told = sizingOf(b.job, b.shop);
     expect(told?.pitchDiameterMm.uncertainty).toBeLessThan(rough.pitchDiameterMm.uncertainty);
     // where dial and wires disagree it lies between, nearer to the wires

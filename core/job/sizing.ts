@@ -1,80 +1,173 @@
-import { sizeOf, USUAL, type Means, type SizeAnswer, type SizeTarget } from '../sizing/decide.ts';
-import type { SizeEvent } from '../sizing/model.ts';
+import { clearanceOfPlayMm, dutyOf, playOfClearanceMm } from '../fit/duty.ts';
+import { totalMm } from '../gauging/budget.ts';
+import {
+  effectsOf,
+  riskOf,
+  sizeOf,
+  USUAL,
+  type Effect,
+  type Means,
+  type SizeAnswer,
+  type SizeAsked,
+  type SizeTarget,
+} from '../sizing/decide.ts';
+import { feelMm, type Bounds, type SizeEvent } from '../sizing/model.ts';
 import { isSquare } from '../cutting/tip.ts';
 import { toolOf } from '../cutting/plan.ts';
-import { cosDeg } from '../quantity/units.ts';
-import { DIAL_UNCERTAINTY_MM, planRequest } from './cutPlan.ts';
-import { AT_SIZE_MM, fitOfJob, latheOf, wirePlan } from './derive.ts';
-import type { LedgerEvent } from './events.ts';
-import { feedOf } from './feed.ts';
-import { metalOf, standingOfPart } from './metal.ts';
-import { recutting } from './recut.ts';
-import type { Job, Shop } from './schema.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
+import { cosDeg } from '../quantity/units.ts';
+import { pitchMmOf } from '../standards/thread.ts';
+import { DIAL_UNCERTAINTY_MM, planRequest } from './cutPlan.ts';
+import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
+import type { EventOf, LedgerEvent } from './events.ts';
+import { feedOf } from './feed.ts';
+import { mateInHand, measurePlan, AT_SIZE_MM, type MeasurePlan } from './measure.ts';
+import { metalOf, standingOfPart, type Metal } from './metal.ts';
+import type { Job, Shop } from './schema.ts';
+import { recutting } from './recut.ts';
 
-/** What readings over the same wires share, and how well each is read, mm. Common practice, no source. */
-const WIRES_SHARED_MM = 0.002;
-const WIRES_READ_MM = 0.006;
+/** What is right: a pitch diameter, or a clearance to a mate; mm. */
+export type RightBy =
+  | { readonly by: 'limits'; readonly minMm: number; readonly maxMm: number; readonly of: 'class' | 'aim' }
+  | {
+      readonly by: 'mate';
+      readonly leastMm: number;
+      readonly mostMm: number;
+      /** Typed, what the duty wants, the clearance of the fit, or what a hand feels as free without shake. */
+      readonly of: 'typed' | 'duty' | 'fit' | 'feel';
+    };
+
+/** Of a clearance given as one figure, so much on either side is still it. Common practice, no source. */
+const CLEARANCE_SHARE = 0.5;
+/** Free by hand, no shake felt, in units of feel. Common practice, no source. */
+const FREE_BY_FEEL = [1, 4] as const;
+
+/** By what the part is proved, as the job has it; null: no fit yet. */
+export function rightBy(job: Job, shop: Shop): RightBy | null {
+  const fit = fitOfJob(job);
+  const thread = threadOfJob(job);
+  if (!fit || !thread) return null;
+  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
+  const by =
+    job.prove.by ??
+    (min !== null && max !== null
+      ? 'limits'
+      : job.prove.mates.length > 0 || !(measurePlan(job, shop)?.atHand ?? false)
+        ? 'mate'
+        : 'limits');
+  if (by === 'limits')
+    return {
+      by,
+      minMm: min ?? fit.pitchDiameterMm - AT_SIZE_MM,
+      maxMm: max ?? fit.pitchDiameterMm + AT_SIZE_MM,
+      of: min !== null && max !== null ? 'class' : 'aim',
+    };
+  const { clearance } = job.prove;
+  if (clearance) return { by, leastMm: clearance.leastMm, mostMm: clearance.mostMm, of: 'typed' };
+  if (job.fit.duty !== null && fit.form.leadingFlankDeg + fit.form.trailingFlankDeg > 0) {
+    const { least, most, on } = dutyOf(job.fit.duty);
+    const mm = (x: number): number => (on === 'play' ? clearanceOfPlayMm(fit.form, x) : x);
+    return { by, leastMm: mm(least), mostMm: mm(most), of: 'duty' };
+  }
+  const wanted = job.fit.pitchClearanceMm;
+  if (job.fit.class === null && wanted > 0)
+    return { by, leastMm: wanted * (1 - CLEARANCE_SHARE), mostMm: wanted * (1 + CLEARANCE_SHARE), of: 'fit' };
+  const g = feelMm(pitchMmOf(thread));
+  return { by, leastMm: FREE_BY_FEEL[0] * g, mostMm: FREE_BY_FEEL[1] * g, of: 'feel' };
+}
+
+/** Everything the belief rests on, and which of the ledger's events each part of its history came from. */
+interface Asked {
+  readonly asked: SizeAsked;
+  readonly from: readonly LedgerEvent[];
+  readonly metal: Metal;
+  readonly plan: MeasurePlan | null;
+}
 
 /**
- * What the part on the lathe measures by everything in its ledger, and what comes next; null where a depth says nothing of
- * it: nothing cut, touched off in an old groove, a square thread, or crests topped since.
+ * What is asked of the sizing loop for the part on the lathe; null where a depth says nothing of it: nothing cut, touched
+ * off in an old groove, a square thread, or crests topped since.
  */
-export function sizingOf(job: Job, shop: Shop): SizeAnswer | null {
+function asked(job: Job, shop: Shop): Asked | null {
   const metal = metalOf(job);
   const fit = fitOfJob(job);
   const request = planRequest(job, shop, metal);
-  if (!fit || fit.problem || !request || request.surfaceMm === null || metal.cuts === 0 || recutting(job)) return null;
+  const right = rightBy(job, shop);
+  if (!fit || fit.problem || !right || !request || request.surfaceMm === null || metal.cuts === 0 || recutting(job))
+    return null;
   if (isSquare(toolOf(request))) return null;
   const events = standingOfPart(job, metal.part).filter((e) => e.start === metal.start);
   if (events.some((e) => e.kind === 'crestTopped' || e.kind === 'controlOffset')) return null;
-  const wires = wirePlan(job, shop);
-  const read = new Map((wires?.measured ?? []).map((m) => [m.n, m.pitchDiameterMm]));
+  const plan = measurePlan(job, shop);
+  const read = new Map((plan?.measured ?? []).map((m) => [m.n, m.pitchDiameterMm]));
+  const readsMm = plan ? totalMm(plan.budget, false) : 0;
   const lathe = latheOf(job, shop);
   const feed = feedOf(job, metal);
   const dial = lathe && (feed.slideDeg === null ? lathe.crossSlide : lathe.topSlide);
-  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
-  const target: SizeTarget = {
-    minMm: min ?? fit.pitchDiameterMm - AT_SIZE_MM,
-    maxMm: max ?? fit.pitchDiameterMm + AT_SIZE_MM,
+  const told = events.flatMap((e) => sizeEvents(e, job, read, readsMm).map((of) => ({ of, e })));
+  return {
+    metal,
+    plan,
+    from: told.map((t) => t.e),
+    asked: {
+      model: {
+        member: request.member,
+        pitchMm: request.pitchMm,
+        leadingDeg: request.leadingDeg,
+        trailingDeg: request.trailingDeg,
+        surfaceMm: request.surfaceMm,
+        tip: request.tip,
+        dialUncertaintyMm: DIAL_UNCERTAINTY_MM,
+        settingMm: USUAL.settingMm,
+        wiresSharedMm: plan ? totalMm(plan.budget, true) : 0,
+      },
+      target: targetOf(right),
+      means: meansOf(job, right, plan, events),
+      history: told.map((t) => t.of),
+      stepMm: dial ? (turnTravelMm(dial) / dial.perTurn) * (feed.slideDeg === null ? 1 : cosDeg(feed.slideDeg)) : null,
+      mostMm: job.cut.firstMaxMm,
+    },
   };
-  const means: Means[] = [
-    ...(wires?.check.ok ? [{ kind: 'measured' as const, uncertaintyMm: WIRES_READ_MM }] : []),
-    {
-      kind: 'mate',
-      name: mateOf(events),
-      bounds: null,
-      lengthMm: job.fit.engagementMm,
-      shakeUncertaintyMm: USUAL.shakeMm,
-    },
-  ];
-  return sizeOf({
-    model: {
-      member: request.member,
-      pitchMm: request.pitchMm,
-      leadingDeg: request.leadingDeg,
-      trailingDeg: request.trailingDeg,
-      surfaceMm: request.surfaceMm,
-      tip: request.tip,
-      dialUncertaintyMm: DIAL_UNCERTAINTY_MM,
-      settingMm: USUAL.settingMm,
-      wiresSharedMm: WIRES_SHARED_MM,
-    },
-    target,
-    means,
-    history: events.flatMap((e) => sizeEvent(e, read, job.fit.engagementMm)),
-    stepMm: dial ? (turnTravelMm(dial) / dial.perTurn) * (feed.slideDeg === null ? 1 : cosDeg(feed.slideDeg)) : null,
-    mostMm: job.cut.firstMaxMm,
-  });
 }
 
-/** The mate that was tried last, by the name it was given. */
-const mateOf = (events: readonly LedgerEvent[]): string => {
-  const tried = events.findLast((e) => e.kind === 'tried');
-  return tried?.kind === 'tried' && tried.mate !== '' ? tried.mate : 'mate';
+const targetOf = (r: RightBy): SizeTarget =>
+  r.by === 'limits' ? { minMm: r.minMm, maxMm: r.maxMm } : { minClearanceMm: r.leastMm, maxClearanceMm: r.mostMm };
+
+/** A mate without a name. */
+export const UNNAMED = 'mate';
+const boundsOf = (job: Job, name: string): Bounds | null => {
+  const m = job.prove.mates.find((x) => x.name === name);
+  return m && m.minMm !== null && m.maxMm !== null ? { minMm: m.minMm, maxMm: m.maxMm } : null;
 };
 
-function sizeEvent(e: LedgerEvent, read: ReadonlyMap<number, number>, lengthMm: number | null): SizeEvent[] {
+/** What there is to measure with: wires or balls, each mate, and a gauge that was tried before. The mate that decides comes first. */
+function meansOf(job: Job, right: RightBy, plan: MeasurePlan | null, events: readonly LedgerEvent[]): Means[] {
+  const inHand = mateInHand(job)?.name ?? lastTried(events)?.mate ?? '';
+  const names = [inHand, ...job.prove.mates.map((m) => m.name)].filter((n, i, all) => all.indexOf(n) === i);
+  const wires =
+    plan?.atHand && plan.check.ok ? [{ kind: 'measured' as const, uncertaintyMm: totalMm(plan.budget, false) }] : [];
+  const mates: Means[] = names.map((n) => ({
+    kind: 'mate',
+    name: n === '' ? UNNAMED : n,
+    bounds: boundsOf(job, n),
+    lengthMm: job.prove.mates.find((m) => m.name === n)?.lengthMm ?? job.fit.engagementMm,
+    shakeUncertaintyMm: USUAL.shakeMm,
+  }));
+  const gauged = events.filter((e) => e.kind === 'gauged');
+  const gauges: Means[] = (['go', 'not-go'] as const).flatMap((which) => {
+    const last = gauged.findLast((e) => e.which === which && e.pitchDiameterMm !== null);
+    return last?.pitchDiameterMm == null ? [] : [{ kind: 'gauge', which, pitchDiameterMm: last.pitchDiameterMm }];
+  });
+  // a mate of which nothing is known says little of limits; it is asked only where it decides, or is all there is
+  const useful = right.by === 'mate' || wires.length + gauges.length === 0;
+  return [...wires, ...gauges, ...(useful ? mates : [])];
+}
+
+const lastTried = (events: readonly LedgerEvent[]): EventOf<'tried'> | null =>
+  events.findLast((e) => e.kind === 'tried' && e.result !== 'note') as EventOf<'tried'> | null;
+
+/** An event of the ledger as the sizing loop understands it; none where it says nothing of size. */
+function sizeEvents(e: LedgerEvent, job: Job, read: ReadonlyMap<number, number>, readsMm: number): SizeEvent[] {
   switch (e.kind) {
     case 'cut':
       return e.depthMm > 0 ? [{ kind: 'cut', depthMm: e.depthMm }] : [];
@@ -86,30 +179,104 @@ function sizeEvent(e: LedgerEvent, read: ReadonlyMap<number, number>, lengthMm: 
       return [{ kind: 'rezero' }];
     case 'toolChanged':
       return e.tip ? [{ kind: 'tool', tip: e.tip }] : [{ kind: 'rezero' }];
-    case 'overWires': {
+    case 'overWires':
+    case 'betweenBalls': {
       const d2 = read.get(e.n);
-      return d2 === undefined ? [] : [{ kind: 'measured', pitchDiameterMm: d2, uncertaintyMm: WIRES_READ_MM }];
+      return d2 === undefined ? [] : [{ kind: 'measured', pitchDiameterMm: d2, uncertaintyMm: readsMm }];
     }
     case 'gauged':
       return e.pitchDiameterMm === null
         ? []
         : [{ kind: 'gauge', which: e.which, passes: e.passes, pitchDiameterMm: e.pitchDiameterMm }];
     case 'tried':
-      return e.result === 'note'
-        ? []
-        : [
-            {
-              kind: 'mate',
-              name: e.mate === '' ? 'mate' : e.mate,
-              result: e.result,
-              turns: e.turns,
-              shakeMm: e.shakeMm,
-              uncertaintyMm: USUAL.shakeMm,
-              bounds: null,
-              lengthMm,
-            },
-          ];
+      return triedEvents(e, job);
     default:
       return [];
   }
+}
+
+/**
+ * What a trial says. A mate that binds at one place of the screw is of one size elsewhere and of another there; one that goes
+ * tighter all along says only that it is tight; one that binds by its weight alone says nothing of size.
+ */
+function triedEvents(e: EventOf<'tried'>, job: Job): SizeEvent[] {
+  if (e.result === 'note' || e.where === 'weight') return [];
+  const name = e.mate === '' ? UNNAMED : e.mate;
+  const base = {
+    kind: 'mate' as const,
+    name,
+    turns: e.turns,
+    shakeMm: e.shakeMm,
+    uncertaintyMm: USUAL.shakeMm,
+    bounds: boundsOf(job, e.mate),
+    lengthMm: e.lengthMm ?? job.fit.engagementMm,
+  };
+  if (e.result === 'binds' && e.where === 'place')
+    return [
+      { ...base, result: 'runs', turns: null },
+      { ...base, result: 'tight', turns: null, name: `${name} @ ${e.atMm ?? e.place}`, bounds: null },
+    ];
+  if (e.result === 'binds' && e.where === 'tighter') return [{ ...base, result: 'tight', turns: null }];
+  return [{ ...base, result: e.result }];
+}
+
+export interface Belief {
+  readonly answer: SizeAnswer;
+  readonly right: RightBy;
+  /** Axial play with the mate that decides, mm; null: it is not proved by one. */
+  readonly play: { readonly value: number; readonly uncertainty: number } | null;
+}
+
+/** What the part on the lathe measures by everything in its ledger, and what comes next; null where nothing says. */
+export function sizingOf(job: Job, shop: Shop): SizeAnswer | null {
+  const known = answers.get(job);
+  if (known?.shop === shop) return known.answer;
+  const q = asked(job, shop);
+  const answer = q && sizeOf(q.asked);
+  answers.set(job, { shop, answer });
+  return answer;
+}
+// several views of one screen ask for the same job in turn, and an answer takes ten milliseconds
+const answers = new WeakMap<Job, { readonly shop: Shop; readonly answer: SizeAnswer | null }>();
+/** The same with what is right and the play that follows. */
+export function beliefOf(job: Job, shop: Shop): Belief | null {
+  const answer = sizingOf(job, shop);
+  const right = rightBy(job, shop);
+  const form = fitOfJob(job)?.form;
+  if (!answer || !right || !form) return null;
+  const c = answer.clearanceMm;
+  return {
+    answer,
+    right,
+    play: c && {
+      value: playOfClearanceMm(form, c.value),
+      uncertainty: playOfClearanceMm(form, c.uncertainty),
+    },
+  };
+}
+
+/** What each event of the ledger made of what is believed, in order: by the event's number, the last part of it. */
+export function effectsOfJob(
+  job: Job,
+  shop: Shop,
+): readonly { readonly event: LedgerEvent; readonly effect: Effect }[] {
+  const q = asked(job, shop);
+  if (!q) return [];
+  const effects = effectsOf(q.asked);
+  const out = new Map<number, { event: LedgerEvent; effect: Effect }>();
+  q.from.forEach((event, i) => {
+    const effect = effects[i];
+    if (effect) out.set(event.n, { event, effect });
+  });
+  return [...out.values()];
+}
+
+/** A step of one's own that has more than this chance of going past gives way to what is safe. */
+export const RISKY = 0.02;
+/** From this chance on the card says that the part had better be looked at before the pass. Common practice, no source. */
+export const LOOK_FIRST = 0.1;
+/** Chance that a pass at a depth goes past what no cut can mend; null where nothing says. @param depthMm below the surface */
+export function passRisk(job: Job, shop: Shop, depthMm: number): number | null {
+  const q = asked(job, shop);
+  return q && riskOf(q.asked, depthMm);
 }

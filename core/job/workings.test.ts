@@ -9,7 +9,7 @@ import { slideScaleSteps } from '../lathe/dials.ts';
 import { setupOf } from './setupView.ts';
 import { exact } from '../quantity/rational.ts';
 import type { Step } from '../quantity/working.ts';
-import { wirePlan } from './derive.ts';
+import { measurePlan } from './measure.ts';
 import { passSteps } from './passSteps.ts';
 import { pickupMove } from './pickupMove.ts';
 import { pickupWorking } from './pickupWorking.ts';
@@ -49,7 +49,7 @@ describe('every working that a station shows gives its own result', () => {
   });
   test('over wires, exact too', () => {
     const b = demo('demo-sluice');
-    const wires = wirePlan(b.job, b.shop);
+    const wires = measurePlan(b.job, b.shop);
     expect(wires?.exact).toBe(true);
     adds(wires?.working ?? []);
   });

@@ -112,6 +112,12 @@ export function parseSwing(t: string): Outcome<{ fromDeg: number; toDeg: number 
   return from >= -180 && to <= 180 && from < to ? good({ fromDeg: from, toDeg: to }) : bad('swing', 'swing-two-angles');
 }
 /** Power of the motor, kW. */
+export const parseWarmth = numberWithin('warmth', -50, 200);
+
+export const parseYears = numberWithin('years', 0.1, 300);
+
+export const parseMagnification = numberWithin('magnification', 1, 200);
+
 export const parseKilowatts = numberWithin('power', 0.05, 500);
 /** How hard the carriage of an electronic leadscrew slows, mm/s^2. */
 export const parseStopAccel = numberWithin('acceleration', 1, 100_000);

@@ -188,6 +188,8 @@ export interface ProblemFigures {
   'gauge-without-size': None;
   'balls-on-screw': None;
   'one-wire-needs-major': None;
+  'lead-without-span': None;
+  'round-without-place': None;
   'pitch-diameter-too-small': { readonly pitchDiameterMm: number };
   'leadscrew-out-of-reach': None;
   'not-pairs': { readonly drivers: number; readonly driven: number };

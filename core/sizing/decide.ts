@@ -58,11 +58,22 @@ export interface SizeAnswer {
   readonly next: Next;
   readonly why: Why;
 }
+/** What was believed once an event had been taken in: what is left to the limit met first, to the last one, and how surely it is inside or past. */
+export interface Effect {
+  /** Least and most that may be left to the limit met first, on pitch diameter, mm; 9 times in 10. */
+  readonly leftMm: { readonly least: number; readonly most: number };
+  readonly inside: number;
+  readonly past: number;
+  /** Spread of the pitch diameter, one standard deviation, mm. */
+  readonly sdMm: number;
+}
+const NINE_IN_TEN = 1.645;
 
 /** Risks that are taken: of being past in the pass itself, and were it repeated until no chip comes. */
 const RISK = 0.01;
 const RISK_REPEATED = 0.02;
-const SURE = 0.95;
+/** So surely inside it is let be. */
+export const SURE = 0.95;
 const SURER = 0.98;
 /** Less than this is no progress, mm on diameter. */
 const PROGRESS_MM = 0.002;
@@ -103,6 +114,32 @@ export function sizeOf(q: SizeAsked): SizeAnswer {
     past,
     ...step,
   };
+}
+
+/** What each event of the history made of what is believed, in order. */
+export function effectsOf(q: SizeAsked): Effect[] {
+  const effects: Effect[] = [];
+  new Sizing(q.model, q.history, (now) => {
+    const b = boundsOf(q, now);
+    const left = now.spread((i) => now.size(i) - b.near(i));
+    effects.push({
+      leftMm: { least: left.mean - NINE_IN_TEN * left.sd, most: left.mean + NINE_IN_TEN * left.sd },
+      inside: now.share((i) => within(b, i, now.size(i))),
+      past: now.share((i) => now.size(i) < b.far(i)),
+      sdMm: now.spread().sd,
+    });
+  });
+  return effects;
+}
+
+/** Chance that a pass at a depth goes past what no cut can mend, over what is past already. @param depthMm below the surface */
+export function riskOf(q: SizeAsked, depthMm: number): number {
+  const s = new Sizing(q.model, q.history);
+  const b = boundsOf(q, s);
+  const beyond = (x: (i: number) => number): number => s.share((i) => x(i) - (s.cloud.side[i] ?? 0) < b.far(i));
+  return (
+    beyond((i) => s.after(i, depthMm, SCATTER[i % SCATTER.length] ?? [0, 0])) - s.share((i) => s.size(i) < b.far(i))
+  );
 }
 
 interface Range {

@@ -67,6 +67,9 @@ const UNKNOWN_MATE_PITCHES = [0.4, 0.8] as const;
 const EDGES = { starts: -2, tight: -0.5, runs: 1, shakes: 4 } as const;
 const HAND_G = 0.5;
 const TRIAL_G = 0.2;
+/** Where a mate binds is felt within so much play, and within this share of it, mm. Common practice, no source. */
+const BIND_MM = 0.01;
+const BIND_SHARE = 0.25;
 /** A reading now and then is simply wrong: over a burr, a wire not home. */
 const ASTRAY = 0.01;
 const ASTRAY_MM = 0.15;
@@ -115,7 +118,8 @@ export class Sizing {
   measuredSinceCut = 0;
   private readonly dice: Dice;
 
-  constructor(m: SizeModel, history: readonly SizeEvent[]) {
+  /** @param watch is shown the belief after each event in turn */
+  constructor(m: SizeModel, history: readonly SizeEvent[], watch?: (s: Sizing) => void) {
     this.m = m;
     this.scale = scaleOf(m, m.tip);
     this.g = feelMm(m.pitchMm);
@@ -138,7 +142,10 @@ export class Sizing {
       w: of(() => 1 / n),
     };
     shuffle(this.cloud.share, this.dice);
-    for (const e of history) this.take(e);
+    for (const e of history) {
+      this.take(e);
+      watch?.(this);
+    }
   }
 
   take(e: SizeEvent): void {
@@ -248,6 +255,16 @@ export class Sizing {
     const size = this.mate(e.name, e.bounds);
     const tan2 = this.scale.slope;
     const [low, high] = bandOf(e.result);
+    if (e.result === 'binds' && e.turns !== null && e.turns > 0) {
+      // it ran until the lead had used its play up: s = e k P
+      const gone = e.turns * this.m.pitchMm;
+      this.weigh((i) => {
+        const play = (this.clearance(i, size, null) * tan2) / 2;
+        const used = abs(this.cloud.lead[i] ?? 0) * gone;
+        return play > 0 ? normalAt(play - used, BIND_MM + BIND_SHARE * used) + 1e-9 : 1e-9;
+      });
+      return;
+    }
     this.weigh((i) => {
       const c = this.clearance(i, size, e.lengthMm);
       if (e.shakeMm !== null && (e.result === 'runs' || e.result === 'shakes'))

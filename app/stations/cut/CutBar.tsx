@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Ellipsis, StepBack } from 'lucide-react';
 import { TRY_WITH } from '../../../words/try.ts';
 import { cutsNow } from '../../../core/job/card.ts';
-import { wirePlan } from '../../../core/job/derive.ts';
+import { measurePlan } from '../../../core/job/measure.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Bar, SideAct } from '../../machine/Bar.tsx';
@@ -27,7 +27,7 @@ export function CutBar({
   const back = useTakeBack(true);
   const { card, metal } = machine;
   const cutting = metal.cuts > 0 && metal.finished === null;
-  const wires = cutting && wirePlan(job, shop) !== null;
+  const wires = cutting && measurePlan(job, shop) !== null;
   const { drawer, open, tryIt } = beside;
   return (
     <Bar main={main}>

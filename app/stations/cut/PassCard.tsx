@@ -21,6 +21,7 @@ import { Facts } from './Facts.tsx';
 import { CutPicture } from './CutPicture.tsx';
 import { PartBefore } from './PartBefore.tsx';
 import { Delta } from './Delta.tsx';
+import { StopInTime } from './StopInTime.tsx';
 import { useBack } from './useBack.ts';
 import { useLatest, useMotion, useShut } from './useDone.ts';
 
@@ -85,6 +86,7 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
             </p>
           )}
           <Conflict />
+          <StopInTime beside={beside} />
           <PartBefore />
           <p className="flex flex-wrap gap-x-5 text-lg">
             {out !== null && <b>{out}</b>}

@@ -1,30 +1,39 @@
 import clsx from 'clsx';
-import type { DeeperAnswer } from '../../../core/job/deeper.ts';
 import { deeperSetting } from '../../../core/job/deeperSetting.ts';
+import { latheOf } from '../../../core/job/derive.ts';
+import { dialOf } from '../../../core/job/slides.ts';
 import { plain } from '../../../core/quantity/working.ts';
 import { deeperText } from '../../../words/deeper.ts';
-import { byText, cardText, dialText, dialUnitText } from '../../../words/machine.ts';
-import { BigNumber } from '../../machine/DialNumber.tsx';
+import { BURRS_FIRST } from '../../../words/prove.ts';
+import { againText, byText, cardText, dialText, dialUnitText } from '../../../words/machine.ts';
+import { BigNumber, DialNumber } from '../../machine/DialNumber.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
+import { useProof } from '../prove/useProof.ts';
 import { useStepsOn } from './StepsOn.tsx';
 
-/** What the last trial says: by how much deeper, in one number, or that it is at size. */
-export function TryAnswer({ answer }: { readonly answer: DeeperAnswer | null }) {
+/** What everything tried says: by how much deeper, in one number, or the same setting again, or that it is at size. */
+export function TryAnswer() {
   const { job, machine } = useJobView();
   const shop = useShop();
   const u = useDialUnit();
   const on = useStepsOn() ?? 'radius';
+  const { answer, effect, diagnosis, burrs } = useProof();
   if (!answer)
     return (
       <p className="text-[clamp(1.75rem,5cqi,2.25rem)] font-bold leading-tight">
         {machine.card.do === 'set' ? 'Stop the lathe, and try it.' : cardText(machine, job.intake.make, u)}
       </p>
     );
-  const set = answer.code === 'deeper' ? deeperSetting(job, shop, machine, answer.byMm) : null;
+  const moves = answer.code === 'deeper' || answer.code === 'spring';
+  const set = moves ? deeperSetting(job, shop, machine, answer.byMm) : null;
+  const lathe = latheOf(job, shop);
   return (
     <div className="grid gap-2">
-      {set && (
+      {set && answer.code === 'spring' && (
+        <DialNumber what={againText(set.to)} setting={set.to} dial={lathe && dialOf(set.to, lathe)} />
+      )}
+      {set && answer.code === 'deeper' && (
         <>
           <BigNumber
             what={byText(set.to)}
@@ -43,15 +52,26 @@ export function TryAnswer({ answer }: { readonly answer: DeeperAnswer | null }) 
           </p>
         </>
       )}
+      {diagnosis && <p className="text-xl font-semibold">{diagnosis.what}</p>}
       <p
         role="status"
         className={clsx(
           'text-2xl font-bold leading-snug',
-          answer.code === 'fits' ? 'text-go' : answer.code === 'past' || answer.code === 'lead' ? 'text-stop' : '',
+          answer.code === 'fits'
+            ? 'text-go'
+            : answer.code === 'past' || answer.code === 'lead' || answer.code === 'bruise'
+              ? 'text-stop'
+              : '',
         )}
       >
-        {deeperText(answer, u, on)}
+        {diagnosis ? diagnosis.todo : deeperText(answer, u, on)}
       </p>
+      {effect !== null && (
+        <p className="text-lg text-ink2">
+          So: <b className="num text-ink">{effect}</b>.
+        </p>
+      )}
+      {burrs && <p className="border-l-6 border-look bg-panel px-3 py-1 text-lg">{BURRS_FIRST}</p>}
     </div>
   );
 }

@@ -44,6 +44,8 @@ export function TryBar({
       >
         Deeper by {stepText(answer.byMm, u, on)}
       </MainAct>
+    ) : answer?.code === 'spring' ? (
+      <MainAct onClick={() => act({ do: 'springDone', after })}>Sprung once more</MainAct>
     ) : undefined;
   if (due)
     return (

@@ -8,6 +8,7 @@ import { useShop } from '../../store/store.ts';
 import type { Beside } from './beside.ts';
 import { OwnStep } from './OwnStep.tsx';
 import { TryAnswer } from './TryAnswer.tsx';
+import { TryMore } from './TryMore.tsx';
 import { TryBar } from './TryBar.tsx';
 import { TryPicks } from './TryPicks.tsx';
 import { useBack } from './useBack.ts';
@@ -33,8 +34,13 @@ export function TryCard({ beside, due }: { readonly beside: Beside; readonly due
       }
       pictureFirst
       picture={<TryPicks />}
-      head={<TryAnswer answer={answer} />}
-      step={<OwnStep />}
+      head={<TryMore />}
+      step={
+        <div className="grid gap-3">
+          <TryAnswer />
+          <OwnStep />
+        </div>
+      }
       bar={<TryBar beside={beside} due={due} answer={answer} at="mate" />}
     />
   );

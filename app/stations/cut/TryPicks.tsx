@@ -3,7 +3,7 @@ import { TRY_NAMES } from '../../../words/conclusions.ts';
 import { TRY_FEEL } from '../../../words/try.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act } from '../../store/store.ts';
-import { useDraft } from '../../ui/drafts.ts';
+import { MateRow } from './MateRow.tsx';
 import { TryPicture } from './TryPicture.tsx';
 
 const RESULTS = ['no-start', 'starts', 'binds', 'tight', 'runs', 'shakes'] as const;
@@ -11,8 +11,6 @@ const RESULTS = ['no-start', 'starts', 'binds', 'tight', 'runs', 'shakes'] as co
 /** What the mate did: one touch, each drawn as it is felt. */
 export function TryPicks() {
   const { machine } = useJobView();
-  const [typed, setMate] = useDraft('mate');
-  const mate = typed ?? '';
   const last = machine.tests.at(-1);
   return (
     <div className="try-picks grid min-h-0 gap-2">
@@ -22,7 +20,7 @@ export function TryPicks() {
             key={r}
             type="button"
             aria-label={TRY_NAMES[r]}
-            onClick={() => act({ do: 'tryMate', result: r, mate })}
+            onClick={() => act({ do: 'tryMate', result: r })}
             className={clsx(
               'flex min-h-14 items-stretch overflow-hidden rounded-[4px] border-2 border-edge text-left',
               last?.kind === 'tried' && last.result === r ? 'bg-ink text-onink' : 'bg-panel text-ink hover:bg-inset',
@@ -36,15 +34,7 @@ export function TryPicks() {
           </button>
         ))}
       </div>
-      <label className="flex items-center gap-3 text-ink2">
-        Which mate
-        <input
-          className="min-h-12 min-w-0 grow rounded-[3px] border border-edge bg-panel px-3 text-lg text-ink"
-          value={mate}
-          onChange={(e) => setMate(e.target.value)}
-          maxLength={120}
-        />
-      </label>
+      <MateRow />
     </div>
   );
 }

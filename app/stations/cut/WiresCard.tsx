@@ -1,5 +1,5 @@
 import { suggestDeeper } from '../../../core/job/deeper.ts';
-import { wirePlan } from '../../../core/job/derive.ts';
+import { measurePlan } from '../../../core/job/measure.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { deeperText } from '../../../words/deeper.ts';
 import { cardText } from '../../../words/machine.ts';
@@ -20,7 +20,7 @@ export function WiresCard({ beside, due }: { readonly beside: Beside; readonly d
   const shop = useShop();
   const u = useDialUnit();
   const { system } = shop.settings;
-  const wires = wirePlan(job, shop);
+  const wires = measurePlan(job, shop);
   const answer = suggestDeeper(job, shop, machine.metal);
   const back = useBack();
   if (!wires) return null;
@@ -42,7 +42,7 @@ export function WiresCard({ beside, due }: { readonly beside: Beside; readonly d
             system={system}
             onCommit={(mm, text) => act({ do: 'overWires', mm, text, after: machine.card.after })}
           />
-          <TryAnswer answer={answer} />
+          <TryAnswer />
         </div>
       }
       step={<Keypad />}

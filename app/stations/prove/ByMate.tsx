@@ -1,4 +1,5 @@
-import { fitOfJob, wirePlan } from '../../../core/job/derive.ts';
+import { fitOfJob } from '../../../core/job/derive.ts';
+import { measurePlan } from '../../../core/job/measure.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
@@ -14,7 +15,7 @@ export function ByMate() {
   if (!plan) return null;
   return (
     <div className="grid gap-3">
-      {wirePlan(job, shop) === null && (
+      {measurePlan(job, shop) === null && (
         <p className="text-lg">
           {plan.make === 'internal'
             ? 'Wires do not go into a nut. Try the screw, or a plug turned to the pitch diameter below; a gauge of one size proves one size only.'

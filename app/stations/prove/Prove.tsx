@@ -1,9 +1,13 @@
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { suggestDeeper } from '../../../core/job/deeper.ts';
-import { fitOfJob, threadOfJob, wirePlan } from '../../../core/job/derive.ts';
+import { useNavigate, useSearchParams } from 'react-router';
+import type { DeeperAnswer } from '../../../core/job/deeper.ts';
+import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
+import { dressedNow } from '../../../core/job/formCheck.ts';
+import { DRESSED } from '../../../core/job/events.ts';
+import { sizeBand } from '../../../core/job/sizeBand.ts';
+import { measurePlan } from '../../../core/job/measure.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { deeperText, stepText } from '../../../words/deeper.ts';
+import { deeperText, stepShort } from '../../../words/deeper.ts';
+import { layText } from '../../../words/prove.ts';
 import { TRY_WITH } from '../../../words/try.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
@@ -12,36 +16,93 @@ import { OnActs } from '../../shell/StationFrame.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { useWorking } from '../../ui/Working.tsx';
+import { WiresPlate } from '../../drawing/WiresPlate.tsx';
 import { TryAnswer } from '../cut/TryAnswer.tsx';
+import { TryMore } from '../cut/TryMore.tsx';
 import { TryPicks } from '../cut/TryPicks.tsx';
 import { useStepsOn } from '../cut/StepsOn.tsx';
 import { useBack } from '../cut/useBack.ts';
 import { ByMate } from './ByMate.tsx';
-import { OverWires } from './OverWires.tsx';
-import { ProveDrawer, type ProveTab } from './ProveDrawer.tsx';
-import { WiresPlate } from '../../drawing/WiresPlate.tsx';
+import { ChartPicture, ChartSettings } from './Chart.tsx';
+import { FormPanel } from './FormPanel.tsx';
+import { GaugePanel } from './GaugePanel.tsx';
+import { Measure } from './Measure.tsx';
+import { SizeBandPlate } from '../../drawing/SizeBandPlate.tsx';
+import { MatesPlate } from '../../drawing/MatesPlate.tsx';
+import { PROVE_TABS, ProveDrawer, type ProveTab } from './ProveDrawer.tsx';
+import { useProof } from './useProof.ts';
 
-/** Is it the size it should be: over wires, or by its mate; what that says of the next cut. */
+const WAYS = ['measure', 'mate', 'gauge', 'form'] as const;
+type Way = (typeof WAYS)[number];
+
+/** Is it the size it should be: by wires, balls, its mate, a gauge, its form; and what all of it says of the next cut. */
 export function Prove() {
   const { job, machine } = useJobView();
   const shop = useShop();
   const system = useSystem();
   const u = useDialUnit();
   const on = useStepsOn() ?? 'radius';
-  const navigate = useNavigate();
   const back = useBack();
-  const [how, setHow] = useState<'wires' | 'mate' | null>(null);
-  const [tab, setTab] = useState<ProveTab | null>(null);
-  const wires = wirePlan(job, shop);
-  const showM = useWorking('over-wires', 'Measurement over wires', wires?.working ?? []);
-  const answer = suggestDeeper(job, shop, machine.metal);
+  const [params, setParams] = useSearchParams();
+  const plan = measurePlan(job, shop);
+  const showM = useWorking(
+    'over-wires',
+    plan?.by === 'balls' ? 'Between balls' : 'Measurement over wires',
+    plan?.working ?? [],
+  );
+  const { answer } = useProof();
   if (!threadOfJob(job) || !fitOfJob(job)) return <Gate station="prove" />;
-  const byWires = wires !== null && how !== 'mate';
+  const asked = WAYS.find((w) => w === params.get('by')) ?? (plan?.atHand ? 'measure' : 'mate');
+  const way: Way = asked === 'measure' && !plan ? 'mate' : asked;
+  const tab = PROVE_TABS.find((t) => t === params.get('show')) ?? null;
+  const go = (change: { by?: Way; show?: ProveTab | null }): void => {
+    const next = new URLSearchParams(params);
+    if (change.by) next.set('by', change.by);
+    if (change.show === null) next.delete('show');
+    else if (change.show) next.set('show', change.show);
+    setParams(next, { replace: true });
+  };
   const say = answer
     ? deeperText(answer, u, on)
-    : byWires
-      ? `Over wires it should measure ${lengthText(wires.targetMm, system, FINE)}`
+    : way === 'measure' && plan
+      ? `${layText(plan, system)} it should measure ${lengthText(plan.targetMm, system, FINE)}`
       : TRY_WITH[job.intake.make];
+  const working = way === 'measure' && plan ? { onWorking: showM } : {};
+  const band = way === 'gauge' ? sizeBand(job, shop) : null;
+  const lies = {
+    measure: {
+      picture: plan && <WiresPlate wires={plan} unit={system} />,
+      head: plan && <Measure plan={plan} onWorking={showM} />,
+      step: <TryAnswer />,
+    },
+    mate: {
+      picture: (
+        <div className="grid h-full grid-rows-[minmax(0,1fr)_auto] gap-2">
+          <TryPicks />
+          <MatesPlate unit={system} />
+        </div>
+      ),
+      head: <TryMore />,
+      step: (
+        <div className="grid gap-3">
+          <TryAnswer />
+          {!answer && <ByMate />}
+        </div>
+      ),
+    },
+    gauge: {
+      picture: band && <SizeBandPlate band={band} unit={system} />,
+      head: <GaugePanel />,
+      step: <TryAnswer />,
+    },
+    form: { picture: <ChartPicture />, head: <FormPanel />, step: <ChartSettings /> },
+  }[way];
+  const sides: readonly (readonly [Way, string])[] = [
+    ...(plan ? [['measure', plan.by === 'balls' ? 'Between balls' : 'Over wires'] as const] : []),
+    ['mate', TRY_WITH[job.intake.make]],
+    ['gauge', 'Gauge'],
+    ['form', 'Form'],
+  ];
   return (
     <MachineFrame
       station="prove"
@@ -49,46 +110,70 @@ export function Prove() {
       back={back}
       say={say}
       pictureFirst
-      {...(byWires ? { onWorking: showM } : {})}
-      picture={byWires ? <WiresPlate wires={wires} unit={system} /> : <TryPicks />}
-      head={byWires ? <OverWires wires={wires} onWorking={showM} /> : <ByMate />}
-      step={<TryAnswer answer={answer} />}
+      {...working}
+      picture={lies.picture}
+      head={lies.head}
+      step={lies.step}
       bar={
-        <Bar
-          main={
-            answer?.code === 'deeper' ? (
-              <MainAct
-                onward
-                onClick={() => {
-                  if (act({ do: 'deeper', byMm: answer.byMm, after: machine.card.after }) === null)
-                    void navigate(`/jobs/${job.id}/cut`);
-                }}
-              >
-                Cut it: deeper by {stepText(answer.byMm, u, on)}
-              </MainAct>
-            ) : (
-              <OnActs station="prove" canSettle big />
-            )
-          }
-        >
-          {wires && (
-            <SideAct onClick={() => setHow(byWires ? 'mate' : 'wires')}>
-              {byWires ? TRY_WITH[job.intake.make] : 'Over wires'}
+        <Bar main={<ProveAct answer={answer} onFinish={() => go({ show: 'finish' })} />}>
+          {sides.map(([id, word]) => (
+            <SideAct key={id} chosen={way === id} onClick={() => go({ by: id })}>
+              {word}
             </SideAct>
-          )}
-          {wires && (
-            <SideAct pressed={tab === 'wires'} onClick={() => setTab(tab === 'wires' ? null : 'wires')}>
-              Wires
-            </SideAct>
-          )}
-          <SideAct pressed={tab === 'said'} onClick={() => setTab(tab === 'said' ? null : 'said')}>
+          ))}
+          <SideAct pressed={tab !== null} onClick={() => go({ show: tab === null ? 'size' : null })}>
             Measured
           </SideAct>
-          <SideAct onClick={() => void navigate(`/jobs/${job.id}/cut`)}>To the card</SideAct>
+          <ToCard />
         </Bar>
       }
     >
-      {tab !== null && <ProveDrawer tab={tab} wires={wires} onClose={() => setTab(null)} />}
+      {tab !== null && (
+        <ProveDrawer tab={tab} onTab={(t) => go({ show: t })} plan={plan} onClose={() => go({ show: null })} />
+      )}
     </MachineFrame>
   );
+}
+
+function ToCard() {
+  const { job } = useJobView();
+  const navigate = useNavigate();
+  return <SideAct onClick={() => void navigate(`/jobs/${job.id}/cut`)}>Card</SideAct>;
+}
+
+/** The one act that follows: cut it, spring it, look at the train, finish it, or go on. */
+function ProveAct({ answer, onFinish }: { readonly answer: DeeperAnswer | null; readonly onFinish: () => void }) {
+  const { job, machine } = useJobView();
+  const navigate = useNavigate();
+  const u = useDialUnit();
+  const on = useStepsOn() ?? 'radius';
+  const { after } = machine.card;
+  const to = (station: string): void => void navigate(`/jobs/${job.id}/${station}`);
+  switch (answer?.code) {
+    case 'deeper':
+      return (
+        <MainAct onward onClick={() => act({ do: 'deeper', byMm: answer.byMm, after }) === null && to('cut')}>
+          Cut it {stepShort(answer.byMm, u, on)} deeper
+        </MainAct>
+      );
+    case 'spring':
+      return <MainAct onClick={() => act({ do: 'springDone', after })}>Sprung once more</MainAct>;
+    case 'lead':
+      return (
+        <MainAct onward onClick={() => to('gears')}>
+          Check the train
+        </MainAct>
+      );
+    case 'fits':
+    case 'enough':
+      if (dressedNow(job).size < DRESSED.length && machine.metal.finished === null)
+        return (
+          <MainAct onward onClick={onFinish}>
+            Finish it, then the verdict
+          </MainAct>
+        );
+      return <OnActs station="prove" canSettle big />;
+    default:
+      return <OnActs station="prove" canSettle big />;
+  }
 }

@@ -299,6 +299,25 @@ export const DESK = {
   setWire: edit({ wire: prove.properties.wire }, ({ job }, { wire }) => ({
     job: { ...job, prove: { ...job.prove, wire } },
   })),
+  /** With what it is proved, and what is right. */
+  setProve: edit(
+    {
+      count: some(prove.properties.count),
+      warmK: some(prove.properties.warmK),
+      by: some(prove.properties.by),
+      clearance: some(prove.properties.clearance),
+      mates: some(prove.properties.mates),
+      mate: some(prove.properties.mate),
+      worth: some(Type.Partial(prove.properties.worth)),
+    },
+    ({ job }, { worth, ...f }) => {
+      if (f.clearance && f.clearance.leastMm >= f.clearance.mostMm) return bad('clearance', 'target-turned-round');
+      for (const m of f.mates ?? [])
+        if (m.minMm !== null && m.maxMm !== null && m.minMm >= m.maxMm) return bad('mates', 'target-turned-round');
+      const next = { ...job.prove, ...given(f), worth: { ...job.prove.worth, ...given(worth ?? {}) } };
+      return good({ job: { ...job, prove: next } });
+    },
+  ),
   setQuantity: edit(
     { parts: some(quantity.properties.parts), testPiece: some(quantity.properties.testPiece) },
     ({ job }, f) => ({ job: { ...job, quantity: { ...job.quantity, ...given(f) } } }),

@@ -5,9 +5,10 @@ import { TrainSchema } from '../../lathe/schema.ts';
 import { cardOf } from '../card.ts';
 import { cutFacts } from '../cutPlan.ts';
 import { latheOf, threadOfJob } from '../derive.ts';
-import { EVENT_FIELDS } from '../events.ts';
+import { BINDS, EVENT_FIELDS } from '../events.ts';
 import { feedOf, feedsAtAngle, plannedSlideDeg } from '../feed.ts';
-import { lastN, metalOf, voidedOf } from '../metal.ts';
+import { lastN, metalOf, standingOfPart, voidedOf } from '../metal.ts';
+import { mateInHand, pinUsed } from '../measure.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { pickupMove, slidesMoved } from '../pickupMove.ts';
 import { oldGrooveBelowMm } from '../recut.ts';
@@ -225,16 +226,56 @@ export const MACHINE = {
       shakeMm: orNull(Type.Number({ minimum: 0, maximum: 100 })),
       note: some(text()),
       place: some(text(120)),
+      lengthMm: orNull(positive),
+      where: orNull(oneOf(...BINDS)),
+      atMm: some(EVENT_FIELDS.tried.atMm),
     },
-    (f) => ({
-      kind: 'tried',
-      mate: f.mate ?? '',
-      result: f.result,
-      turns: f.turns ?? null,
-      shakeMm: f.shakeMm ?? null,
-      note: f.note ?? '',
-      place: f.place ?? '',
-    }),
+    (f, { job }) => {
+      const mate = f.mate ?? mateInHand(job)?.name ?? '';
+      return {
+        kind: 'tried',
+        mate,
+        result: f.result,
+        turns: f.turns ?? null,
+        shakeMm: f.shakeMm ?? null,
+        note: f.note ?? '',
+        place: f.place ?? '',
+        lengthMm: f.lengthMm ?? job.prove.mates.find((m) => m.name === mate)?.lengthMm ?? null,
+        where: f.where ?? null,
+        atMm: f.atMm ?? null,
+      };
+    },
+  ),
+  /** More of a trial that was written down already: it is struck through and written anew. */
+  sayOfTrial: edit(
+    {
+      of: Type.Integer({ minimum: 1, maximum: 100_000 }),
+      turns: orNull(Type.Number({ minimum: 0, maximum: 10_000 })),
+      shakeMm: orNull(Type.Number({ minimum: 0, maximum: 100 })),
+      where: orNull(oneOf(...BINDS)),
+      atMm: some(EVENT_FIELDS.tried.atMm),
+      note: some(text()),
+    },
+    ({ job }, { of, ...more }) => {
+      const old = standingOfPart(job).find((e) => e.n === of);
+      if (old?.kind !== 'tried') return bad('of', 'no-such-event', { of, last: lastN(job) });
+      const { mate, result, turns, shakeMm, note, place, lengthMm, where, atMm } = old;
+      const told = Object.fromEntries(Object.entries(more).filter(([, v]) => v !== undefined));
+      const again = {
+        kind: 'tried' as const,
+        mate,
+        result,
+        turns,
+        shakeMm,
+        note,
+        place,
+        lengthMm,
+        where,
+        atMm,
+        ...told,
+      };
+      return good({ events: [{ kind: 'voided', of }, again] });
+    },
   ),
   overWires: event(
     {
@@ -242,15 +283,76 @@ export const MACHINE = {
       text: some(text(80)),
       wire: orNull(object({ text: text(80), mm: positive })),
       place: some(text(120)),
+      count: some(EVENT_FIELDS.overWires.count),
+      majorMm: orNull(positive),
+      warmK: some(EVENT_FIELDS.overWires.warmK),
+      atMm: some(EVENT_FIELDS.overWires.atMm),
     },
-    (f, { job }) => ({
-      kind: 'overWires',
-      mm: f.mm,
-      text: f.text ?? shown(f.mm),
-      wire: f.wire === undefined ? job.prove.wire : f.wire,
-      place: f.place ?? '',
-    }),
+    (f, { job, shop }) => {
+      if (job.intake.make === 'internal') return bad('mm', 'wires-on-nut');
+      const count = f.count ?? job.prove.count;
+      const majorMm = f.majorMm ?? metalOf(job).surfaceMm;
+      if (count === 1 && majorMm === null) return bad('majorMm', 'one-wire-needs-major');
+      return {
+        kind: 'overWires',
+        mm: f.mm,
+        text: f.text ?? shown(f.mm),
+        wire: f.wire === undefined ? pinUsed(job, shop) : f.wire,
+        place: f.place ?? '',
+        count,
+        majorMm: count === 1 ? majorMm : null,
+        warmK: f.warmK === undefined ? job.prove.warmK : f.warmK,
+        atMm: f.atMm ?? null,
+      };
+    },
   ),
+  betweenBalls: event(
+    {
+      mm: positive,
+      text: some(text(80)),
+      ball: orNull(object({ text: text(80), mm: positive })),
+      place: some(text(120)),
+      warmK: some(EVENT_FIELDS.betweenBalls.warmK),
+      atMm: some(EVENT_FIELDS.betweenBalls.atMm),
+    },
+    (f, { job, shop }) =>
+      job.intake.make === 'external'
+        ? bad('mm', 'balls-on-screw')
+        : {
+            kind: 'betweenBalls',
+            mm: f.mm,
+            text: f.text ?? shown(f.mm),
+            ball: f.ball === undefined ? pinUsed(job, shop) : f.ball,
+            place: f.place ?? '',
+            warmK: f.warmK === undefined ? job.prove.warmK : f.warmK,
+            atMm: f.atMm ?? null,
+          },
+  ),
+  readForm: event(
+    {
+      what: EVENT_FIELDS.formRead.what,
+      value: EVENT_FIELDS.formRead.value,
+      text: text(80),
+      spanMm: orNull(positive),
+      atMm: some(EVENT_FIELDS.formRead.atMm),
+      roundDeg: some(EVENT_FIELDS.formRead.roundDeg),
+    },
+    (f) =>
+      f.what === 'lead' && f.spanMm == null
+        ? bad('spanMm', 'lead-without-span')
+        : f.what === 'round' && f.roundDeg == null
+          ? bad('roundDeg', 'round-without-place')
+          : {
+              kind: 'formRead',
+              what: f.what,
+              value: f.value,
+              text: f.text,
+              spanMm: f.spanMm ?? null,
+              atMm: f.atMm ?? null,
+              roundDeg: f.roundDeg ?? null,
+            },
+  ),
+  dress: event({ what: EVENT_FIELDS.dressed.what }, (f) => ({ kind: 'dressed', what: f.what })),
   gauge: event(
     {
       which: EVENT_FIELDS.gauged.which,

@@ -1,0 +1,97 @@
+import { useState } from 'react';
+import { formCheck, type FormRow } from '../../../core/job/formCheck.ts';
+import { parseAngle } from '../../../core/quantity/angle.ts';
+import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
+import type { UnitSystem } from '../../../core/quantity/units.ts';
+import { FORM_NAMES, formText } from '../../../words/prove.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { act, useShop, useSystem } from '../../store/store.ts';
+import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { Mark } from './Mark.tsx';
+
+/** The finished thread by its form: each thing read against what it may be, and what the errors do to the fit. */
+export function FormPanel() {
+  const { job } = useJobView();
+  const shop = useShop();
+  const system = useSystem();
+  const check = formCheck(job, shop);
+  if (!check) return null;
+  return (
+    <div className="grid gap-2">
+      <p role="status" className="text-xl font-semibold">
+        {formText(check, system)}
+      </p>
+      <ul className="grid gap-x-4">
+        {check.rows.map((r) => (
+          <Row key={r.what} row={r} system={system} />
+        ))}
+      </ul>
+      <Around count={check.aroundCount} drunkMm={check.drunkMm} />
+    </div>
+  );
+}
+
+function Row({ row, system }: { readonly row: FormRow; readonly system: UnitSystem }) {
+  const { what, right, read, spanMm } = row;
+  const label = spanMm === null ? FORM_NAMES[what] : `${FORM_NAMES[what]} over ${lengthText(spanMm, system, FINE)}`;
+  const shown = (x: number): string =>
+    row.unit === 'deg' ? degreesText(x, 0.1) : lengthText(x, system, { ...FINE, bare: true });
+  const hint = right
+    ? `${shown(right.least)} to ${shown(right.most)}`
+    : spanMm === null
+      ? undefined
+      : 'as many pitches as that';
+  const clear = read ? { onClear: () => act({ do: 'void', of: read.n }) } : {};
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_2rem] items-center gap-2 border-t border-line py-1">
+      {row.unit === 'deg' ? (
+        <TypedField
+          label={label}
+          shown={read ? degreesText(read.value, 0.01) : ''}
+          parse={(t) => parseAngle(t, label, 80)}
+          onCommit={(a, text) => act({ do: 'readForm', what, value: a.deg, text })}
+          {...(hint === undefined ? {} : { hint })}
+          {...clear}
+        />
+      ) : (
+        <LengthField
+          label={label}
+          mm={read?.value ?? null}
+          system={system}
+          rule={{ maxMm: 5000 }}
+          onCommit={(value, text) => act({ do: 'readForm', what, value, text, spanMm })}
+          {...(hint === undefined ? {} : { hint })}
+          {...clear}
+        />
+      )}
+      <Mark ok={row.ok} />
+    </li>
+  );
+}
+
+const PLACES = [0, 90, 180, 270] as const;
+/** Drunkenness: how far a crest stands from where it should along the axis, at places about the part. */
+function Around({ count, drunkMm }: { readonly count: number; readonly drunkMm: number | null }) {
+  const system = useSystem();
+  const [deg, setDeg] = useState<number>(0);
+  return (
+    <section aria-label="About the part" className="grid gap-1 border-t border-line pt-1">
+      <LengthField
+        label={`Crest against the indicator at ${deg}\u00b0 about the part, + or \u2212`}
+        mm={null}
+        system={system}
+        rule={{ maxMm: 10, allowNegative: true, allowZero: true }}
+        onCommit={(value, text) => {
+          const refused = act({ do: 'readForm', what: 'round', value, text, roundDeg: deg });
+          if (refused === null) setDeg(PLACES[(PLACES.indexOf(deg as 0) + 1) % PLACES.length] ?? 0);
+          return refused;
+        }}
+        hint={
+          drunkMm === null
+            ? `drunkenness wants three places or more; ${count} read`
+            : `drunken by \u00b1 ${lengthText(drunkMm, system, FINE)}, from ${count} places`
+        }
+      />
+    </section>
+  );
+}

@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import { fitOfJob } from '../../../core/job/derive.ts';
+import { notGoTurnsOf } from '../../../core/job/verdict.ts';
+import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { GAUGE_TRUTH } from '../../../words/prove.ts';
+import { useJobView } from '../../shell/jobContext.tsx';
+import { act, useSystem } from '../../store/store.ts';
+import { Button, Choice } from '../../ui/controls.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+
+type Which = 'go' | 'not-go';
+
+/** A limit gauge: which, of what size, and whether it goes; a not-go may enter a few turns and still not go. */
+export function GaugePanel() {
+  const { job, machine } = useJobView();
+  const system = useSystem();
+  const [which, setWhich] = useState<Which>('go');
+  const [typed, setTyped] = useState<Partial<Record<Which, number>>>({});
+  const fit = fitOfJob(job);
+  const { min, max } = fit?.limits?.pitch ?? { min: null, max: null };
+  const nut = fit?.make === 'internal';
+  const known = (which === 'go') === nut ? min : max;
+  const size = typed[which] ?? known;
+  const may = notGoTurnsOf(job);
+  const say = (passes: boolean, turns: number | null): unknown =>
+    act({ do: 'gauge', which, passes, turns, pitchDiameterMm: size, after: machine.card.after });
+  return (
+    <div className="grid gap-3">
+      <Choice
+        label={nut ? 'Plug' : 'Ring'}
+        even
+        value={which}
+        options={[
+          { value: 'go', label: 'Go' },
+          { value: 'not-go', label: 'Not-go' },
+        ]}
+        onChange={(w) => setWhich(w as Which)}
+      />
+      <LengthField
+        key={which}
+        label="Pitch diameter of the gauge"
+        mm={size}
+        system={system}
+        onClear={() => setTyped({ ...typed, [which]: undefined })}
+        onCommit={(mm) => setTyped({ ...typed, [which]: mm })}
+        hint={known === null ? 'as marked on it; without it the gauge says yes or no, but no size' : undefined}
+      />
+      <p className="text-lg text-ink2">{GAUGE_TRUTH[which](may)}</p>
+      <div className="grid grid-cols-2 gap-2">
+        <Button className="min-h-20 text-2xl font-bold" onClick={() => say(true, null)}>
+          It goes
+        </Button>
+        <Button className="min-h-20 text-2xl font-bold" onClick={() => say(false, 0)}>
+          It does not start
+        </Button>
+        {[1, 2, 3, 4].map((t) => (
+          <Button key={t} className="min-h-14 text-xl" onClick={() => say(false, t)}>
+            {t} {t === 1 ? 'turn' : 'turns'}, then stops
+          </Button>
+        ))}
+      </div>
+      {size !== null && (
+        <p className="text-ink2">
+          It stands for a pitch diameter of <span className="num">{lengthText(size, system, FINE)}</span>.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,2 @@
+/** Places outside the job that Prove points to. */
+export const LINKS = { gauges: '/gauges' } as const;

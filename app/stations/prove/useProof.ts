@@ -1,0 +1,37 @@
+import { useMemo } from 'react';
+import { suggestDeeper, type DeeperAnswer } from '../../../core/job/deeper.ts';
+import { diagnosisOf } from '../../../core/job/binding.ts';
+import { dressedNow } from '../../../core/job/formCheck.ts';
+import { beliefOf, effectsOfJob } from '../../../core/job/sizing.ts';
+import { DRESSED } from '../../../core/job/events.ts';
+import { diagnosisText, effectText } from '../../../words/prove.ts';
+import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useShop } from '../../store/store.ts';
+
+interface Proof {
+  readonly answer: DeeperAnswer | null;
+  /** What the last try made of what is known, in a sentence; null: nothing was tried since the last cut. */
+  readonly effect: string | null;
+  readonly diagnosis: { readonly what: string; readonly todo: string } | null;
+  /** It feels tight, and nobody has taken the burrs off since the cut. */
+  readonly burrs: boolean;
+}
+
+/** What the last try says of the next cut, and what it made of everything that is known. */
+export function useProof(): Proof {
+  const { job, machine } = useJobView();
+  const shop = useShop();
+  const u = useDialUnit();
+  return useMemo(() => {
+    const last = machine.tests.at(-1) ?? null;
+    const told = last && effectsOfJob(job, shop).find((e) => e.event.n === last.n);
+    const why = last?.kind === 'tried' ? diagnosisOf(job, last, beliefOf(job, shop)?.answer ?? null) : null;
+    const tight = last?.kind === 'tried' && ['no-start', 'starts', 'tight', 'binds'].includes(last.result);
+    return {
+      answer: suggestDeeper(job, shop, machine.metal),
+      effect: told ? effectText(told.effect, u) : null,
+      diagnosis: why && diagnosisText(why, u),
+      burrs: tight && dressedNow(job).size < DRESSED.length,
+    };
+  }, [job, shop, machine, u]);
+}

@@ -1,0 +1,67 @@
+/** A screw and its nut as they are, and what replacing one of them would give; play along the axis, mm. */
+export interface Worth {
+  readonly playNowMm: number;
+  /** As the pair was made, and as the new part will be to an unworn mate. */
+  readonly playMadeMm: number;
+  /** What the part that stays is worn where it is used, on pitch diameter. */
+  readonly wornMm: number;
+  /** Slope of both flanks together, tan a1 + tan a2. */
+  readonly slope: number;
+  readonly leadMm: number;
+  readonly limitMm: number | null;
+  readonly ageYears: number | null;
+}
+export type WorthVerdict = 'leave' | 'by-habit' | 'act' | 'other-is-the-job';
+export interface WorthAnswer {
+  readonly playAfterMm: number;
+  readonly turnsNow: number;
+  readonly turnsAfter: number;
+  /** Years until the play is back at the limit; null: age or limit is not said, or it does not come back. */
+  readonly years: number | null;
+  readonly verdict: WorthVerdict;
+}
+
+/** Under the first one leaves it; over the second, or a tenth of a turn, one acts, mm. Common practice, no source. */
+const LEAVE_MM = 0.1;
+const ACT_MM = 0.5;
+const ACT_TURN = 0.1;
+
+/**
+ * Play now against play after, and whether it is worth the work. A new part beside a worn one gives back at least half of it:
+ * then the other is the job. Common practice, no source.
+ */
+export function worthOf(w: Worth): WorthAnswer {
+  const playAfterMm = w.playMadeMm + (w.wornMm * w.slope) / 2;
+  const perYear = w.ageYears === null ? null : (w.playNowMm - w.playMadeMm) / w.ageYears;
+  const years = w.limitMm === null || perYear === null || perYear <= 0 ? null : (w.limitMm - playAfterMm) / perYear;
+  const turnsNow = w.playNowMm / w.leadMm;
+  const verdict: WorthVerdict =
+    w.playNowMm < LEAVE_MM
+      ? 'leave'
+      : playAfterMm >= w.playNowMm / 2
+        ? 'other-is-the-job'
+        : w.playNowMm > ACT_MM || turnsNow > ACT_TURN
+          ? 'act'
+          : 'by-habit';
+  return {
+    playAfterMm,
+    turnsNow,
+    turnsAfter: playAfterMm / w.leadMm,
+    years: years === null ? null : Math.max(0, years),
+    verdict,
+  };
+}
+
+/** A cut on the side of a groove that frees play. */
+export interface SideCutFor {
+  readonly byMm: number;
+  /** What it is worth on the pitch diameter; the root is not touched. */
+  readonly onPitchDiameterMm: number;
+  /** All on one flank: how far the middle of the groove moves. */
+  readonly movesMm: number;
+}
+/** How much to cut off the flanks so that a play becomes another; null: it is there already. @param slope tan a1 + tan a2 */
+export function sideCutFor(playMm: number, wantedMm: number, slope: number): SideCutFor | null {
+  const byMm = wantedMm - playMm;
+  return byMm > 1e-9 ? { byMm, onPitchDiameterMm: (2 * byMm) / slope, movesMm: byMm / 2 } : null;
+}

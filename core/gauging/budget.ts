@@ -1,0 +1,75 @@
+import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
+import type { Groove } from './wires.ts';
+
+/** What makes a pitch diameter over wires, or between balls, uncertain. */
+export const UNSURE_OF = ['wire', 'round', 'angle', 'lead', 'reading', 'flanks', 'heat'] as const;
+export type UnsureOf = (typeof UNSURE_OF)[number];
+/** One line of the budget: what is uncertain by how much, and what that comes to on the pitch diameter, all one standard deviation. */
+export interface Unsure {
+  readonly of: UnsureOf;
+  /** mm, degrees or K. */
+  readonly by: number;
+  readonly unit: 'mm' | 'deg' | 'K';
+  /** On the pitch diameter for one of it, mm per unit. */
+  readonly each: number;
+  readonly mm: number;
+  /** Readings over the same wires on the same thread share it: repeating does not lessen it. */
+  readonly shared: boolean;
+}
+
+export interface Known {
+  /** Diameter of wire or ball, mm, one standard deviation. */
+  readonly wireMm: number;
+  /** How far from round, mm, whole; null: not measured. */
+  readonly roundMm: number | null;
+  readonly halfAngleDeg: number;
+  readonly pitchMm: number;
+  readonly readingMm: number;
+  /** Normal to a flank: torn or worn metal under the wire. */
+  readonly flankMm: number;
+  readonly heatK: number;
+  /** Expansion of the part, per K. */
+  readonly alpha: number;
+}
+
+/** d2 = M - w (1 + c / sin(half)) + P / (tan a1 + tan a2), flat; between balls the same with its signs turned. */
+const rest = (a1: number, a2: number, pitchMm: number, wireMm: number): number =>
+  wireMm * (1 + cosDeg((a1 - a2) / 2) / sinDeg((a1 + a2) / 2)) - pitchMm / (tanDeg(a1) + tanDeg(a2));
+const NUDGE_DEG = 0.01;
+
+/**
+ * Uncertainty of a pitch diameter by wires or balls, line by line, mm. The wire that touches at the pitch line takes the
+ * angle out of it, as is known; any other pays for it.
+ * @see the sensitivities are the derivatives of the formula in ASME B1.2 and NBS Handbook H28
+ */
+export function budgetOf(g: Groove, pitchDiameterMm: number, wireMm: number, k: Known): readonly Unsure[] {
+  const [a1, a2, p] = [g.leadingHalfAngleDeg, g.trailingHalfAngleDeg, g.pitchMm];
+  const perWire = 1 + cosDeg((a1 - a2) / 2) / sinDeg((a1 + a2) / 2);
+  const perAngle = (on: 1 | 2): number => {
+    const at = (d: number): number => (on === 1 ? rest(a1 + d, a2, p, wireMm) : rest(a1, a2 + d, p, wireMm));
+    return (at(NUDGE_DEG) - at(-NUDGE_DEG)) / (2 * NUDGE_DEG);
+  };
+  const angle = Math.hypot(perAngle(1), perAngle(2));
+  const of = (name: UnsureOf, by: number, unit: Unsure['unit'], each: number, shared: boolean): Unsure => ({
+    of: name,
+    by,
+    unit,
+    each,
+    mm: Math.abs(by * each),
+    shared,
+  });
+  return [
+    of('wire', k.wireMm, 'mm', perWire, true),
+    // a wire lies some way round in its groove: evenly anywhere within what it is out of round
+    of('round', (k.roundMm ?? 0) / Math.sqrt(12), 'mm', perWire, false),
+    of('angle', k.halfAngleDeg, 'deg', angle, true),
+    of('lead', k.pitchMm, 'mm', 1 / (tanDeg(a1) + tanDeg(a2)), true),
+    of('reading', k.readingMm, 'mm', 1, false),
+    of('flanks', k.flankMm, 'mm', 1 / sinDeg((a1 + a2) / 2), false),
+    of('heat', k.heatK, 'K', k.alpha * pitchDiameterMm, true),
+  ];
+}
+
+/** Root of the sum of squares, of all lines or of those that readings share or not, mm. */
+export const totalMm = (lines: readonly Unsure[], shared?: boolean): number =>
+  Math.hypot(...lines.filter((l) => shared === undefined || l.shared === shared).map((l) => l.mm));

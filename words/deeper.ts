@@ -25,6 +25,8 @@ export function deeperText(a: DeeperAnswer, u: UnitSystem, on: On): string {
       return 'It runs and then binds: look at lead and burrs before cutting deeper.';
     case 'bruise':
       return 'It binds at one place: see to that place before cutting deeper.';
+    case 'doubt':
+      return 'That does not go with what was known: burrs, a chip under it, a dial that slipped? See to it, and try again.';
     case 'spring':
       return 'The same setting once more, then look again: it closes on the dial.';
     case 'measure':

@@ -98,6 +98,7 @@ export function diagnosisText(d: Diagnosis, u: UnitSystem): { readonly what: str
 export function effectText(e: Effect, u: UnitSystem): string {
   const { least, most } = e.leftMm;
   const bare = (mm: number): string => lengthText(Math.max(0, mm), u, { ...FINE, bare: true });
+  if (e.surprised) return 'not as was expected: what was known of dial and mate is let go';
   if (e.past > 0.5) return 'past its far limit';
   if (e.inside >= 0.95) return `inside, ${percentText(e.inside)} sure`;
   if (most <= 0) return `inside with ${percentText(e.inside)}, past with ${percentText(e.past)}`;

@@ -163,17 +163,22 @@ describe('a lathe is described as its owner can measure it', () => {
 });
 
 describe('gauges', () => {
-  test('wires are added in any unit, kept once and in order, and taken away', async () => {
+  test('wires are added in any unit, kept once and in order, measured, and taken away', async () => {
     await openAt('/gauges');
-    const before = shop().wiresMm.length;
-    await type(/^Add diameters/, '.081 in; 1/16; 1.0');
-    const added = shop().wiresMm;
+    const wires = () => shop().pins.filter((p) => p.kind === 'wire');
+    const before = wires().length;
+    await type(/^Add diameters/, '.081 in; 1/16; 1.0; 1.0');
+    const added = wires().map((p) => p.mm);
     expect(added).toEqual([...new Set(added)].sort((a, b) => a - b));
     for (const mm of [2.0574, 1.5875, 1]) expect(added.some((w) => Math.abs(w - mm) < 1e-9)).toBe(true);
     await type(/^Add diameters/, 'thick');
-    expect(shop().wiresMm).toEqual(added);
-    await press('Remove wires of 1.588 mm');
-    expect(shop().wiresMm.some((w) => Math.abs(w - 1.5875) < 1e-9)).toBe(false);
+    expect(wires().map((p) => p.mm)).toEqual(added);
+    await press(/^1.588 mm wire$/);
+    await type('Measures itself', '1.585');
+    await type('Out of round by', '0.002');
+    expect(wires().find((p) => Math.abs(p.mm - 1.5875) < 1e-9)).toMatchObject({ measuredMm: 1.585, roundMm: 0.002 });
+    await press('Remove wire of 1.588 mm');
+    expect(wires().some((p) => Math.abs(p.mm - 1.5875) < 1e-9)).toBe(false);
     expect(before).toBeGreaterThan(0);
   });
   test('an instrument is added, made finer, and taken away', async () => {

@@ -14,7 +14,8 @@ export type DeeperStep = 'safe' | 'share' | 'rest' | 'small' | 'own';
 /** How much deeper, on the radius, mm. */
 export type DeeperAnswer =
   | { readonly code: 'deeper'; readonly byMm: number; readonly step: DeeperStep }
-  | { readonly code: 'fits' | 'past' | 'lead' | 'bruise'; readonly byMm: number }
+  /** `doubt`: the last trial does not go with what is known. */
+  | { readonly code: 'fits' | 'past' | 'lead' | 'bruise' | 'doubt'; readonly byMm: number }
   /** The same setting again; look once more, or otherwise; enough, though it is not sure. */
   | { readonly code: 'spring' | 'measure' | 'enough'; readonly byMm: 0; readonly why: Why };
 
@@ -26,6 +27,8 @@ const SMALL_REST_MM = 0.03;
 const STEP_BY_MATE_MM = 0.02;
 /** As likely right as not: where nothing more can be learnt, it is let be. */
 const LIKELY = 0.5;
+
+const TIGHT: ReadonlySet<string> = new Set(['no-start', 'starts', 'tight', 'binds']);
 
 /** By how much it goes deeper between two trials, mm radial: the person's own step, else a small one. */
 const byStep = ({ cut: { deeperStepMm } }: Job): DeeperAnswer => ({
@@ -55,6 +58,9 @@ export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer 
   }
   const own = alone?.code === 'deeper' && alone.step === 'own' ? alone : null;
   if (own && belief.next.do !== 'stop' && (passRisk(job, shop, metal.depthMm + own.byMm) ?? 1) <= RISKY) return own;
+  const tight = last.kind === 'tried' && TIGHT.has(last.result);
+  // what is tight in the hand is not called right, whatever the figures say
+  if (tight && belief.next.do === 'stop' && rightBy(job, shop)?.by === 'mate') return { code: 'doubt', byMm: 0 };
   return byBelief(belief.next, belief.why, belief.inside, belief.leftOnDiameterMm.most, metal);
 }
 

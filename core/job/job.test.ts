@@ -247,7 +247,9 @@ describe('documents', () => {
     if (!back.ok || back.kind !== 'backup') throw new Error(JSON.stringify(back));
     const old = JSON.parse(text) as { shop: Record<string, unknown>; jobs: Record<string, unknown>[] };
     const lathes = (old.shop['lathes'] as Record<string, unknown>[]).map(({ drive: _, ...lathe }) => lathe);
-    expect(back.backup.shop).toMatchObject({ ...old.shop, lathes, version: SHOP_VERSION });
+    const { wiresMm, ...shop } = old.shop;
+    const pins = (wiresMm as number[]).map((mm) => ({ kind: 'wire', mm, measuredMm: null, roundMm: null }));
+    expect(back.backup.shop).toMatchObject({ ...shop, lathes, pins, version: SHOP_VERSION });
     expect(back.backup.shop.lathes.map((l) => l.kind)).toEqual(['change-gears', 'gearbox', 'electronic']);
     // what the older shape kept is all still there; what was done is a ledger now
     for (const [i, was] of old.jobs.entries()) {

@@ -52,7 +52,7 @@ export function rightBy(job: Job, shop: Shop): RightBy | null {
     job.prove.by ??
     (min !== null && max !== null
       ? 'limits'
-      : job.prove.mates.length > 0 || !(measurePlan(job, shop)?.atHand ?? false)
+      : job.prove.mates.length > 0 || onlyTried(job) || !(measurePlan(job, shop)?.atHand ?? false)
         ? 'mate'
         : 'limits');
   if (by === 'limits')
@@ -74,6 +74,12 @@ export function rightBy(job: Job, shop: Shop): RightBy | null {
     return { by, leastMm: wanted * (1 - CLEARANCE_SHARE), mostMm: wanted * (1 + CLEARANCE_SHARE), of: 'fit' };
   const g = feelMm(pitchMmOf(thread));
   return { by, leastMm: FREE_BY_FEEL[0] * g, mostMm: FREE_BY_FEEL[1] * g, of: 'feel' };
+}
+
+/** The part was tried with a mate, and neither measured nor gauged: then its mate is what it is made to. */
+function onlyTried(job: Job): boolean {
+  const kinds = new Set(standingOfPart(job).map((e) => e.kind));
+  return kinds.has('tried') && !kinds.has('overWires') && !kinds.has('betweenBalls') && !kinds.has('gauged');
 }
 
 /** Everything the belief rests on, and which of the ledger's events each part of its history came from. */

@@ -66,6 +66,8 @@ export interface Effect {
   readonly past: number;
   /** Spread of the pitch diameter, one standard deviation, mm. */
   readonly sdMm: number;
+  /** It hardly could have come by what was known: something taken for granted is wrong. */
+  readonly surprised: boolean;
 }
 const NINE_IN_TEN = 1.645;
 
@@ -127,6 +129,7 @@ export function effectsOf(q: SizeAsked): Effect[] {
       inside: now.share((i) => within(b, i, now.size(i))),
       past: now.share((i) => now.size(i) < b.far(i)),
       sdMm: now.spread().sd,
+      surprised: now.surprised,
     });
   });
   return effects;

@@ -67,6 +67,9 @@ const UNKNOWN_MATE_PITCHES = [0.4, 0.8] as const;
 const EDGES = { starts: -2, tight: -0.5, runs: 1, shakes: 4 } as const;
 const HAND_G = 0.5;
 const TRIAL_G = 0.2;
+/** An answer less likely than this says that something taken for granted is wrong; then the dial is let out so many times. */
+const ANSWER = 0.003;
+const REOPENED = 3;
 /** Where a mate binds is felt within so much play, and within this share of it, mm. Common practice, no source. */
 const BIND_MM = 0.01;
 const BIND_SHARE = 0.25;
@@ -116,6 +119,9 @@ export class Sizing {
   /** Last setting of the dial; null: nothing cut. */
   lastMm: number | null = null;
   measuredSinceCut = 0;
+  /** The last answer was one that hardly could have come. */
+  surprised = false;
+  private readonly ranges = new Map<string, readonly [number, number]>();
   private readonly dice: Dice;
 
   /** @param watch is shown the belief after each event in turn */
@@ -149,6 +155,7 @@ export class Sizing {
   }
 
   take(e: SizeEvent): void {
+    this.surprised = false;
     switch (e.kind) {
       case 'cut':
         this.lastMm = e.depthMm;
@@ -184,7 +191,7 @@ export class Sizing {
         this.weigh((i) => {
           const below = cumulativeNormal((at - this.size(i)) / GAUGE_MM);
           return e.passes ? below : 1 - below;
-        });
+        }, ANSWER);
         this.measuredSinceCut += 1;
         return;
       }
@@ -236,6 +243,7 @@ export class Sizing {
     // evenly, so that no tail of it is thin
     const size = Float64Array.from({ length: n }, (_, i) => low + ((high - low) * (i + 0.5)) / n);
     shuffle(size, this.dice);
+    this.ranges.set(name, [low, high]);
     this.cloud.mates.set(name, size);
     return size;
   }
@@ -271,7 +279,7 @@ export class Sizing {
         return normalAt(c - (2 * e.shakeMm) / tan2, (2 * e.uncertaintyMm) / tan2) + 1e-9;
       const felt = c / this.g + (this.cloud.hand[i] ?? 0);
       return cumulativeNormal((high - felt) / TRIAL_G) - cumulativeNormal((low - felt) / TRIAL_G) + 1e-9;
-    });
+    }, ANSWER);
   }
   /** Which result a mate would give, by its place on the scale of feel. */
   feel(i: number, size: Float64Array, lengthMm: number | null): number {
@@ -283,8 +291,15 @@ export class Sizing {
       this.cloud.x[i] = this.after(i, depthMm, [this.dice.normal(), this.dice.normal()]);
   }
 
-  private weigh(likely: (i: number) => number): void {
+  /** @param least the least chance that what was answered may have had; below it one of the things taken for granted is wrong */
+  private weigh(likely: (i: number) => number, least = 0): void {
     const { w, n } = this.cloud;
+    let chance = 0;
+    if (least > 0) {
+      for (let i = 0; i < n; i += 1) chance += (w[i] ?? 0) * likely(i);
+      this.surprised = chance < least;
+      if (this.surprised) this.reopen();
+    }
     let sum = 0;
     for (let i = 0; i < n; i += 1) {
       const l = likely(i);
@@ -341,6 +356,24 @@ export class Sizing {
     }
     c.side.set(Float64Array.from({ length: c.n }, (_, i) => c.side[from[i] ?? 0] ?? 0));
     c.w.fill(1 / c.n);
+  }
+
+  /**
+   * No hypothesis explains what came: a dial that slipped, a mate changed or burred. Half of them are let out again, the dial
+   * wider than at first and each mate as if nothing were known of it.
+   */
+  private reopen(): void {
+    const { n, x, dial, mates, w } = this.cloud;
+    for (let i = 0; i < n; i += 2) {
+      const by = REOPENED * this.m.dialUncertaintyMm * this.dice.normal();
+      dial[i] = (dial[i] ?? 0) + by;
+      x[i] = (x[i] ?? 0) - 2 * by;
+      for (const [name, size] of mates) {
+        const [low, high] = this.ranges.get(name) ?? this.unknown();
+        size[i] = low + (high - low) * this.dice.uniform();
+      }
+      w[i] = 1 / n;
+    }
   }
 
   spread(of: (i: number) => number = (i) => this.size(i)): { readonly mean: number; readonly sd: number } {

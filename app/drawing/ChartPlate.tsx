@@ -26,6 +26,7 @@ export function ChartPlate({
   const k = scale * pxPerMm;
   return (
     <Plate
+      className="chart-plate"
       label={`Comparator chart, one groove, ${scale} times: pitch diameter ${lengthText(chart.minMm, unit, FINE)} to ${lengthText(chart.maxMm, unit, FINE)}`}
       draw={({ w, h }) => {
         const lines = chartLines(chart, w / k);

@@ -72,11 +72,14 @@ export interface Effect {
 const NINE_IN_TEN = 1.645;
 
 /** Risks that are taken: of being past in the pass itself, and were it repeated until no chip comes. */
-const RISK = 0.01;
-const RISK_REPEATED = 0.02;
+interface Risks {
+  readonly once: number;
+  readonly repeated: number;
+}
+const USUAL_RISK: Risks = { once: 0.01, repeated: 0.02 };
 /** So surely inside it is let be. */
-export const SURE = 0.95;
-const SURER = 0.98;
+export const SURE = 0.985;
+const SURER = 0.995;
 /** Less than this is no progress, mm on diameter. */
 const PROGRESS_MM = 0.002;
 /** Without steps of its own a dial is set to this, mm. */
@@ -203,8 +206,8 @@ function decide(q: SizeAsked, s: Sizing, b: Range, inside: number, past: number)
     if (looked || !means || !cutYet) {
       // enough; unless one safe setting more makes it clearly surer
       const surer = looked && inside < SURER ? bestCut(q, s, b) : null;
-      if (surer && surer.inside > inside + 0.015 && surer.takesMm > PROGRESS_MM && surer.depthMm === s.lastMm)
-        return { next: { do: 'spring' }, why: 'spring-closes' };
+      if (surer && surer.inside > inside + SURER_GAIN && surer.takesMm > PROGRESS_MM)
+        return cutOrSpring(surer, s, 'safe-cut');
       return { next: { do: 'stop' }, why: 'reached' };
     }
     return measure('prove-it');
@@ -213,21 +216,32 @@ function decide(q: SizeAsked, s: Sizing, b: Range, inside: number, past: number)
   // from far off one cuts without looking; near the target each cut is looked at
   const farOff = cut !== null && cut.inside < FAR_INSIDE && cut.takesMm > PROGRESS_MM;
   if (cut && !looked && cutYet && means && !farOff) return measure('look-first');
-  if (cut && worth(cut, inside))
-    return cut.depthMm === s.lastMm
-      ? { next: { do: 'spring' }, why: 'spring-closes' }
-      : { next: { do: 'cut', depthMm: cut.depthMm }, why: farOff ? 'far-off' : binds ? 'check-lead' : 'safe-cut' };
+  if (cut && worth(cut, inside)) return cutOrSpring(cut, s, farOff ? 'far-off' : binds ? 'check-lead' : 'safe-cut');
   if (!means) return { next: { do: 'stop' }, why: cutYet ? 'no-more-to-know' : 'no-safe-cut' };
   if (!looked && cutYet) return measure('prove-it');
-  return tells() ? measure('look-first') : { next: { do: 'stop' }, why: 'no-more-to-know' };
+  if (tells()) return measure('look-first');
+  // nothing tells more: a cut that makes it clearly likelier may risk a little more than one on the way there
+  const last = looked ? bestCut(q, s, b, LAST_RISK) : null;
+  if (last && last.inside > inside + LAST_GAIN && last.takesMm > PROGRESS_MM) return cutOrSpring(last, s, 'safe-cut');
+  return { next: { do: 'stop' }, why: 'no-more-to-know' };
 }
+/** A cut as a step; at the setting of the last one it is the spring. */
+const cutOrSpring = (cut: Cut, s: Sizing, why: Why): Step =>
+  cut.depthMm === s.lastMm
+    ? { next: { do: 'spring' }, why: 'spring-closes' }
+    : { next: { do: 'cut', depthMm: cut.depthMm }, why };
+/** Sure enough, but one safe setting more may make it surer by so much. */
+const SURER_GAIN = 0.005;
+/** The last cut, when nothing tells more: what it may risk, and what it has to gain. */
+const LAST_RISK: Risks = { once: 0.02, repeated: 0.1 };
+const LAST_GAIN = 0.01;
 /** A cut that hardly may end inside is far off it. */
 const FAR_INSIDE = 0.02;
 const worth = (cut: Cut, inside: number): boolean =>
   cut.takesMm > PROGRESS_MM && (cut.inside > inside + 0.005 || inside < 0.3);
 
 /** The deepest setting, or the spring, that is likeliest to end inside within the risks; null: none is safe. */
-function bestCut(q: SizeAsked, s: Sizing, b: Range): Cut | null {
+function bestCut(q: SizeAsked, s: Sizing, b: Range, risk = USUAL_RISK): Cut | null {
   const step = q.stepMm ?? FREE_STEP_MM;
   const last = s.lastMm;
   const n = s.cloud.n;
@@ -253,7 +267,7 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range): Cut | null {
       takes += w * (s.size(i) - x);
       off += w * (x - (near + far) / 2);
     }
-    const safe = pastP - before <= RISK && pastAll - before <= RISK_REPEATED;
+    const safe = pastP - before <= risk.once && pastAll - before <= risk.repeated;
     return { depthMm, inside: ins, takesMm: takes, offMm: off, safe };
   };
   // deeper is never safer: the deepest safe setting is found by halving

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { formCheck, type FormRow } from '../../../core/job/formCheck.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
+import { parseLength } from '../../../core/quantity/length.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { FORM_NAMES, formText } from '../../../words/prove.ts';
@@ -42,25 +43,29 @@ function Row({ row, system }: { readonly row: FormRow; readonly system: UnitSyst
       ? undefined
       : 'as many pitches as that';
   const clear = read ? { onClear: () => act({ do: 'void', of: read.n }) } : {};
+  const commit = (value: number, text: string): unknown => act({ do: 'readForm', what, value, text, spanMm });
   return (
-    <li className="grid grid-cols-[minmax(0,1fr)_2rem] items-center gap-2 border-t border-line py-1">
+    <li className="grid grid-cols-[minmax(0,1fr)_minmax(0,11rem)_1.75rem] items-center gap-2 border-t border-line py-1">
+      <span aria-hidden className="leading-tight">
+        {label}
+        {hint !== undefined && <span className="num block text-sm text-ink2">{hint}</span>}
+      </span>
       {row.unit === 'deg' ? (
         <TypedField
+          hideLabel
           label={label}
           shown={read ? degreesText(read.value, 0.01) : ''}
           parse={(t) => parseAngle(t, label, 80)}
-          onCommit={(a, text) => act({ do: 'readForm', what, value: a.deg, text })}
-          {...(hint === undefined ? {} : { hint })}
+          onCommit={(angle, text) => commit(angle.deg, text)}
           {...clear}
         />
       ) : (
-        <LengthField
+        <TypedField
+          hideLabel
           label={label}
-          mm={read?.value ?? null}
-          system={system}
-          rule={{ maxMm: 5000 }}
-          onCommit={(value, text) => act({ do: 'readForm', what, value, text, spanMm })}
-          {...(hint === undefined ? {} : { hint })}
+          shown={read ? lengthText(read.value, system, FINE) : ''}
+          parse={(t) => parseLength(t, { system, field: label, maxMm: 5000 })}
+          onCommit={(length, text) => commit(length.mm, text)}
           {...clear}
         />
       )}

@@ -77,7 +77,7 @@ export function Prove() {
     },
     mate: {
       picture: (
-        <div className="grid h-full grid-rows-[minmax(0,1fr)_auto] gap-2">
+        <div className="grid content-start gap-2 lg:h-full lg:grid-rows-[minmax(0,1fr)_auto]">
           <TryPicks />
           <MatesPlate unit={system} />
         </div>

@@ -45,7 +45,7 @@ export function PinsPanel() {
           }}
           onCommit={(list) =>
             editShop('add wires', (d) => {
-              const fresh = list.map((mm): Pin => ({ kind, mm, measuredMm: null, roundMm: null }));
+              const fresh = [...new Set(list)].map((mm): Pin => ({ kind, mm, measuredMm: null, roundMm: null }));
               const all = [...d.pins, ...fresh.filter((f) => !d.pins.some((p) => key(p) === key(f)))];
               d.pins = all.sort(byKind);
             })

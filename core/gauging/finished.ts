@@ -1,6 +1,8 @@
 import { Matrix, SingularValueDecomposition, solve } from 'ml-matrix';
 import { radians, tanDeg } from '../quantity/units.ts';
-import type { Groove } from './wires.ts';
+import type { ThreadForm } from '../form/shape.ts';
+import { nutGrooveOf } from './balls.ts';
+import { grooveOf } from './wires.ts';
 
 /** What is wrong with the form of a finished thread. */
 export interface FormErrors {
@@ -12,6 +14,23 @@ export interface FormErrors {
   /** Half the travel of the helix to and fro once in each turn, mm. */
   readonly roundMm: number;
 }
+/** Flanks as they should be, and the height over which screw and nut meet on them. */
+export interface Flanks {
+  readonly leadingDeg: number;
+  readonly trailingDeg: number;
+  readonly straightMm: number;
+}
+/** Straight flank on which a screw and its nut meet: each ends at the other's crest or round. Null: a square thread. */
+export function engagedFlanks(form: ThreadForm, pitchMm: number): Flanks | null {
+  if (form.leadingFlankDeg + form.trailingFlankDeg === 0) return null;
+  const [screw, nut] = [grooveOf(form, pitchMm, 1), nutGrooveOf(form, pitchMm, 1)];
+  return {
+    leadingDeg: form.leadingFlankDeg,
+    trailingDeg: form.trailingFlankDeg,
+    straightMm: Math.min(screw.flankTopMm, nut.flankBottomMm) + Math.min(screw.flankBottomMm, nut.flankTopMm),
+  };
+}
+
 /** What each of them does to the fit: the mate meets a screw so much larger, or a nut so much smaller, than wires or balls say, mm. */
 export interface Virtual {
   readonly angleMm: number;
@@ -26,13 +45,12 @@ export interface Virtual {
  * @example the old constants per degree of both flanks together: 0.0105 P for 55 degrees, 0.0109 P for 60, 0.018 P for 29
  * @see BS 84, effective diameter equivalents of pitch and angle errors; from memory
  */
-export function virtualOf(g: Groove, engagedMm: number, e: FormErrors): Virtual {
-  const slope = tanDeg(g.leadingHalfAngleDeg) + tanDeg(g.trailingHalfAngleDeg);
-  const straight = g.flankTopMm + g.flankBottomMm;
+export function virtualOf(f: Flanks, engagedMm: number, e: FormErrors): Virtual {
+  const slope = tanDeg(f.leadingDeg) + tanDeg(f.trailingDeg);
   const turned = (flank: number, by: number): number => Math.abs(tanDeg(flank + by) - tanDeg(flank));
   const along = (mm: number): number => (2 * mm) / slope;
   const angleMm = along(
-    (straight / 2) * (turned(g.leadingHalfAngleDeg, e.leadingDeg) + turned(g.trailingHalfAngleDeg, e.trailingDeg)),
+    (f.straightMm / 2) * (turned(f.leadingDeg, e.leadingDeg) + turned(f.trailingDeg, e.trailingDeg)),
   );
   const leadMm = along(Math.abs(e.leadPerMm) * engagedMm);
   const roundMm = along(2 * e.roundMm);

@@ -1,6 +1,12 @@
-import { drunkennessMm, leadByMates, taperOf, virtualOf, type FormErrors, type Virtual } from '../gauging/finished.ts';
-import { grooveOf } from '../gauging/wires.ts';
-import { nutGrooveOf } from '../gauging/balls.ts';
+import {
+  drunkennessMm,
+  engagedFlanks,
+  leadByMates,
+  taperOf,
+  virtualOf,
+  type FormErrors,
+  type Virtual,
+} from '../gauging/finished.ts';
 import { crestFlatMm } from '../form/sizes.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { engagedOf, fitOfJob, threadOfJob } from './derive.ts';
@@ -64,11 +70,10 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
   const form = threadFormOf(thread);
   const nut = fit.make === 'internal';
   const pitchMm = pitchMmOf(thread);
-  const square = form.leadingFlankDeg + form.trailingFlankDeg === 0;
   const events = standingOfPart(job).filter((e): e is EventOf<'formRead'> => e.kind === 'formRead');
   const last = (what: FormReading): EventOf<'formRead'> | null => events.findLast((e) => e.what === what) ?? null;
   const span = leadPitches(pitchMm) * pitchMm;
-  const tip = square ? null : toolViewOf(job);
+  const tip = form.leadingFlankDeg + form.trailingFlankDeg === 0 ? null : toolViewOf(job);
   const rootFlat = tip?.ok ? tip.value.tipFlatMm : null;
   const crest = crestFlatMm(form, pitchMm);
   const about = (x: number): FormRow['right'] => ({ least: Math.max(0, x - LOOSE_MM), most: x + LOOSE_MM });
@@ -116,8 +121,8 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
     leadPerMm: lead?.perMm ?? 0,
     roundMm: drunkMm ?? 0,
   };
-  const groove = square ? null : (nut ? nutGrooveOf : grooveOf)(form, pitchMm, thread.starts);
-  const virtual = groove && virtualOf(groove, engagedMm, errors);
+  const flanks = engagedFlanks(form, pitchMm);
+  const virtual = flanks && virtualOf(flanks, engagedMm, errors);
   const places = measurePlan(job, shop)?.measured ?? [];
   const simpleMm = places.at(-1)?.pitchDiameterMm ?? beliefOf(job, shop)?.answer.pitchDiameterMm.value ?? null;
   const side = nut ? -1 : 1;

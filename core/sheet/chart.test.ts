@@ -78,8 +78,10 @@ describe('the comparator chart', () => {
     expect(most * m16.pitchMm).toBeLessThanOrEqual(240);
     expect(most).toBeGreaterThanOrEqual(50);
     const { shapes, widthMm } = chartSheet(m16, { ...PLAIN, scale: most }, WORDS);
-    for (const s of shapes)
-      if (s.kind === 'line')
-        for (const p of s.points) (expect(p.x).toBeGreaterThanOrEqual(0), expect(p.x).toBeLessThan(widthMm));
+    for (const shape of shapes)
+      for (const p of shape.kind === 'line' ? shape.points : []) {
+        expect(p.x).toBeGreaterThanOrEqual(0);
+        expect(p.x).toBeLessThan(widthMm);
+      }
   });
 });

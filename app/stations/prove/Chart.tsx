@@ -1,6 +1,6 @@
 import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { chartOfJob } from '../../../core/job/chartOfJob.ts';
-import { CHART_TURNS, chartSheet, leastScale, mostScale, type ChartTurn } from '../../../core/sheet/chart.ts';
+import { CHART_TURNS, chartSheet, leastScale, mostScale } from '../../../core/sheet/chart.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { parseMagnification } from '../../../core/lathe/typed.ts';
 import { chartWords } from '../../../words/chart.ts';
@@ -69,7 +69,7 @@ export function ChartSettings() {
         label="Shown"
         value={prefs.chartTurn}
         options={CHART_TURNS.map((t) => ({ value: t, label: t }))}
-        onChange={(t) => setPrefs({ chartTurn: t as ChartTurn })}
+        onChange={(t) => setPrefs({ chartTurn: t })}
       />
       <p className="text-ink2">
         {least === null

@@ -34,7 +34,7 @@ export function GaugePanel() {
           { value: 'go', label: 'Go' },
           { value: 'not-go', label: 'Not-go' },
         ]}
-        onChange={(w) => setWhich(w as Which)}
+        onChange={(w) => setWhich(w)}
       />
       <LengthField
         key={which}

@@ -37,7 +37,7 @@ type Way = (typeof WAYS)[number];
 
 /** Is it the size it should be: by wires, balls, its mate, a gauge, its form; and what all of it says of the next cut. */
 export function Prove() {
-  const { job, machine } = useJobView();
+  const { job } = useJobView();
   const shop = useShop();
   const system = useSystem();
   const u = useDialUnit();

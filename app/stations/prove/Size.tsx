@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { beliefOf, effectsOfJob, rightBy } from '../../../core/job/sizing.ts';
 import { percentText } from '../../../core/quantity/format.ts';
+import { standingOfPart } from '../../../core/job/metal.ts';
 import { eventText } from '../../../words/ledger.ts';
 import { effectText, rightText } from '../../../words/prove.ts';
 import { beliefText } from '../../../words/size.ts';
@@ -16,7 +17,12 @@ export function Size() {
   const shop = useShop();
   const u = useDialUnit();
   const belief = useMemo(() => beliefOf(job, shop), [job, shop]);
-  const effects = useMemo(() => effectsOfJob(job, shop), [job, shop]);
+  const steps = useMemo(() => {
+    const effects = new Map(effectsOfJob(job, shop).map((e) => [e.event.n, e.effect]));
+    return standingOfPart(job)
+      .filter((e) => PROOFS.has(e.kind) || effects.has(e.n))
+      .map((event) => ({ event, effect: effects.get(event.n) ?? null }));
+  }, [job, shop]);
   const right = rightBy(job, shop);
   return (
     <div className="grid gap-4">
@@ -39,15 +45,15 @@ export function Size() {
           <Right />
         </section>
       )}
-      {effects.length > 0 && (
+      {steps.length > 0 && (
         <section aria-label="What each step made of it" className="grid">
           <h3 className="font-semibold">What each step made of it</h3>
           <ol className="grid">
-            {effects.toReversed().map(({ event, effect }) => (
+            {steps.toReversed().map(({ event, effect }) => (
               <li key={event.n} className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 border-t border-line py-1">
                 <span>{eventText(event, u)}</span>
-                <span className="num text-right text-sm text-ink2">{percentText(effect.inside)}</span>
-                <span className="col-span-2 text-ink2">{effectText(effect, u)}</span>
+                {effect && <span className="num text-right text-sm text-ink2">{percentText(effect.inside)}</span>}
+                {effect && <span className="col-span-2 text-ink2">{effectText(effect, u)}</span>}
                 {PROOFS.has(event.kind) && (
                   <span className="col-span-2">
                     <Button tone="quiet" onClick={() => act({ do: 'void', of: event.n })}>
@@ -85,7 +91,7 @@ function Right() {
           { value: 'limits', label: 'its limits' },
           { value: 'mate', label: 'its mate' },
         ]}
-        onChange={(by) => act({ do: 'setProve', by: by === '' ? null : (by as 'limits' | 'mate') })}
+        onChange={(by) => act({ do: 'setProve', by: by === '' ? null : by })}
       />
       {mate && (
         <div className="grid grid-cols-2 gap-2">

@@ -202,6 +202,8 @@ function decide(q: SizeAsked, s: Sizing, b: Range, inside: number, past: number)
   }
   const bound = q.history.at(-1);
   const binds = bound?.kind === 'mate' && bound.result === 'binds';
+  // a reading that nothing explains is looked at once more before anything is made of it
+  if (s.strange === 1 && means) return measure('look-first');
   if (inside >= SURE) {
     if (looked || !means || !cutYet) {
       // enough; unless one safe setting more makes it clearly surer

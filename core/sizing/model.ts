@@ -70,6 +70,8 @@ const TRIAL_G = 0.2;
 /** An answer less likely than this says that something taken for granted is wrong; then the dial is let out so many times. */
 const ANSWER = 0.003;
 const REOPENED = 3;
+/** A reading that is explained no better than this is doubted: some four standard deviations off. */
+const STRANGE = 3e-4;
 /** Where a mate binds is felt within so much play, and within this share of it, mm. Common practice, no source. */
 const BIND_MM = 0.01;
 const BIND_SHARE = 0.25;
@@ -121,6 +123,8 @@ export class Sizing {
   measuredSinceCut = 0;
   /** The last answer was one that hardly could have come. */
   surprised = false;
+  /** Readings in a row that nothing explained. */
+  strange = 0;
   private readonly ranges = new Map<string, readonly [number, number]>();
   private readonly dice: Dice;
 
@@ -133,7 +137,7 @@ export class Sizing {
     const n = CLOUD;
     const start = this.scale.x(0);
     const of = (f: (i: number) => number): Float64Array => Float64Array.from({ length: n }, (_, i) => f(i));
-    const lead = tellsLead(history) ? LEAD_SIGMA : 0;
+    const lead = tellsLead(history) ? 1 : 0;
     this.cloud = {
       n,
       x: of(() => start),
@@ -143,7 +147,7 @@ export class Sizing {
       shared: of(() => m.wiresSharedMm * this.dice.normal()),
       side: of(() => 0),
       hand: of(() => HAND_G * this.dice.normal()),
-      lead: of(() => lead * this.dice.normal()),
+      lead: of((i) => lead * (i % WRONG_IN === 0 ? LEAD_WRONG : LEAD_SIGMA) * this.dice.normal()),
       mates: new Map(),
       w: of(() => 1 / n),
     };
@@ -179,6 +183,12 @@ export class Sizing {
         this.lastMm = null;
         return;
       case 'measured':
+        this.strange = this.explains(e) < STRANGE ? this.strange + 1 : 0;
+        // one reading that nothing explains may be a wire on a burr; two are the metal
+        if (this.strange > 1) {
+          this.surprised = true;
+          this.reopen();
+        }
         this.weigh((i) => {
           const off = signOf(this.m) * e.pitchDiameterMm - this.size(i) - (this.cloud.shared[i] ?? 0);
           return (1 - ASTRAY) * normalAt(off, e.uncertaintyMm) + ASTRAY * normalAt(off, ASTRAY_MM);
@@ -200,6 +210,16 @@ export class Sizing {
         this.measuredSinceCut += 1;
         return;
     }
+  }
+
+  /** How well what is believed explains a reading: 1 where all of it lies on it, nearly 0 where none does. */
+  private explains(e: Extract<SizeEvent, { kind: 'measured' }>): number {
+    let sum = 0;
+    for (let i = 0; i < this.cloud.n; i += 1) {
+      const off = signOf(this.m) * e.pitchDiameterMm - this.size(i) - (this.cloud.shared[i] ?? 0);
+      sum += (this.cloud.w[i] ?? 0) * exp((-off * off) / (2 * e.uncertaintyMm * e.uncertaintyMm));
+    }
+    return sum;
   }
 
   /** x of a hypothesis, its side cuts counted in. */
@@ -393,6 +413,9 @@ export class Sizing {
 const SHRINK = 0.98;
 /** Lead of a screw cut by its own gears is off by this much, mm per mm, one standard deviation. Common practice, no source. */
 const LEAD_SIGMA = 0.0002;
+/** One in so many is cut by wrong gears, or follows a wrong name, and is off by this much. Common practice, no source. */
+const WRONG_IN = 5;
+const LEAD_WRONG = 0.003;
 const tellsLead = (history: readonly SizeEvent[]): boolean => {
   const lengths = new Set<number>();
   for (const e of history)

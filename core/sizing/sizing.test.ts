@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { shop } from '../../cli/sizing/shop.ts';
-import { sizeOf, type SizeAsked } from './decide.ts';
+import { effectsOf, sizeOf, type SizeAsked } from './decide.ts';
 import { feelMm, Sizing, type MateResult, type SizeEvent, type SizeModel } from './model.ts';
 import { dice } from './random.ts';
 
@@ -81,6 +81,74 @@ describe('the belief', () => {
       }).next.do;
     expect(at(8.92)).toBe('stop');
     expect(at(8.83)).toBe('scrap');
+  });
+  test('a reading that nothing explains is looked at again; two of them are the metal, and it does not stop on the dial', () => {
+    const sprung: SizeEvent[] = [
+      { kind: 'cut', depthMm: 0.9 },
+      { kind: 'cut', depthMm: 1.02 },
+      { kind: 'spring' },
+      { kind: 'spring' },
+      { kind: 'measured', pitchDiameterMm: 8.93, uncertaintyMm: 0.006 },
+    ];
+    expect(ask({ history: sprung }).next.do).toBe('stop');
+    // it says a quarter of a millimetre more than before: the wire lies on a burr, or the dial slipped
+    const off: SizeEvent = { kind: 'measured', pitchDiameterMm: 9.18, uncertaintyMm: 0.006 };
+    expect(ask({ history: [...sprung, { kind: 'spring' }, off] })).toMatchObject({ next: { do: 'measure' } });
+    const twice = ask({ history: [...sprung, { kind: 'spring' }, off, off] });
+    expect(twice.pitchDiameterMm.value).toBeGreaterThan(9.1);
+    expect(['stop', 'scrap']).not.toContain(twice.next.do);
+  });
+  test('a nut that stays tight after it should run lets go of what was taken for granted', () => {
+    const mate = (result: MateResult): SizeEvent => ({
+      kind: 'mate',
+      name: 'nut',
+      result,
+      turns: null,
+      shakeMm: null,
+      uncertaintyMm: 0.01,
+      bounds: null,
+      lengthMm: null,
+    });
+    const history: SizeEvent[] = [
+      { kind: 'cut', depthMm: 0.8 },
+      { kind: 'cut', depthMm: 0.95 },
+      { kind: 'spring' },
+      mate('tight'),
+      { kind: 'cut', depthMm: 1.1 },
+      { kind: 'spring' },
+      mate('tight'),
+    ];
+    const effects = effectsOf({
+      model: MODEL,
+      target: { minClearanceMm: 0.02, maxClearanceMm: 0.06 },
+      means: [{ kind: 'mate', name: 'nut', bounds: null, lengthMm: null, shakeUncertaintyMm: null }],
+      history,
+      stepMm: 0.01,
+      mostMm: 0.15,
+    });
+    expect(effects.map((e) => e.surprised)).toEqual([false, false, false, false, false, false, true]);
+    expect(effects.at(-1)?.past).toBeLessThan(0.5);
+  });
+  test('a mate that binds after k turns says how far the lead is off: s = e k P', () => {
+    const s = new Sizing(MODEL, [
+      { kind: 'cut', depthMm: 0.9 },
+      { kind: 'cut', depthMm: 1.02 },
+      { kind: 'measured', pitchDiameterMm: 8.92, uncertaintyMm: 0.004 },
+      {
+        kind: 'mate',
+        name: 'nut',
+        result: 'binds',
+        turns: 6,
+        shakeMm: null,
+        uncertaintyMm: 0.01,
+        bounds: { minMm: 8.99, maxMm: 9.01 },
+        lengthMm: 16,
+      },
+    ]);
+    const lead = s.spread((i) => Math.abs(s.cloud.lead[i] ?? 0));
+    // clearance 0.08 is play 0.0462 on 60 degrees; over six turns of 1.5
+    expect(lead.mean).toBeGreaterThan(0.5 * (0.0462 / 9));
+    expect(lead.mean).toBeLessThan(1.2 * (0.0462 / 9));
   });
   test('play along the axis by an indicator is worth a number: c = 2 s / q', () => {
     const mate = { kind: 'mate', name: 'nut', bounds: { minMm: 9.02, maxMm: 9.2 }, lengthMm: 10 } as const;

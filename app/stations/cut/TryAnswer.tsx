@@ -29,7 +29,7 @@ export function TryAnswer() {
   const set = moves ? deeperSetting(job, shop, machine, answer.byMm) : null;
   const lathe = latheOf(job, shop);
   return (
-    <div className="grid gap-2">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2 [container-type:inline-size]">
       {set && answer.code === 'spring' && (
         <DialNumber what={againText(set.to)} setting={set.to} dial={lathe && dialOf(set.to, lathe)} />
       )}

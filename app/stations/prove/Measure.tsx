@@ -12,18 +12,14 @@ import { Note } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { ProblemText } from '../../ui/ProblemText.tsx';
 
-/** What it should measure over wires, or between balls; the field for what it does; and what that leaves. */
-export function Measure({ plan, onWorking }: { readonly plan: MeasurePlan; readonly onWorking: () => void }) {
-  const { job, machine } = useJobView();
+interface Props {
+  readonly plan: MeasurePlan;
+  readonly onWorking: () => void;
+}
+
+/** What it should measure over wires, or between balls: the number before anything was read. */
+export function MeasureNumber({ plan, onWorking }: Props) {
   const system = useSystem();
-  const [atMm, setAt] = useState<number | null>(null);
-  const other = system === 'mm' ? 'in' : 'mm';
-  const bare = { ...FINE, bare: true };
-  const m = lengthText(plan.targetMm, system, FINE);
-  const last = plan.measured.at(-1);
-  const balls = plan.by === 'balls';
-  const take = (mm: number, text: string): unknown =>
-    act({ do: balls ? 'betweenBalls' : 'overWires', mm, text, atMm, after: machine.card.after });
   return (
     <div className="grid gap-2">
       {!plan.check.ok && (
@@ -34,10 +30,44 @@ export function Measure({ plan, onWorking }: { readonly plan: MeasurePlan; reado
       <BigNumber
         what={layText(plan, system)}
         unit={unitName(system)}
-        figure={lengthText(plan.targetMm, system, bare)}
-        label={`M ${m}; show the working`}
+        figure={lengthText(plan.targetMm, system, { ...FINE, bare: true })}
+        label={`M ${lengthText(plan.targetMm, system, FINE)}; show the working`}
         onWorking={onWorking}
       />
+    </div>
+  );
+}
+
+/** The same in a line, once something was read and the next setting is the number. */
+export function MeasureLine({ plan, onWorking }: Props) {
+  const system = useSystem();
+  const m = lengthText(plan.targetMm, system, FINE);
+  return (
+    <button
+      type="button"
+      className="flex min-h-12 items-baseline justify-between gap-3 text-left text-xl"
+      aria-label={`M ${m}; show the working`}
+      onClick={onWorking}
+    >
+      <span>{layText(plan, system)}</span>
+      <b className="num">{m}</b>
+    </button>
+  );
+}
+
+/** Its limits, the field for what it measures, and what the last reading leaves. */
+export function MeasureField({ plan }: Pick<Props, 'plan'>) {
+  const { job, machine } = useJobView();
+  const system = useSystem();
+  const [atMm, setAt] = useState<number | null>(null);
+  const other = system === 'mm' ? 'in' : 'mm';
+  const bare = { ...FINE, bare: true };
+  const last = plan.measured.at(-1);
+  const balls = plan.by === 'balls';
+  const take = (mm: number, text: string): unknown =>
+    act({ do: balls ? 'betweenBalls' : 'overWires', mm, text, atMm, after: machine.card.after });
+  return (
+    <div className="grid gap-2">
       <p className="text-xl">
         {plan.limitsMm && (
           <>

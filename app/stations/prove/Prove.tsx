@@ -26,7 +26,7 @@ import { ByMate } from './ByMate.tsx';
 import { ChartPicture, ChartSettings } from './Chart.tsx';
 import { FormPanel } from './FormPanel.tsx';
 import { GaugePanel } from './GaugePanel.tsx';
-import { Measure } from './Measure.tsx';
+import { MeasureField, MeasureLine, MeasureNumber } from './Measure.tsx';
 import { SizeBandPlate } from '../../drawing/SizeBandPlate.tsx';
 import { MatesPlate } from '../../drawing/MatesPlate.tsx';
 import { PROVE_TABS, ProveDrawer, type ProveTab } from './ProveDrawer.tsx';
@@ -72,8 +72,13 @@ export function Prove() {
   const lies = {
     measure: {
       picture: plan && <WiresPlate wires={plan} unit={system} />,
-      head: plan && <Measure plan={plan} onWorking={showM} />,
-      step: <TryAnswer />,
+      head: plan && (answer ? <TryAnswer /> : <MeasureNumber plan={plan} onWorking={showM} />),
+      step: plan && (
+        <div className="grid gap-2">
+          {answer ? <MeasureLine plan={plan} onWorking={showM} /> : <TryAnswer />}
+          <MeasureField plan={plan} />
+        </div>
+      ),
     },
     mate: {
       picture: (

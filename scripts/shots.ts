@@ -13,6 +13,7 @@ const SHOTS = [
   ['try', '/jobs/demo-auger/cut'],
   ['pickup', '/jobs/demo-pump/pickup'],
   ['prove', '/jobs/demo-sluice/prove'],
+  ['prove-form', '/jobs/demo-sluice/prove?by=form'],
   ['record', '/jobs/demo-brass/record'],
   ['tables', '/tables'],
   ['lathe', '/lathes/lathe-bess'],

@@ -27,6 +27,8 @@ const WANTED = {
   gauge: 'make a gauge',
 };
 
+const MEASURED: ReadonlySet<string> = new Set(['overWires', 'betweenBalls']);
+
 /** The one line by which a station is read off the spine; null when there is nothing to say yet. */
 export function conclusion(station: StationId, job: Job, shop: Shop, system: UnitSystem): string | null {
   const thread = threadOfJob(job);
@@ -94,15 +96,19 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
       return `Cut ${len(metal.depthMm)} deep in ${metal.cuts} ${metal.cuts === 1 ? 'pass' : 'passes'}`;
     }
     case 'prove': {
-      const tried = standingOfPart(job).findLast((e) => e.kind === 'tried' && e.result !== 'note');
+      const said = standingOfPart(job).findLast(
+        (e) => (e.kind === 'tried' && e.result !== 'note') || e.kind === 'gauged' || MEASURED.has(e.kind),
+      );
+      if (said?.kind === 'tried') return `${said.mate || 'Its mate'}: ${TRY_NAMES[said.result]}`;
+      if (said?.kind === 'gauged')
+        return `${said.which === 'go' ? 'Go' : 'Not-go'} gauge ${said.passes ? 'goes' : 'does not go'}`;
       const w = measurePlan(job, shop);
-      const last = w?.measured.at(-1);
-      if (tried?.kind === 'tried' && tried.n > (last?.n ?? 0))
-        return `${tried.mate || 'Its mate'}: ${TRY_NAMES[tried.result]}`;
       if (!w) return null;
+      const last = w.measured.at(-1);
+      const way = w.by === 'balls' ? 'Between balls' : 'Over wires';
       return last
-        ? `Over wires ${len(last.overMm)}: ${leftText(last, system)}`
-        : `Over ${len(w.wireMm)} wires: ${len(w.targetMm)}`;
+        ? `${way} ${len(last.overMm)}: ${leftText(last, system)}`
+        : `${w.by === 'balls' ? `Between ${len(w.wireMm)} balls` : `Over ${len(w.wireMm)} wires`}: ${len(w.targetMm)}`;
     }
     case 'record':
       return job.record.verdict === null

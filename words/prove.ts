@@ -153,6 +153,8 @@ export function reasonText(r: Reason, u: UnitSystem): string {
       return `${r.mate || 'Its mate'}: ${TRY_NAMES[r.result]}`;
     case 'form':
       return `${FORM_NAMES[r.what]} ${r.text}: outside what it may be`;
+    case 'taper':
+      return taperText(r.taper, u).replace(/\.$/, '');
     case 'virtual':
       return `With its errors the mate meets ${mmText(r.mm, u)}; it may meet ${mmText(r.limitMm, u)}`;
     case 'dressed':
@@ -191,6 +193,9 @@ export const GAUGE_TRUTH: Readonly<Record<'go' | 'not-go', (may: number) => stri
     `It may enter ${may} turns and no further (ISO 1502: two; ASME B1.2: three). Further than that, it went.`,
 };
 
+/** What it is measured by. */
+export const LAY_NAMES = { wires: 'Over wires', balls: 'Between balls' } as const;
+
 /** "Over 2.05", "between balls of 2": what is laid in. */
 export function layText(p: MeasurePlan, u: UnitSystem): string {
   const w = mmText(p.wireMm, u);
@@ -217,7 +222,7 @@ export function formText(c: FormCheck, u: UnitSystem): string {
 }
 /** Taper of a thread that should have none. */
 export const taperText = (t: NonNullable<FormCheck['taper']>, u: UnitSystem): string =>
-  `${mmText(Math.abs(t.changeMm), u)} ${t.changeMm < 0 ? 'smaller' : 'larger'} over ${mmText(t.overMm, u)}`;
+  `Taper along it: ${mmText(Math.abs(t.changeMm), u)} ${t.changeMm < 0 ? 'smaller' : 'larger'} over ${lengthText(t.overMm, u)}.`;
 
 /** Axial play that is believed. */
 export const playText = (p: { readonly value: number; readonly uncertainty: number }, u: UnitSystem): string =>

@@ -90,12 +90,15 @@ export function shortConclusion(station: StationId, job: Job, shop: Shop, system
       return fits(`${bare(metal.depthMm)} deep`, 'cut');
     }
     case 'prove': {
-      const tried = standingOfPart(job).findLast((e) => e.kind === 'tried' && e.result !== 'note');
+      const said = standingOfPart(job).findLast((e) => e.kind === 'tried' || e.kind === 'gauged');
       const wires = measurePlan(job, shop);
       const last = wires?.measured.at(-1);
-      if (tried?.kind === 'tried' && tried.result !== 'note' && tried.n > (last?.n ?? 0)) return TRIED[tried.result];
+      if (said && said.n > (last?.n ?? 0)) {
+        if (said.kind === 'gauged') return `${said.which} ${said.passes ? 'goes' : 'stops'}`;
+        if (said.kind === 'tried' && said.result !== 'note') return TRIED[said.result];
+      }
       if (!wires) return null;
-      if (!last) return fits(`M ${bare(wires.targetMm)}`, 'wires');
+      if (!last) return fits(`M ${bare(wires.targetMm)}`, wires.by);
       if (last.verdict === 'at-size') return 'at size';
       return last.verdict === 'to-go'
         ? fits(`${bare(last.leftMm)} to go`, 'to go')

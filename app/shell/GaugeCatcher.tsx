@@ -29,6 +29,7 @@ export function GaugeCatcher() {
     [],
   );
   const length = came === null ? null : parseLength(came, { system, field: 'reading' });
+  const laid = job.intake.make === 'external' ? 'overWires' : 'betweenBalls';
   const give = (how: () => void): void => {
     how();
     setCame(null);
@@ -54,8 +55,8 @@ export function GaugeCatcher() {
                 >
                   {job.intake.make === 'external' ? 'The blank' : 'The bore'} as it is
                 </Button>
-                <Button onClick={() => give(() => act({ do: 'overWires', mm: length.value.mm, text: came ?? '' }))}>
-                  Over wires
+                <Button onClick={() => give(() => act({ do: laid, mm: length.value.mm, text: came ?? '' }))}>
+                  {laid === 'overWires' ? 'Over wires' : 'Between balls'}
                 </Button>
                 <Button onClick={() => give(() => void navigate(`/jobs/${job.id}/read`))}>
                   A reading off the part: go to Read and take it again

@@ -11,7 +11,7 @@ import { crestFlatMm } from '../form/sizes.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { engagedOf, fitOfJob, threadOfJob } from './derive.ts';
 import type { EventOf, FormReading } from './events.ts';
-import { measurePlan } from './measure.ts';
+import { AT_SIZE_MM, measurePlan } from './measure.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { beliefOf } from './sizing.ts';
@@ -55,7 +55,13 @@ export interface FormCheck {
   readonly drunkMm: number | null;
   readonly aroundCount: number;
   /** Taper on diameter per mm, and from end to end as read; null: not read at two places. */
-  readonly taper: { readonly perMm: number; readonly overMm: number; readonly changeMm: number } | null;
+  readonly taper: {
+    readonly perMm: number;
+    readonly overMm: number;
+    readonly changeMm: number;
+    /** It changes by no more than the pitch diameter may. */
+    readonly ok: boolean;
+  } | null;
   readonly engagedMm: number;
 }
 
@@ -133,6 +139,8 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
   const along = places.flatMap((p) => (p.atMm === null ? [] : [{ atMm: p.atMm, mm: p.pitchDiameterMm }]));
   const perMm = taperOf(along);
   const overMm = Math.max(...along.map((p) => p.atMm)) - Math.min(...along.map((p) => p.atMm));
+  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
+  const mayMm = min !== null && max !== null ? max - min : 2 * AT_SIZE_MM;
   return {
     rows: rights.map(([what, right]) => {
       const read = last(what);
@@ -160,7 +168,7 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
     lead,
     drunkMm,
     aroundCount: around.length,
-    taper: perMm === null ? null : { perMm, overMm, changeMm: perMm * overMm },
+    taper: perMm === null ? null : { perMm, overMm, changeMm: perMm * overMm, ok: Math.abs(perMm * overMm) <= mayMm },
     engagedMm,
   };
 }

@@ -3,7 +3,7 @@ import { SURE } from '../sizing/decide.ts';
 import { testsSinceCut } from './card.ts';
 import { threadOfJob } from './derive.ts';
 import { DRESSED, type Dressed, type EventOf, type FormReading } from './events.ts';
-import { dressedNow, formCheck } from './formCheck.ts';
+import { dressedNow, formCheck, type FormCheck } from './formCheck.ts';
 import { measurePlan, type Verdict } from './measure.ts';
 import { metalOf } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
@@ -16,6 +16,7 @@ export type Reason = { readonly holds: 'good' | 'bad' | 'due' } & (
   | { readonly of: 'gauge'; readonly which: 'go' | 'not-go'; readonly passes: boolean; readonly turns: number | null }
   | { readonly of: 'mate'; readonly mate: string; readonly result: Exclude<EventOf<'tried'>['result'], 'note'> }
   | { readonly of: 'form'; readonly what: FormReading; readonly text: string }
+  | { readonly of: 'taper'; readonly taper: NonNullable<FormCheck['taper']> }
   | { readonly of: 'virtual'; readonly mm: number; readonly limitMm: number }
   | { readonly of: 'dressed'; readonly left: readonly Dressed[] }
   | { readonly of: 'tried-before-dressing' | 'nothing-measured' }
@@ -84,6 +85,7 @@ export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
       limitMm: form.limitMm,
       holds: form.ok === false ? 'bad' : 'good',
     });
+  if (form?.taper) reasons.push({ of: 'taper', taper: form.taper, holds: form.taper.ok ? 'good' : 'bad' });
   const done = dressedNow(job);
   const left = DRESSED.filter((d) => !done.has(d));
   reasons.push({ of: 'dressed', left, holds: left.length === 0 ? 'good' : 'due' });

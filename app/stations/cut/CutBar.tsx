@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Ellipsis, StepBack } from 'lucide-react';
+import { LAY_NAMES } from '../../../words/prove.ts';
 import { TRY_WITH } from '../../../words/try.ts';
 import { cutsNow } from '../../../core/job/card.ts';
 import { measurePlan } from '../../../core/job/measure.ts';
@@ -27,7 +28,8 @@ export function CutBar({
   const back = useTakeBack(true);
   const { card, metal } = machine;
   const cutting = metal.cuts > 0 && metal.finished === null;
-  const wires = cutting && measurePlan(job, shop) !== null;
+  const plan = cutting ? measurePlan(job, shop) : null;
+  const wires = plan?.atHand === true;
   const { drawer, open, tryIt } = beside;
   return (
     <Bar main={main}>
@@ -37,7 +39,7 @@ export function CutBar({
         </SideAct>
       )}
       {cutting && at !== 'mate' && <SideAct onClick={() => tryIt('mate')}>{TRY_WITH[job.intake.make]}</SideAct>}
-      {wires && at !== 'wires' && <SideAct onClick={() => tryIt('wires')}>Over wires</SideAct>}
+      {wires && at !== 'wires' && <SideAct onClick={() => tryIt('wires')}>{LAY_NAMES[plan.by]}</SideAct>}
       {cutsNow(machine) && at === null && (
         <>
           <SideAct

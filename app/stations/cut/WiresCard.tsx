@@ -1,5 +1,6 @@
 import { suggestDeeper } from '../../../core/job/deeper.ts';
 import { measurePlan } from '../../../core/job/measure.ts';
+import { LAY_NAMES } from '../../../words/prove.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { deeperText } from '../../../words/deeper.ts';
 import { cardText } from '../../../words/machine.ts';
@@ -27,20 +28,22 @@ export function WiresCard({ beside, due }: { readonly beside: Beside; readonly d
   return (
     <MachineFrame
       station="cut"
-      title="Over wires"
+      title={LAY_NAMES[wires.by]}
       region="Pass card"
       back={back}
-      say={answer ? deeperText(answer, u, 'radius') : due ? cardText(machine, job.intake.make, u) : 'Over wires'}
+      say={answer ? deeperText(answer, u, 'radius') : due ? cardText(machine, job.intake.make, u) : LAY_NAMES[wires.by]}
       picture={<WiresPlate wires={wires} unit={system} />}
       head={
         <div className="grid gap-2">
           <LengthField
             armed
             huge
-            label={`Over wires of ${lengthText(wires.wireMm, system, FINE)}: should be ${lengthText(wires.targetMm, system, FINE)}`}
+            label={`${LAY_NAMES[wires.by]} of ${lengthText(wires.wireMm, system, FINE)}: should be ${lengthText(wires.targetMm, system, FINE)}`}
             mm={null}
             system={system}
-            onCommit={(mm, text) => act({ do: 'overWires', mm, text, after: machine.card.after })}
+            onCommit={(mm, text) =>
+              act({ do: wires.by === 'balls' ? 'betweenBalls' : 'overWires', mm, text, after: machine.card.after })
+            }
           />
           <TryAnswer />
         </div>

@@ -4,7 +4,7 @@ import { parseAngle } from '../../../core/quantity/angle.ts';
 import { parseLength } from '../../../core/quantity/length.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
-import { FORM_NAMES, formText } from '../../../words/prove.ts';
+import { FORM_NAMES, formText, taperText } from '../../../words/prove.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
@@ -27,6 +27,11 @@ export function FormPanel() {
           <Row key={r.what} row={r} system={system} />
         ))}
       </ul>
+      {check.taper && (
+        <p className="flex items-center gap-2">
+          <Mark ok={check.taper.ok} /> {taperText(check.taper, system)}
+        </p>
+      )}
       <Around count={check.aroundCount} drunkMm={check.drunkMm} />
     </div>
   );

@@ -4,7 +4,7 @@ import type { MeasurePlan } from '../../../core/job/measure.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { unitName } from '../../../words/machine.ts';
 import { leftText } from '../../../words/conclusions.ts';
-import { layText } from '../../../words/prove.ts';
+import { LAY_NAMES, layText } from '../../../words/prove.ts';
 import { BigNumber } from '../../machine/DialNumber.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
@@ -90,14 +90,7 @@ export function MeasureField({ plan }: Pick<Props, 'plan'>) {
         )}
       </p>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(7rem,9rem)] items-start gap-2">
-        <LengthField
-          armed
-          huge
-          label={`${balls ? 'Between balls' : 'Over wires'}, then Enter`}
-          mm={null}
-          system={system}
-          onCommit={take}
-        />
+        <LengthField armed huge label={`${LAY_NAMES[plan.by]}, then Enter`} mm={null} system={system} onCommit={take} />
         <LengthField
           label="at, from the end"
           mm={atMm}

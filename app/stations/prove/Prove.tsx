@@ -7,7 +7,7 @@ import { sizeBand } from '../../../core/job/sizeBand.ts';
 import { measurePlan } from '../../../core/job/measure.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { deeperText, stepShort } from '../../../words/deeper.ts';
-import { layText } from '../../../words/prove.ts';
+import { LAY_NAMES, layText } from '../../../words/prove.ts';
 import { TRY_WITH } from '../../../words/try.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
@@ -103,7 +103,7 @@ export function Prove() {
     form: { picture: <ChartPicture />, head: <FormPanel />, step: <ChartSettings /> },
   }[way];
   const sides: readonly (readonly [Way, string])[] = [
-    ...(plan ? [['measure', plan.by === 'balls' ? 'Between balls' : 'Over wires'] as const] : []),
+    ...(plan ? [['measure', LAY_NAMES[plan.by]] as const] : []),
     ['mate', TRY_WITH[job.intake.make]],
     ['gauge', 'Gauge'],
     ['form', 'Form'],

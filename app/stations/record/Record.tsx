@@ -1,5 +1,8 @@
 import { becauseText } from '../../../words/stations.ts';
+import { useMemo } from 'react';
 import { Download } from 'lucide-react';
+import { proofVerdict } from '../../../core/job/verdict.ts';
+import { reasonText, VERDICT_TEXT } from '../../../words/prove.ts';
 import { stationsOf } from '../../../core/job/chain.ts';
 import { STATION_NAMES } from '../../../words/stations.ts';
 import { conclusion } from '../../../words/conclusions.ts';
@@ -27,6 +30,7 @@ export function Record() {
       lead="What was cut, how, with what, and whether it fitted."
       acts={
         <section aria-label="Outcome" className="grid gap-3 border-t border-line pt-3">
+          <ProofSaid />
           <Choice
             label="Does it fit?"
             even
@@ -89,5 +93,24 @@ export function Record() {
       <Ledger readOnly />
       {job.intake.hazards.length > 0 && <p>Duties with rules of their own: {job.intake.hazards.join(', ')}.</p>}
     </StationFrame>
+  );
+}
+
+/** What the proof came to, with what speaks against it or is still due. */
+function ProofSaid() {
+  const { job } = useJobView();
+  const shop = useShop();
+  const system = useSystem();
+  const verdict = useMemo(() => proofVerdict(job, shop), [job, shop]);
+  const open = verdict.reasons.filter((r) => r.holds !== 'good' && r.of !== 'belief');
+  return (
+    <div role="status" aria-label="What the proof says">
+      <p className="text-lg font-semibold">{VERDICT_TEXT[verdict.is]}</p>
+      {open.map((r, i) => (
+        <p key={i} className="text-ink2">
+          {reasonText(r, system)}.
+        </p>
+      ))}
+    </div>
   );
 }

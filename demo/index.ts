@@ -1,6 +1,7 @@
 import { basisOf, RESTS_ON } from '../core/job/chain.ts';
 import { emptyShop, newJob } from '../core/job/create.ts';
 import { suitFit } from '../core/job/defaults.ts';
+import { DRESSED } from '../core/job/events.ts';
 import { applyEdit, type Edit } from '../core/job/edits/index.ts';
 import { evidenceOfJob, partOf } from '../core/job/evidence.ts';
 import { rank } from '../core/identify/rank.ts';
@@ -259,6 +260,7 @@ export function demoJobs(): Job[] {
     { do: 'touchOff' },
     ...times(6, { do: 'passDone' }),
     { do: 'springDone' },
+    ...DRESSED.map((what): Edit => ({ do: 'dress', what })),
     { do: 'tryMate', mate: 'level frame', result: 'runs' },
     { do: 'finishPart' },
   ]);

@@ -1,4 +1,4 @@
-import type { SideCutFor, WorthVerdict } from '../core/fit/worth.ts';
+import type { WorthVerdict } from '../core/fit/worth.ts';
 import type { UnsureOf } from '../core/gauging/budget.ts';
 import type { Diagnosis } from '../core/job/binds.ts';
 import type { Binds, Dressed, FormReading } from '../core/job/events.ts';
@@ -8,6 +8,7 @@ import type { MeasurePlan } from '../core/job/measure.ts';
 import type { Pin } from '../core/job/schema.ts';
 import type { RightBy } from '../core/job/sizing.ts';
 import type { Reason } from '../core/job/verdict.ts';
+import type { WorthView } from '../core/job/worthView.ts';
 import { FINE, lengthText, percentText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Effect } from '../core/sizing/decide.ts';
@@ -228,26 +229,28 @@ export const taperText = (t: NonNullable<FormCheck['taper']>, u: UnitSystem): st
 export const playText = (p: { readonly value: number; readonly uncertainty: number }, u: UnitSystem): string =>
   `Play with its mate ${lengthText(Math.max(0, p.value), u, { ...FINE, bare: true })} \u00b1 ${mmText(p.uncertainty, u)} along the axis.`;
 
-/** How much to cut off which flank, and what results. */
-export const sideText = (
-  s: SideCutFor,
-  nowMm: number,
-  wantedMm: number,
-  make: 'external' | 'internal',
-  u: UnitSystem,
-): string =>
-  `Play is ${mmText(nowMm, u)}, wanted ${mmText(wantedMm, u)}: take ${mmText(s.byMm, u)} off the flanks in all, worth ` +
-  `${mmText(s.onPitchDiameterMm, u)} on the pitch diameter; the root is not touched. All on one flank moves the groove ` +
-  `by ${mmText(s.movesMm, u)}: take the flank that does not carry, so that the one that does stays as it was cut` +
-  `${make === 'internal' ? ', and a worn screw bears on its own flank' : ''}. Half on each keeps the middle.`;
+/** How much to cut off which flank, and what backlash results; null: nothing is to be cut, or not enough is known. */
+export function sideText(v: WorthView, make: 'external' | 'internal', u: UnitSystem): string | null {
+  const { side, playNowMm, wantedMm, wornPlayMm } = v;
+  if (!side || playNowMm === null || wantedMm === null) return null;
+  return [
+    `Play is ${mmText(playNowMm, u)}, wanted ${mmText(wantedMm, u)}: take ${mmText(side.byMm, u)} off the flanks in all,`,
+    `worth ${mmText(side.onPitchDiameterMm, u)} on the pitch diameter; the root is not touched.`,
+    `All on one flank moves the groove by ${mmText(side.movesMm, u)}: take the flank that does not carry, so that the one`,
+    `that does stays as it was cut${make === 'internal' ? ', and a worn screw bears on its own flank' : ''}.`,
+    'Half on each keeps the middle.',
+    ...(wornPlayMm === null || wornPlayMm - wantedMm < 0.001
+      ? []
+      : [`Where the ${make === 'internal' ? 'screw' : 'nut'} is worn the backlash will be ${mmText(wornPlayMm, u)}.`]),
+  ].join(' ');
+}
 
+/** Before a pass that may be one too many. */
+export const lookFirstText = (risk: number): string =>
+  `Look before this pass: by all that is known it goes past size with ${percentText(risk)}.`;
 /** What one mate did, shortly. */
 export function triedShort(t: MateTried, u: UnitSystem): string {
   if (t.stopped && t.turns !== null) return `${t.result === 'binds' ? 'binds' : 'stops'} after ${t.turns} turns`;
   if (t.shakeMm !== null) return `runs, play ${mmText(t.shakeMm, u)}`;
   return TRY_NAMES[t.result];
 }
-
-/** Before a pass that may be one too many. */
-export const lookFirstText = (risk: number): string =>
-  `Look before this pass: by all that is known it goes past size with ${percentText(risk)}.`;

@@ -18,6 +18,8 @@ export interface WorthView {
   readonly answer: WorthAnswer | null;
   /** What has to come off the flanks for the play that is wanted, by what is believed of the play now; null: nothing, or not known. */
   readonly side: SideCutFor | null;
+  /** Play that results where the part that stays is worn, mm; null: its wear is not known. */
+  readonly wornPlayMm: number | null;
   readonly playNowMm: number | null;
   readonly wantedMm: number | null;
 }
@@ -56,6 +58,7 @@ export function worthView(job: Job, shop: Shop): WorthView | null {
             ageYears: w.ageYears,
           }),
     side: playNowMm === null || wantedMm === null ? null : sideCutFor(playNowMm, wantedMm, slope),
+    wornPlayMm: wantedMm === null || wornMm === null ? null : wantedMm + (wornMm * slope) / 2,
     playNowMm,
     wantedMm,
   };

@@ -1,3 +1,5 @@
+import { worthView } from '../../../core/job/worthView.ts';
+import { sideText } from '../../../words/prove.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { inches } from '../../../core/quantity/units.ts';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
@@ -50,10 +52,14 @@ export function Deeper({ close }: Props) {
 
 /** The groove widened sideways: the pitch diameter is reached earlier. */
 export function SideCut({ close }: Props) {
-  const { machine } = useJobView();
+  const { job, machine } = useJobView();
   const shop = useShop();
+  const u = useDialUnit();
+  const view = worthView(job, shop);
+  const due = view && sideText(view, job.intake.make, u);
   return (
     <div className="grid gap-3">
+      {due !== null && <p>{due}</p>}
       <p>The groove was widened sideways: the pitch diameter is reached earlier.</p>
       {(['leading', 'trailing'] as const).map((flank) => (
         <LengthField

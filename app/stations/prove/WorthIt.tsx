@@ -20,6 +20,7 @@ export function WorthIt() {
     return (
       <p className="text-ink2">Between square flanks play is no clearance on the diameter: read it by indicator.</p>
     );
+  const side = sideText(view, job.intake.make, u);
   const stays = job.intake.make === 'internal' ? 'screw' : 'nut';
   return (
     <div className="grid gap-3">
@@ -76,10 +77,10 @@ export function WorthIt() {
           <p className="font-semibold">{WORTH_TEXT[view.answer.verdict]}</p>
         </section>
       )}
-      {view.side && view.playNowMm !== null && view.wantedMm !== null && (
+      {side !== null && (
         <section aria-label="Side cut" className="grid gap-1 border-t border-line pt-2">
           <h3 className="font-semibold">A side cut instead of depth</h3>
-          <p>{sideText(view.side, view.playNowMm, view.wantedMm, job.intake.make, u)}</p>
+          <p>{side}</p>
         </section>
       )}
     </div>

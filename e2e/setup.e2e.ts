@@ -169,3 +169,31 @@ for (const [scheme, w] of [
       expect(over, `${name} at ${w}`).toBeLessThanOrEqual(0);
     }
   });
+
+test('a lathe that is told: parameters with how they came; once its control is described, a program, drawn and saved', async ({
+  page,
+}) => {
+  const job = jobOf('Told', [named('M30x2'), ELS, { do: 'setUp', lengthMm: 40, rpm: 200 }, ...touched(29.93)]);
+  await bringIn(page, job, 'setup?show=program');
+  await expect(page.getByRole('img', { name: /^Tool path: \d+ cuts and 2 spring passes/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Z end/ })).toContainText('-40.000 mm');
+  await expect(page.getByText(/it takes no program/)).toBeVisible();
+  await axeClean(page);
+  await page.goto('/lathes/lathe-els');
+  await page
+    .getByRole('radio', { name: /control/i })
+    .first()
+    .check();
+  await page.getByRole('radio', { name: 'as below' }).check();
+  await page.goto('/jobs/bench/setup?show=program');
+  await expect(page.getByLabel('The program')).toContainText('PROPOSAL. READ BEFORE IT RUNS.');
+  await axeClean(page);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the program' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('told.nc');
+  const text = readFileSync(await file.path(), 'utf8');
+  expect(text).toMatch(/^%\n\(TOLD, M30X2\)/);
+  expect(text).toMatch(/N\d+ G33 X\d+\.\d* Z-40\. F2\.\n/);
+});

@@ -7,6 +7,7 @@ import type { Card, CardView } from '../core/job/card.ts';
 import { stationStates, stationsOf, type StationState } from '../core/job/chain.ts';
 import { conclusion } from '../words/conclusions.ts';
 import { pitchDiameterNow } from '../core/job/cutPlan.ts';
+import { sizingOf } from '../core/job/sizing.ts';
 import { suggestDeeper } from '../core/job/deeper.ts';
 import type { EventKind } from '../core/job/events.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
@@ -40,7 +41,8 @@ const beforeReply = (job: Job, shop: Shop) => {
   return before && { ...before, aims: aimsAfter(job, shop, before) };
 };
 
-const metalReply = (job: Job, view: CardView) => {
+const metalReply = (job: Job, shop: Shop, view: CardView) => {
+  const believed = sizingOf(job, shop)?.pitchDiameterMm ?? null;
   const m: Metal = view.metal;
   const { tipDiameterMm } = view.plan ?? { tipDiameterMm: null };
   return {
@@ -54,7 +56,7 @@ const metalReply = (job: Job, view: CardView) => {
     grooveMm: m.grooveMm,
     tipDiameterMm: tipDiameterNowMm(job, m),
     targetTipDiameterMm: tipDiameterMm,
-    pitchDiameterMm: view.request ? pitchDiameterNow(view.request, m) : null,
+    pitchDiameterMm: believed ?? (view.request ? pitchDiameterNow(view.request, m) : null),
     phase: m.phase,
     lostBy: m.lostBy,
     assumed: m.assumed !== null,
@@ -121,7 +123,7 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
     },
     setup: { ...job.setup, feed: machine.feed },
     pickup: machine.pickup,
-    metal: metalReply(job, machine),
+    metal: metalReply(job, shop, machine),
     card: { ...machine.card, text: cardText(machine, job.intake.make, lathe?.crossSlide.unit ?? system) },
     prove: {
       targetPitchDiameterMm: fit?.pitchDiameterMm ?? null,

@@ -4,6 +4,7 @@ import { identifyOp } from './identify.ts';
 import { limitsOp, outlineOp } from './limits.ts';
 import type { Op } from './op.ts';
 import { editOp, jobOp } from './job.ts';
+import { motionOp } from './motion.ts';
 import { passesOp } from './passes.ts';
 import { pickupOp } from './pickup.ts';
 import { planOp } from './plan.ts';
@@ -30,6 +31,7 @@ export const OPS: readonly Op[] = [
   sizeOp,
   planOp,
   pickupOp,
+  motionOp,
   editOp,
   jobOp,
 ];

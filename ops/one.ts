@@ -18,6 +18,7 @@ const LOADED: Readonly<Record<string, () => Promise<Op>>> = {
   size: async () => (await import('./size.ts')).sizeOp,
   plan: async () => (await import('./plan.ts')).planOp,
   pickup: async () => (await import('./pickup.ts')).pickupOp,
+  motion: async () => (await import('./motion.ts')).motionOp,
   edit: async () => (await import('./job.ts')).editOp,
   job: async () => (await import('./job.ts')).jobOp,
 };

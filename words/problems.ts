@@ -327,6 +327,22 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'gauge-without-size': () => ['A gauge says something only by its own size.', 'the pitch diameter of the gauge'],
   'wires-on-nut': () => ['Wires go over a screw; between the flanks of a nut go balls.', 'ballMm and betweenBallsMm'],
   'balls-on-screw': () => ['Balls go into a nut; over a screw go wires.', 'wireMm and overWiresMm'],
+  'start-leads-under-one': () => [
+    'A thread begins at least one lead out: the carriage has to get up to speed.',
+    '1 or more',
+  ],
+  'motion-without-pass': () => ['There is no pass to travel.', 'at least one pass'],
+  'pass-shallower': (f, L) => [
+    'A pass is less deep than the one before.',
+    `${L(f.depthMm)} or more; a spring pass is as deep as the one before`,
+  ],
+  'clearance-over-bore': (f, L) => ['The bar would meet the far wall.', `${L(f.roomMm)} or less`],
+  'start-not-in-relief': (f, L) => [
+    `A left-hand thread starts in the groove next to the headstock, and ${L(f.reliefMm)} is too narrow for it.`,
+    `a groove of ${L(f.widthMm)} or wider, or fewer leads out`,
+  ],
+  'tool-past-axis': (f, L) => ['The tip would go past the axis.', `less deep than ${L(f.surfaceMm / 2)}`],
+  'clearance-past-axis': (f, L) => ['Drawn in so far, the tool stands past the axis.', `less than ${L(f.mostMm)}`],
   'lead-without-span': () => ['A lead is read over a length.', 'the length that it should have been'],
   'round-without-place': () => ['Where about the part was it read?', 'the angle about the part, 0 to 360 degrees'],
   'one-wire-needs-major': () => [

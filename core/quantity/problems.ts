@@ -189,6 +189,13 @@ export interface ProblemFigures {
   'balls-on-screw': None;
   'one-wire-needs-major': None;
   'lead-without-span': None;
+  'start-leads-under-one': None;
+  'motion-without-pass': None;
+  'pass-shallower': { readonly depthMm: number };
+  'clearance-over-bore': { readonly roomMm: number };
+  'start-not-in-relief': { readonly widthMm: number; readonly reliefMm: number };
+  'tool-past-axis': { readonly surfaceMm: number };
+  'clearance-past-axis': { readonly mostMm: number };
   'round-without-place': None;
   'pitch-diameter-too-small': { readonly pitchDiameterMm: number };
   'leadscrew-out-of-reach': None;

@@ -1,7 +1,7 @@
 import { Link, useSearchParams } from 'react-router';
 import { settingsOf } from '../../../core/job/settings.ts';
 import { setupOf } from '../../../core/job/setupView.ts';
-import { threadOfJob } from '../../../core/job/derive.ts';
+import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { settingFigure, settingWords } from '../../../words/settings.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
@@ -10,6 +10,7 @@ import { Tabs } from '../../ui/Tabs.tsx';
 import { BlankTab } from './BlankTab.tsx';
 import { HoldingTab } from './HoldingTab.tsx';
 import { PassesTab } from './PassesTab.tsx';
+import { ProgramTab } from './ProgramTab.tsx';
 import { SettingRows } from './SettingRows.tsx';
 import { SlideTab } from './SlideTab.tsx';
 import { StopTab } from './StopTab.tsx';
@@ -28,6 +29,8 @@ export function Setup() {
         {null}
       </StationFrame>
     );
+  // a lathe with change gears is told nothing
+  const told = ['control', 'electronic'].includes(latheOf(job, shop)?.kind ?? '');
   return (
     <StationFrame
       station="setup"
@@ -46,6 +49,7 @@ export function Setup() {
           { id: 'holding', label: 'Holding and bend', body: <HoldingTab /> },
           { id: 'stop', label: 'Room to stop', body: <StopTab /> },
           { id: 'passes', label: 'Passes', body: <PassesTab /> },
+          ...(told ? [{ id: 'program', label: 'For the control', body: <ProgramTab /> }] : []),
         ]}
       />
     </StationFrame>

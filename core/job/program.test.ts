@@ -1,0 +1,69 @@
+import { describe, expect, test } from '@jest/globals';
+import { Bench, named } from '../../app/testing/bench.ts';
+import { parameterRows, programComments } from '../../words/program.ts';
+import { programOfJob } from './program.ts';
+
+const CONTROL = { word: 'G32', diameterProgramming: true, unit: 'mm' } as const;
+const atControl = (b: Bench, control: typeof CONTROL | null = CONTROL): Bench => {
+  b.shop = {
+    ...b.shop,
+    lathes: b.shop.lathes.map((l) => (l.id === 'lathe-els' ? { ...l, kind: 'control' as const, control } : l)),
+  };
+  return b;
+};
+const m30 = (): Bench =>
+  atControl(named('M30x2').do({ do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'setUp', lengthMm: 40, rpm: 200 }));
+const told = (b: Bench, grooveMm: number | null = null) => {
+  const a = programOfJob(b.job, b.shop, grooveMm);
+  if (!a?.ok) throw new Error(JSON.stringify(a));
+  return a.program;
+};
+
+describe('what a control is told of a job', () => {
+  test('what is not said yet is named, not made up', () => {
+    const b = atControl(named('M30x2').do({ do: 'chooseLathe', lathe: 'lathe-els' }));
+    expect(programOfJob(b.job, b.shop, null)).toMatchObject({
+      ok: false,
+      missing: expect.arrayContaining(['surface', 'length']),
+    });
+  });
+  test('passes of the plan, springs last, the depth of the plan, in the control\u2019s own word', () => {
+    const b = m30().do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 }, { do: 'touchOff' });
+    const p = told(b);
+    const depth = b.view.plan?.depthMm ?? NaN;
+    expect(p.motion.params.depthMm).toBeCloseTo(depth, 2);
+    expect(p.motion.params.finalXMm).toBeCloseTo(29.93 - 2 * p.motion.params.depthMm, 9);
+    expect(p.motion.params.springs).toBe(b.job.cut.springs);
+    const text = p.text(programComments(b.job.title, 'M30x2', p.motion.params));
+    expect(text).toMatch(/^%\n\(BENCH, M30X2\)\n\(PROPOSAL\. /);
+    expect(text?.match(/G32 /g)).toHaveLength(p.motion.travels.length);
+    expect(text).toContain('Z-40. F2.');
+    expect(parameterRows(p, 'mm').find((r) => r.name === 'Lead')?.value).toBe('2 mm');
+    // on the radius at a control that counts so, X is half
+    const half = atControl(new Bench(b.job, b.shop), { ...CONTROL, diameterProgramming: false } as never);
+    expect(told(half).text([])).toContain(`X${(p.motion.start.xMm / 2).toFixed(4).replace(/0+$/, '')}`);
+  });
+  test('deeper by 0.010 in on the diameter becomes the new last pass and the new minor, and nothing of what is cut is cut again', () => {
+    const b = m30().do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 }, { do: 'touchOff' });
+    while (b.card.do === 'set') b.do({ do: b.card.pass?.spring ? 'springDone' : 'passDone' });
+    const { depthMm } = b.metal;
+    expect(programOfJob(b.job, b.shop, null)).toMatchObject({ ok: false, missing: ['plan'] });
+    b.do({ do: 'deeper', byMm: 0.127 });
+    const p = told(b);
+    expect(p.motion.params.depthMm).toBeCloseTo(depthMm + 0.127, 2);
+    expect(Math.min(...p.motion.travels.map((t) => (29.93 - t.toX) / 2))).toBeGreaterThan(depthMm);
+  });
+  test('a recut starts a whole number of leads from where the tip sat in the old groove', () => {
+    const b = m30().do({ do: 'setIntake', wanted: 'recut' });
+    b.do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 }, { do: 'inGroove', way: 'by-eye' });
+    b.do({ do: 'airPass', result: 'in' });
+    b.do({ do: 'touchOff', on: 'surface', grooveMm: 0.5 });
+    expect(programOfJob(b.job, b.shop, null)).toMatchObject({ ok: false, missing: ['groove'] });
+    const off = (told(b, -17.3).motion.start.zMm + 17.3) / 2;
+    expect(Math.abs(off - Math.round(off))).toBeLessThan(1e-9);
+  });
+  test('a control that nobody has described is told parameters and no program', () => {
+    const b = m30().do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 }, { do: 'touchOff' });
+    expect(told(atControl(new Bench(b.job, b.shop), null)).text([])).toBeNull();
+  });
+});

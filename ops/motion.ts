@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { programOf } from '../core/motion/iso6983.ts';
-import { motionOf } from '../core/motion/motion.ts';
+import { LEADS_BEFORE, motionOf } from '../core/motion/motion.ts';
 import { bad, good } from '../core/quantity/outcome.ts';
 import { isPositive, numberOf, rationalOf, textOf } from '../core/quantity/rational.ts';
 import { programComments } from '../words/program.ts';
@@ -28,9 +28,6 @@ const Request = strict({
   rpm: number,
 });
 type Q = Static<typeof Request>;
-/** Whole leads that a carriage is given to get up to speed, unless it is said. Common practice, no source. */
-const START_LEADS = 3;
-
 const exactOf = (field: string, given: string | number) => {
   const r = rationalOf(String(given));
   return r === null ? bad(field, 'no-exact-number', { typed: String(given) }) : good(r);
@@ -63,7 +60,7 @@ export const motionOp = op({
       surfaceMm: q.surfaceMm,
       threadMm: q.threadMm,
       reliefMm: q.reliefMm ?? 0,
-      startLeads: q.startLeads ?? START_LEADS,
+      startLeads: q.startLeads ?? LEADS_BEFORE,
       grooveMm: q.grooveMm ?? null,
       clearanceMm: q.clearanceMm,
       boreClearMm: q.boreClearMm ?? null,

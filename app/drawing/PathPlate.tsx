@@ -67,7 +67,7 @@ export function PathPlate({
                   depth drawn larger than length
                 </tspan>
               </text>
-              <text x={face} y={h - 10} textAnchor="middle">
+              <text x={face - 10} y={h - 10} textAnchor="end">
                 Z 0
               </text>
               <text x={Math.max(70, zx(end.zMm))} y={h - 10} textAnchor="middle" fontFamily="var(--font-mono)">

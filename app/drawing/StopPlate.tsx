@@ -1,4 +1,5 @@
 import { scaleLinear } from 'd3-scale';
+import { LEADS_BEFORE } from '../../core/motion/motion.ts';
 import type { EndView } from '../../core/job/endView.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
@@ -22,8 +23,6 @@ interface Props {
   readonly enough: boolean;
 }
 
-/** The tool starts two or three leads before the work. Common practice, no source. */
-const LEADS_BEFORE = 3;
 const GUESS_LENGTH = 12;
 
 /** Where the tool may go, to scale along the bed: start, thread, room to stop, jaws, shoulder and centre. */

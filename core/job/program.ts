@@ -1,5 +1,5 @@
 import { programOf } from '../motion/iso6983.ts';
-import { motionOf, type Motion } from '../motion/motion.ts';
+import { LEADS_BEFORE, motionOf, type Motion } from '../motion/motion.ts';
 import type { Problem } from '../quantity/outcome.ts';
 import { numberOf, type Rational } from '../quantity/rational.ts';
 import { leadOf, threadFormOf } from '../standards/thread.ts';
@@ -9,9 +9,6 @@ import { metalOf } from './metal.ts';
 import { recutting } from './recut.ts';
 import type { Job, Shop } from './schema.ts';
 import { setupOf } from './setupView.ts';
-
-/** Whole leads before the thread, so that the carriage has its speed. Common practice, no source: two or three. */
-export const LEADS_BEFORE = 3;
 
 /** What a control is told of this thread. */
 export interface JobProgram {

@@ -57,6 +57,9 @@ export interface MotionParams {
   readonly feedMmPerMin: number;
 }
 
+/** Whole leads before the thread, so that the carriage has its speed. Common practice, no source: two or three. */
+export const LEADS_BEFORE = 3;
+
 const EPS = 1e-9;
 
 /** Checks what can be wrong before anything moves. */

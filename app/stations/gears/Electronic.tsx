@@ -1,3 +1,4 @@
+import { LEADS_BEFORE } from '../../../core/motion/motion.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { numberOf } from '../../../core/quantity/rational.ts';
@@ -6,9 +7,6 @@ import { useJobView } from '../../shell/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
 import { Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
-
-/** Leads run before the work, so that the carriage has its speed. Common practice, no source: two or three. */
-const LEADS_BEFORE = 3;
 
 /** A lathe that is told the lead: what to type, where to start and stop. */
 export function Electronic({ thread }: { readonly thread: ThreadSpec }) {

@@ -126,9 +126,11 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
   await page.keyboard.press(']');
 
   await expect(page.getByRole('heading', { name: 'Prove', exact: true })).toBeVisible();
-  await tabTo(page, /^Wires$/);
+  await tabTo(page, /^Measured$/);
   await page.keyboard.press('Enter');
-  await tabTo(page, /^Wire or pin used/);
+  await tabTo(page, /^Size$/);
+  await page.keyboard.press('ArrowRight');
+  await tabTo(page, /^Another wire or pin/);
   await type(page, '.081');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');

@@ -60,7 +60,7 @@ export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer 
   if (own && belief.next.do !== 'stop' && (passRisk(job, shop, metal.depthMm + own.byMm) ?? 1) <= RISKY) return own;
   const tight = last.kind === 'tried' && TIGHT.has(last.result);
   // what is tight in the hand is not called right, whatever the figures say
-  if (tight && belief.next.do === 'stop' && rightBy(job, shop)?.by === 'mate') return { code: 'doubt', byMm: 0 };
+  if (tight && belief.next.do === 'stop') return { code: 'doubt', byMm: 0 };
   return byBelief(belief.next, belief.why, belief.inside, belief.leftOnDiameterMm.most, metal);
 }
 

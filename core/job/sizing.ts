@@ -50,11 +50,14 @@ export function rightBy(job: Job, shop: Shop): RightBy | null {
   const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
   const by =
     job.prove.by ??
-    (min !== null && max !== null
-      ? 'limits'
-      : job.prove.mates.length > 0 || onlyTried(job) || !(measurePlan(job, shop)?.atHand ?? false)
-        ? 'mate'
-        : 'limits');
+    // a mate of unknown size proves no limits: while it is all that was tried, it is what the part is made to
+    (onlyTried(job) || !(measurePlan(job, shop)?.atHand ?? false)
+      ? 'mate'
+      : min !== null && max !== null
+        ? 'limits'
+        : job.prove.mates.length > 0
+          ? 'mate'
+          : 'limits');
   if (by === 'limits')
     return {
       by,
@@ -76,7 +79,7 @@ export function rightBy(job: Job, shop: Shop): RightBy | null {
   return { by, leastMm: FREE_BY_FEEL[0] * g, mostMm: FREE_BY_FEEL[1] * g, of: 'feel' };
 }
 
-/** The part was tried with a mate, and neither measured nor gauged: then its mate is what it is made to. */
+/** The part was tried with a mate, and neither measured nor gauged. */
 function onlyTried(job: Job): boolean {
   const kinds = new Set(standingOfPart(job).map((e) => e.kind));
   return kinds.has('tried') && !kinds.has('overWires') && !kinds.has('betweenBalls') && !kinds.has('gauged');
@@ -150,8 +153,12 @@ const boundsOf = (job: Job, name: string): Bounds | null => {
 function meansOf(job: Job, right: RightBy, plan: MeasurePlan | null, events: readonly LedgerEvent[]): Means[] {
   const inHand = mateInHand(job)?.name ?? lastTried(events)?.mate ?? '';
   const names = [inHand, ...job.prove.mates.map((m) => m.name)].filter((n, i, all) => all.indexOf(n) === i);
+  // who goes by the mate alone is not sent for wires; once they were used, they are there
+  const used = right.by === 'limits' || !onlyTried(job);
   const wires =
-    plan?.atHand && plan.check.ok ? [{ kind: 'measured' as const, uncertaintyMm: totalMm(plan.budget, false) }] : [];
+    used && plan?.atHand && plan.check.ok
+      ? [{ kind: 'measured' as const, uncertaintyMm: totalMm(plan.budget, false) }]
+      : [];
   const mates: Means[] = names.map((n) => ({
     kind: 'mate',
     name: n === '' ? UNNAMED : n,

@@ -87,8 +87,9 @@ const FREE_STEP_MM = 0.0025;
 const MOST_STEPS = 25_600;
 /** No setting is tried more than so many steps shallower than the last. */
 const MOST_BACK = 12;
-/** Looking again at the same cut with the same means tells less each time; after so many it is enough. */
+/** Looking again at the same cut with the same means tells less each time; after so many it is enough. The same nut again tells nothing. */
 const MOST_LOOKS = 4;
+const MOST_TRIES = 1;
 /** Scatter of setting and share that the hypotheses are given in turn, in standard deviations. */
 const SCATTER: readonly (readonly [number, number])[] = [
   [0, 0],
@@ -196,7 +197,8 @@ function decide(q: SizeAsked, s: Sizing, b: Range, inside: number, past: number)
   const cutYet = s.lastMm !== null || q.history.some((e) => e.kind === 'cut');
   // looked for only where it is asked: it goes through the whole cloud
   const measure = (why: Why): Step => ({ next: { do: 'measure', with: bestMeans(q, s, b).at }, why });
-  const tells = (): boolean => means && s.measuredSinceCut < MOST_LOOKS && bestMeans(q, s, b).tells;
+  const looks = q.means.every((m) => m.kind === 'mate') ? MOST_TRIES : MOST_LOOKS;
+  const tells = (): boolean => means && s.measuredSinceCut < looks && bestMeans(q, s, b).tells;
   if (past > 0.5) {
     return tells() ? measure('look-first') : { next: { do: 'scrap' }, why: 'past' };
   }

@@ -343,6 +343,7 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   ],
   'tool-past-axis': (f, L) => ['The tip would go past the axis.', `less deep than ${L(f.surfaceMm / 2)}`],
   'clearance-past-axis': (f, L) => ['Drawn in so far, the tool stands past the axis.', `less than ${L(f.mostMm)}`],
+  'mates-alike': () => ['Another mate has this name.', 'a name of its own, for each is a size of its own'],
   'lead-without-span': () => ['A lead is read over a length.', 'the length that it should have been'],
   'round-without-place': () => ['Where about the part was it read?', 'the angle about the part, 0 to 360 degrees'],
   'one-wire-needs-major': () => [

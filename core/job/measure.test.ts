@@ -32,6 +32,14 @@ describe('what is laid in, and what it should read', () => {
     b.shop = { ...b.shop, pins: b.shop.pins.map((p) => (p.kind === 'drill' ? { ...p, measuredMm: 1.46 } : p)) };
     expect(measurePlan(b.job, b.shop)?.pins.map((p) => p.mm)).toEqual([1.45, 1.65, 1.46, 2.5]);
   });
+  test('mates are told apart by name, and their limits are in order', () => {
+    const b = m20([]);
+    const mate = { name: 'nut', lengthMm: 16, minMm: null, maxMm: null };
+    expect(b.try({ do: 'setProve', mates: [mate, mate] })).toBe('mates');
+    expect(b.try({ do: 'setProve', mates: [{ ...mate, minMm: 18.5, maxMm: 18.4 }] })).toBe('mates');
+    expect(b.try({ do: 'setProve', clearance: { leastMm: 0.05, mostMm: 0.05 } })).toBe('clearance');
+    expect(b.try({ do: 'setProve', mates: [mate, { ...mate, name: 'slice' }] })).toBeNull();
+  });
   test('one that is worth buying is named while none as good is owned', () => {
     const far = m20([pin(2)]);
     expect(measurePlan(far.job, far.shop)?.buyMm).toBe(1.4);

@@ -21,8 +21,8 @@ import { DIAL_UNCERTAINTY_MM, planRequest } from './cutPlan.ts';
 import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
 import type { EventOf, LedgerEvent } from './events.ts';
 import { feedOf } from './feed.ts';
-import { mateInHand, measurePlan, AT_SIZE_MM, type MeasurePlan } from './measure.ts';
-import { metalOf, standingOfPart, type Metal } from './metal.ts';
+import { measurePlan, AT_SIZE_MM, type MeasurePlan } from './measure.ts';
+import { metalOf, standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { recutting } from './recut.ts';
 
@@ -89,8 +89,6 @@ function onlyTried(job: Job): boolean {
 interface Asked {
   readonly asked: SizeAsked;
   readonly from: readonly LedgerEvent[];
-  readonly metal: Metal;
-  readonly plan: MeasurePlan | null;
 }
 
 /**
@@ -115,8 +113,6 @@ function asked(job: Job, shop: Shop): Asked | null {
   const dial = lathe && (feed.slideDeg === null ? lathe.crossSlide : lathe.topSlide);
   const told = events.flatMap((e) => sizeEvents(e, job, read, readsMm).map((of) => ({ of, e })));
   return {
-    metal,
-    plan,
     from: told.map((t) => t.e),
     asked: {
       model: {
@@ -143,16 +139,16 @@ const targetOf = (r: RightBy): SizeTarget =>
   r.by === 'limits' ? { minMm: r.minMm, maxMm: r.maxMm } : { minClearanceMm: r.leastMm, maxClearanceMm: r.mostMm };
 
 /** A mate without a name. */
-export const UNNAMED = 'mate';
+const UNNAMED = 'mate';
 const boundsOf = (job: Job, name: string): Bounds | null => {
   const m = job.prove.mates.find((x) => x.name === name);
   return m && m.minMm !== null && m.maxMm !== null ? { minMm: m.minMm, maxMm: m.maxMm } : null;
 };
 
-/** What there is to measure with: wires or balls, each mate, and a gauge that was tried before. The mate that decides comes first. */
+/** What there is to measure with: wires or balls, each mate, and a gauge that was tried before. The mate that decides comes first: the first of the list, whichever is in the hand. */
 function meansOf(job: Job, right: RightBy, plan: MeasurePlan | null, events: readonly LedgerEvent[]): Means[] {
-  const inHand = mateInHand(job)?.name ?? lastTried(events)?.mate ?? '';
-  const names = [inHand, ...job.prove.mates.map((m) => m.name)].filter((n, i, all) => all.indexOf(n) === i);
+  const listed = job.prove.mates.map((m) => m.name);
+  const names = listed.length > 0 ? listed : [lastTried(events)?.mate ?? ''];
   // who goes by the mate alone is not sent for wires; once they were used, they are there
   const used = right.by === 'limits' || !onlyTried(job);
   const wires =

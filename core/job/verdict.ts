@@ -5,9 +5,10 @@ import { threadOfJob } from './derive.ts';
 import { DRESSED, type Dressed, type EventOf, type FormReading } from './events.ts';
 import { dressedNow, formCheck, type FormCheck } from './formCheck.ts';
 import { measurePlan, type Verdict } from './measure.ts';
+import { matesTried, type MateTried } from './matesTried.ts';
 import { metalOf } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
-import { beliefOf } from './sizing.ts';
+import { beliefOf, type Belief } from './sizing.ts';
 
 /** One thing on which a verdict rests; good: it speaks for the part, bad: against it, due: nobody has looked. */
 export type Reason = { readonly holds: 'good' | 'bad' | 'due' } & (
@@ -69,12 +70,8 @@ export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
         holds: gaugeIsRight(e, notGoTurnsOf(job)) ? 'good' : 'bad',
       });
   }
-  const tried = tests.findLast((e): e is EventOf<'tried'> => e.kind === 'tried');
-  if (tried && tried.result !== 'note') {
-    const play = belief?.right.by === 'mate' && tried.shakeMm !== null;
-    const good = tried.result === 'runs' || (tried.result === 'shakes' && play && belief.answer.inside >= 0.5);
-    reasons.push({ of: 'mate', mate: tried.mate, result: tried.result, holds: good ? 'good' : 'bad' });
-  }
+  for (const t of matesTried(job))
+    reasons.push({ of: 'mate', mate: t.name, result: t.result, holds: mateHolds(t, job, belief) ? 'good' : 'bad' });
   const form = formCheck(job, shop);
   for (const r of form?.rows ?? [])
     if (r.read && r.ok === false) reasons.push({ of: 'form', what: r.what, text: r.read.text, holds: 'bad' });
@@ -99,6 +96,14 @@ export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
       ? 'not-yet'
       : 'right';
   return { is, reasons };
+}
+
+/** Whether a mate speaks for the part: play counts against it only in the mate that decides, and not where the belief has it right. */
+function mateHolds(t: MateTried, job: Job, belief: Belief | null): boolean {
+  if (t.result === 'runs') return true;
+  if (t.result !== 'shakes') return false;
+  const decides = belief?.right.by !== 'limits' && (job.prove.mates[0]?.name ?? t.name) === t.name;
+  return !decides || (t.shakeMm !== null && belief !== null && belief.answer.inside >= 0.5);
 }
 
 /** A burr makes a right thread feel tight, and a thread that was tried with burrs on was not tried. */

@@ -189,6 +189,7 @@ export interface ProblemFigures {
   'balls-on-screw': None;
   'one-wire-needs-major': None;
   'lead-without-span': None;
+  'mates-alike': None;
   'start-leads-under-one': None;
   'motion-without-pass': None;
   'pass-shallower': { readonly depthMm: number };

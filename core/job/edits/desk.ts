@@ -312,6 +312,8 @@ export const DESK = {
     },
     ({ job }, { worth, ...f }) => {
       if (f.clearance && f.clearance.leastMm >= f.clearance.mostMm) return bad('clearance', 'target-turned-round');
+      const names = (f.mates ?? []).map((m) => m.name);
+      if (new Set(names).size < names.length) return bad('mates', 'mates-alike');
       for (const m of f.mates ?? [])
         if (m.minMm !== null && m.maxMm !== null && m.minMm >= m.maxMm) return bad('mates', 'target-turned-round');
       const next = { ...job.prove, ...given(f), worth: { ...job.prove.worth, ...given(worth ?? {}) } };

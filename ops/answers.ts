@@ -3,7 +3,7 @@ import type { Ranking } from '../core/identify/rank.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { likeliest, specialOf } from '../core/job/special.ts';
 import { cardText } from '../words/machine.ts';
-import type { Card, CardView } from '../core/job/card.ts';
+import { testsSinceCut, type Card, type CardView } from '../core/job/card.ts';
 import { stationStates, stationsOf, type StationState } from '../core/job/chain.ts';
 import { conclusion } from '../words/conclusions.ts';
 import { pitchDiameterNow } from '../core/job/cutPlan.ts';
@@ -42,7 +42,8 @@ const beforeReply = (job: Job, shop: Shop) => {
 };
 
 const metalReply = (job: Job, shop: Shop, view: CardView) => {
-  const believed = sizingOf(job, shop)?.pitchDiameterMm ?? null;
+  // once something was tried or read of it the belief knows more than the dial; before that it would only cost time
+  const believed = testsSinceCut(job, view.metal).length > 0 ? (sizingOf(job, shop)?.pitchDiameterMm ?? null) : null;
   const m: Metal = view.metal;
   const { tipDiameterMm } = view.plan ?? { tipDiameterMm: null };
   return {

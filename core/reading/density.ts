@@ -1,6 +1,9 @@
+// asked for by the thousand: a look-up of the global Math each time would cost more than the figures
+const { SQRT2, abs, exp } = Math;
+
 /** Standard normal distribution function, by the complementary error function of Numerical Recipes (erfcc), |error| < 1.2e-7. */
 export function normalCdf(z: number): number {
-  const x = Math.abs(z) / Math.SQRT2;
+  const x = abs(z) / SQRT2;
   const t = 1 / (1 + 0.5 * x);
   const poly =
     -x * x -
@@ -14,7 +17,7 @@ export function normalCdf(z: number): number {
                 t *
                   (-0.18628806 +
                     t * (0.27886807 + t * (-1.13520398 + t * (1.48851587 + t * (-0.82215223 + t * 0.17087277))))))));
-  const tail = 0.5 * t * Math.exp(poly);
+  const tail = 0.5 * t * exp(poly);
   return z >= 0 ? 1 - tail : tail;
 }
 

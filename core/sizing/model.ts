@@ -183,14 +183,18 @@ export class Sizing {
         this.lastMm = null;
         return;
       case 'measured':
-        this.strange = this.explains(e) < STRANGE ? this.strange + 1 : 0;
+        // 1 where all of what is believed lies on it, nearly 0 where none does
+        this.strange =
+          this.mean((i) => normalAt(this.offOf(i, e), e.uncertaintyMm) * e.uncertaintyMm) < STRANGE
+            ? this.strange + 1
+            : 0;
         // one reading that nothing explains may be a wire on a burr; two are the metal
         if (this.strange > 1) {
           this.surprised = true;
           this.reopen();
         }
         this.weigh((i) => {
-          const off = signOf(this.m) * e.pitchDiameterMm - this.size(i) - (this.cloud.shared[i] ?? 0);
+          const off = this.offOf(i, e);
           return (1 - ASTRAY) * normalAt(off, e.uncertaintyMm) + ASTRAY * normalAt(off, ASTRAY_MM);
         });
         this.measuredSinceCut += 1;
@@ -212,14 +216,9 @@ export class Sizing {
     }
   }
 
-  /** How well what is believed explains a reading: 1 where all of it lies on it, nearly 0 where none does. */
-  private explains(e: Extract<SizeEvent, { kind: 'measured' }>): number {
-    let sum = 0;
-    for (let i = 0; i < this.cloud.n; i += 1) {
-      const off = signOf(this.m) * e.pitchDiameterMm - this.size(i) - (this.cloud.shared[i] ?? 0);
-      sum += (this.cloud.w[i] ?? 0) * exp((-off * off) / (2 * e.uncertaintyMm * e.uncertaintyMm));
-    }
-    return sum;
+  /** How far a reading is from what it should say of a hypothesis. */
+  private offOf(i: number, e: Extract<SizeEvent, { kind: 'measured' }>): number {
+    return signOf(this.m) * e.pitchDiameterMm - this.size(i) - (this.cloud.shared[i] ?? 0);
   }
 
   /** x of a hypothesis, its side cuts counted in. */
@@ -314,15 +313,18 @@ export class Sizing {
   /** @param least the least chance that what was answered may have had; below it one of the things taken for granted is wrong */
   private weigh(likely: (i: number) => number, least = 0): void {
     const { w, n } = this.cloud;
-    let chance = 0;
+    let each = Float64Array.from({ length: n }, (_, i) => likely(i));
     if (least > 0) {
-      for (let i = 0; i < n; i += 1) chance += (w[i] ?? 0) * likely(i);
-      this.surprised = chance < least;
-      if (this.surprised) this.reopen();
+      const answers = each;
+      this.surprised = this.mean((i) => answers[i] ?? 0) < least;
+      if (this.surprised) {
+        this.reopen();
+        each = each.map((_, i) => likely(i));
+      }
     }
     let sum = 0;
     for (let i = 0; i < n; i += 1) {
-      const l = likely(i);
+      const l = each[i] ?? 0;
       const now = (w[i] ?? 0) * (l > 1e-300 ? l : 1e-300);
       w[i] = now;
       sum += now;
@@ -396,9 +398,14 @@ export class Sizing {
     }
   }
 
-  spread(of: (i: number) => number = (i) => this.size(i)): { readonly mean: number; readonly sd: number } {
+  /** Mean over the hypotheses, by their weights. */
+  private mean(of: (i: number) => number): number {
     let mean = 0;
     for (let i = 0; i < this.cloud.n; i += 1) mean += (this.cloud.w[i] ?? 0) * of(i);
+    return mean;
+  }
+  spread(of: (i: number) => number = (i) => this.size(i)): { readonly mean: number; readonly sd: number } {
+    const mean = this.mean(of);
     let v = 0;
     for (let i = 0; i < this.cloud.n; i += 1) v += (this.cloud.w[i] ?? 0) * (of(i) - mean) ** 2;
     return { mean, sd: Math.sqrt(v) };

@@ -11,7 +11,9 @@ import { metalOf, standingOfPart } from '../core/job/metal.ts';
 import { isGeared } from '../core/lathe/schema.ts';
 import { mismatchOf } from '../core/gearing/effect.ts';
 import { trainText } from '../core/gearing/trainText.ts';
+import { isSizeTest } from '../core/job/events.ts';
 import type { Job, Shop, StationId } from '../core/job/schema.ts';
+import { LAY_NAMES, TRY_NAMES } from './try.ts';
 
 const CAME_IN = {
   screw: 'A screw came in',
@@ -26,8 +28,6 @@ const WANTED = {
   recut: 'recut it',
   gauge: 'make a gauge',
 };
-
-const MEASURED: ReadonlySet<string> = new Set(['overWires', 'betweenBalls']);
 
 /** The one line by which a station is read off the spine; null when there is nothing to say yet. */
 export function conclusion(station: StationId, job: Job, shop: Shop, system: UnitSystem): string | null {
@@ -96,18 +96,15 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
       return `Cut ${len(metal.depthMm)} deep in ${metal.cuts} ${metal.cuts === 1 ? 'pass' : 'passes'}`;
     }
     case 'prove': {
-      const said = standingOfPart(job).findLast(
-        (e) => (e.kind === 'tried' && e.result !== 'note') || e.kind === 'gauged' || MEASURED.has(e.kind),
-      );
+      const said = standingOfPart(job).findLast(isSizeTest);
       if (said?.kind === 'tried') return `${said.mate || 'Its mate'}: ${TRY_NAMES[said.result]}`;
       if (said?.kind === 'gauged')
         return `${said.which === 'go' ? 'Go' : 'Not-go'} gauge ${said.passes ? 'goes' : 'does not go'}`;
       const w = measurePlan(job, shop);
       if (!w) return null;
       const last = w.measured.at(-1);
-      const way = w.by === 'balls' ? 'Between balls' : 'Over wires';
       return last
-        ? `${way} ${len(last.overMm)}: ${leftText(last, system)}`
+        ? `${LAY_NAMES[w.by]} ${len(last.overMm)}: ${leftText(last, system)}`
         : `${w.by === 'balls' ? `Between ${len(w.wireMm)} balls` : `Over ${len(w.wireMm)} wires`}: ${len(w.targetMm)}`;
     }
     case 'record':
@@ -129,14 +126,3 @@ export const leftText = (
       : `${lengthText(-leftMm, system, FINE)} under`;
 
 export { threadLine } from './threadLine.ts';
-
-/** What a mate did when it was tried. */
-export const TRY_NAMES = {
-  'no-start': 'does not start',
-  starts: 'starts, then stops',
-  binds: 'runs, then binds',
-  tight: 'goes on, tight',
-  runs: 'runs freely',
-  shakes: 'shakes',
-  note: 'noted',
-} as const;

@@ -1,6 +1,6 @@
 import type { LedgerEvent } from '../core/job/events.ts';
 import type { Aim, PartBefore } from '../core/job/partBefore.ts';
-import { TRY_NAMES } from './conclusions.ts';
+import { TRY_NAMES } from './try.ts';
 import { BIND_NAMES, DRESS_NAMES, FORM_NAMES } from './prove.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';

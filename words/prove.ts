@@ -12,7 +12,7 @@ import type { WorthView } from '../core/job/worthView.ts';
 import { FINE, lengthText, percentText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Effect } from '../core/sizing/decide.ts';
-import { TRY_NAMES } from './conclusions.ts';
+import { LAY_NAMES, TRY_NAMES } from './try.ts';
 
 /** Where a mate bound. */
 export const BIND_NAMES: Readonly<Record<Binds, string>> = {
@@ -141,7 +141,7 @@ export const PIN_NAMES: Readonly<Record<Pin['kind'], string>> = {
 export function reasonText(r: Reason, u: UnitSystem): string {
   switch (r.of) {
     case 'measured':
-      return `${r.by === 'wires' ? 'Over wires' : 'Between balls'} ${r.text}: ${
+      return `${LAY_NAMES[r.by]} ${r.text}: ${
         r.verdict === 'at-size' ? 'at size' : r.verdict === 'past' ? 'past its limit' : 'not there yet'
       }`;
     case 'belief':
@@ -193,9 +193,6 @@ export const GAUGE_TRUTH: Readonly<Record<'go' | 'not-go', (may: number) => stri
   'not-go': (may) =>
     `It may enter ${may} turns and no further (ISO 1502: two; ASME B1.2: three). Further than that, it went.`,
 };
-
-/** What it is measured by. */
-export const LAY_NAMES = { wires: 'Over wires', balls: 'Between balls' } as const;
 
 /** "Over 2.05", "between balls of 2": what is laid in. */
 export function layText(p: MeasurePlan, u: UnitSystem): string {

@@ -1,6 +1,7 @@
 import { trainText } from '../core/gearing/trainText.ts';
 import { cutPlan, planRequest } from '../core/job/cutPlan.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
+import { isSizeTest } from '../core/job/events.ts';
 import { measurePlan } from '../core/job/measure.ts';
 import { feedOf } from '../core/job/feed.ts';
 import { metalOf, standingOfPart } from '../core/job/metal.ts';
@@ -90,13 +91,11 @@ export function shortConclusion(station: StationId, job: Job, shop: Shop, system
       return fits(`${bare(metal.depthMm)} deep`, 'cut');
     }
     case 'prove': {
-      const said = standingOfPart(job).findLast((e) => e.kind === 'tried' || e.kind === 'gauged');
+      const said = standingOfPart(job).findLast(isSizeTest);
+      if (said?.kind === 'gauged') return `${said.which} ${said.passes ? 'goes' : 'stops'}`;
+      if (said?.kind === 'tried' && said.result !== 'note') return TRIED[said.result];
       const wires = measurePlan(job, shop);
       const last = wires?.measured.at(-1);
-      if (said && said.n > (last?.n ?? 0)) {
-        if (said.kind === 'gauged') return `${said.which} ${said.passes ? 'goes' : 'stops'}`;
-        if (said.kind === 'tried' && said.result !== 'note') return TRIED[said.result];
-      }
       if (!wires) return null;
       if (!last) return fits(`M ${bare(wires.targetMm)}`, wires.by);
       if (last.verdict === 'at-size') return 'at size';

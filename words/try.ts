@@ -1,4 +1,16 @@
-import type { TRY_NAMES } from './conclusions.ts';
+/** What a mate did when it was tried. */
+export const TRY_NAMES = {
+  'no-start': 'does not start',
+  starts: 'starts, then stops',
+  binds: 'runs, then binds',
+  tight: 'goes on, tight',
+  runs: 'runs freely',
+  shakes: 'shakes',
+  note: 'noted',
+} as const;
+
+/** What it is measured by. */
+export const LAY_NAMES = { wires: 'Over wires', balls: 'Between balls' } as const;
 
 /** What it is tried with: a screw with its nut, a nut with its screw. */
 export const TRY_WITH = { external: 'Try the nut', internal: 'Try the screw' } as const;

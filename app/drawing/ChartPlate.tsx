@@ -1,4 +1,4 @@
-import { bandMm, chartLines, type Chart, type ChartTurn } from '../../core/sheet/chart.ts';
+import { bandMm, CHART_SIGNS, chartLines, type Chart, type ChartTurn } from '../../core/sheet/chart.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { Plate } from './Plate.tsx';
@@ -22,7 +22,7 @@ export function ChartPlate({
   readonly pxPerMm: number;
   readonly unit: UnitSystem;
 }) {
-  const [fx, fy] = turn === 'turned' ? [-1, -1] : turn === 'mirror' ? [-1, 1] : [1, 1];
+  const [fx, fy] = CHART_SIGNS[turn];
   const k = scale * pxPerMm;
   return (
     <Plate

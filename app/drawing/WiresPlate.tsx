@@ -5,6 +5,7 @@ import { outline } from '../../core/form/outline.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { pitchMmOf, threadFormOf } from '../../core/standards/thread.ts';
+import { LAY_NAMES } from '../../words/try.ts';
 import { Arrow, Punched } from './marks.tsx';
 import { Plate, type Size } from './Plate.tsx';
 import { pathOf } from './toolPath.ts';
@@ -18,7 +19,7 @@ interface Props {
 /** Wires in the grooves between the anvils, or balls in those of a nut, to scale; beside them what it should say with all that it said. */
 export function WiresPlate({ wires, unit }: Props) {
   const said = wires.measured.at(-1);
-  const label = `${wires.by === 'balls' ? 'Between balls' : 'Over wires'}: should be ${lengthText(wires.targetMm, unit, FINE)}${said ? `, is ${lengthText(said.overMm, unit, FINE)}` : ''}`;
+  const label = `${LAY_NAMES[wires.by]}: should be ${lengthText(wires.targetMm, unit, FINE)}${said ? `, is ${lengthText(said.overMm, unit, FINE)}` : ''}`;
   return (
     <Plate
       label={label}
@@ -41,17 +42,23 @@ export function WiresPlate({ wires, unit }: Props) {
 }
 
 const PITCHES = 3;
+/** The line of a few pitches about the pitch line, and the pitch; null: no thread yet. */
+function useLine(make: 'external' | 'internal') {
+  const { job } = useJobView();
+  const thread = threadOfJob(job);
+  return useMemo(() => {
+    if (!thread) return null;
+    const pitch = pitchMmOf(thread);
+    return { pitch, points: outline(threadFormOf(thread), make, pitch, 0, PITCHES + 1) };
+  }, [thread, make]);
+}
+
 /** Where the wires below lie, in pitches, by how many there are in all. */
 const LOWER: Readonly<Record<number, readonly number[]>> = { 3: [-0.5, 0.5], 2: [0.5], 1: [] };
 function Section({ wires, unit, w, h }: Props & Size) {
   const { job } = useJobView();
-  const thread = threadOfJob(job);
   const fit = fitOfJob(job);
-  const drawn = useMemo(() => {
-    if (!thread || !fit) return null;
-    const pitch = pitchMmOf(thread);
-    return { pitch, points: outline(threadFormOf(thread), 'external', pitch, fit.pitchDiameterMm, PITCHES + 1) };
-  }, [thread, fit]);
+  const drawn = useLine('external');
   if (!drawn || !fit) return null;
   const scale = (w - 50) / (2.6 * drawn.pitch);
   const middle = w / 2 + 8;
@@ -71,9 +78,9 @@ function Section({ wires, unit, w, h }: Props & Size) {
       {[upper, lower].map((s) => {
         const x = (mm: number): number => middle + (mm - (PITCHES / 2 + s.shift) * drawn.pitch) * scale;
         const y = (radial: number): number => s.pitchLine + s.out * radial * scale;
-        const line = drawn.points.map((p) => ({ x: x(p.x), y: y(p.y - fit.pitchDiameterMm / 2) }));
+        const line = drawn.points.map((p) => ({ x: x(p.x), y: y(p.y) }));
         // with one wire the other anvil lies on the crests
-        const crest = Math.max(...drawn.points.map((p) => p.y)) - fit.pitchDiameterMm / 2;
+        const crest = Math.max(...drawn.points.map((p) => p.y));
         const anvil = s.pitchLine + s.out * (s.at.length > 0 ? off + r : crest * scale);
         const long = h * 0.15;
         return (
@@ -225,13 +232,8 @@ const FAR_MM = 0.4;
 /** A nut cut through, two balls in its grooves and the block between them; its pitch diameter along it where it was read there. */
 function NutSection({ plan, unit, w, h }: { readonly plan: MeasurePlan; readonly unit: UnitSystem } & Size) {
   const { job } = useJobView();
-  const thread = threadOfJob(job);
   const fit = fitOfJob(job);
-  const drawn = useMemo(() => {
-    if (!thread || !fit) return null;
-    const pitch = pitchMmOf(thread);
-    return { pitch, points: outline(threadFormOf(thread), 'internal', pitch, 0, PITCHES + 1) };
-  }, [thread, fit]);
+  const drawn = useLine('internal');
   if (!drawn || !fit) return null;
   const scale = (w - 50) / (2.6 * drawn.pitch);
   const middle = w / 2 + 8;

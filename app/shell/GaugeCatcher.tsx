@@ -3,6 +3,7 @@ import { flushSync } from 'react-dom';
 import { Dialog } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { parseLength } from '../../core/quantity/length.ts';
+import { LAY_NAMES } from '../../words/try.ts';
 import { act, useSystem } from '../store/store.ts';
 import { intoArmed, watchBursts } from '../ui/burst.ts';
 import { Button } from '../ui/controls.tsx';
@@ -29,7 +30,7 @@ export function GaugeCatcher() {
     [],
   );
   const length = came === null ? null : parseLength(came, { system, field: 'reading' });
-  const laid = job.intake.make === 'external' ? 'overWires' : 'betweenBalls';
+  const screw = job.intake.make === 'external';
   const give = (how: () => void): void => {
     how();
     setCame(null);
@@ -53,10 +54,14 @@ export function GaugeCatcher() {
                 <Button
                   onClick={() => give(() => act({ do: 'measureBlank', diameterMm: length.value.mm, text: came ?? '' }))}
                 >
-                  {job.intake.make === 'external' ? 'The blank' : 'The bore'} as it is
+                  {screw ? 'The blank' : 'The bore'} as it is
                 </Button>
-                <Button onClick={() => give(() => act({ do: laid, mm: length.value.mm, text: came ?? '' }))}>
-                  {laid === 'overWires' ? 'Over wires' : 'Between balls'}
+                <Button
+                  onClick={() =>
+                    give(() => act({ do: screw ? 'overWires' : 'betweenBalls', mm: length.value.mm, text: came ?? '' }))
+                  }
+                >
+                  {LAY_NAMES[screw ? 'wires' : 'balls']}
                 </Button>
                 <Button onClick={() => give(() => void navigate(`/jobs/${job.id}/read`))}>
                   A reading off the part: go to Read and take it again

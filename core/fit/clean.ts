@@ -1,4 +1,5 @@
-import { sinDeg, tanDeg } from '../quantity/units.ts';
+import { slopeOf } from '../form/sizes.ts';
+import { sinDeg } from '../quantity/units.ts';
 import { plain, type Step } from '../quantity/working.ts';
 
 /** What a recut has to clean away, mm. */
@@ -43,7 +44,7 @@ export function cleanUp(
   },
 ): Cleaned {
   const steepDeg = Math.min(thread.leadingFlankDeg, thread.trailingFlankDeg);
-  const slope = tanDeg(thread.leadingFlankDeg) + tanDeg(thread.trailingFlankDeg);
+  const slope = slopeOf(thread);
   const square = steepDeg < SQUARE_DEG;
   const deeperMm =
     what.pitMm === 0 ? what.eccentricMm : square ? null : what.eccentricMm + what.pitMm / sinDeg(steepDeg);

@@ -1,4 +1,4 @@
-import { tanDeg } from '../quantity/units.ts';
+import { slopeOf } from '../form/sizes.ts';
 
 /**
  * Clearance by what the thread has to do: axial play unless it is said to be on the pitch diameter, mm, least and most.
@@ -28,19 +28,15 @@ export function dutyOf(id: DutyId): Duty {
   return duty;
 }
 
-interface Flanks {
-  readonly leadingFlankDeg: number;
-  readonly trailingFlankDeg: number;
-}
-const slope = (f: Flanks): number => tanDeg(f.leadingFlankDeg) + tanDeg(f.trailingFlankDeg);
+type Flanks = Parameters<typeof slopeOf>[0];
 
 /** Clearance on the pitch diameter that an axial play means, mm: 2 s / (tan a1 + tan a2). @throws RangeError for square flanks */
 export function clearanceOfPlayMm(form: Flanks, playMm: number): number {
-  if (!(slope(form) > 1e-9)) throw new RangeError('square flanks: play is not a clearance on the pitch diameter');
-  return (2 * playMm) / slope(form);
+  if (!(slopeOf(form) > 1e-9)) throw new RangeError('square flanks: play is not a clearance on the pitch diameter');
+  return (2 * playMm) / slopeOf(form);
 }
 /** Axial play that a clearance on the pitch diameter gives, mm; 0 between square flanks, whose play is their own. */
-export const playOfClearanceMm = (form: Flanks, clearanceMm: number): number => (clearanceMm * slope(form)) / 2;
+export const playOfClearanceMm = (form: Flanks, clearanceMm: number): number => (clearanceMm * slopeOf(form)) / 2;
 
 /** Clearance on the pitch diameter to aim at for a duty, mm: the middle of its range. */
 export const clearanceForDutyMm = (form: Flanks, duty: Duty): number => {

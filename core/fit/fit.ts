@@ -2,11 +2,11 @@ import {
   depthWithTip,
   nutRootFlatMm,
   rootFlatMm,
+  slopeOf,
   type BasicSizes,
   type TipDepth,
   type ToolTip,
 } from '../form/sizes.ts';
-import { tanDeg } from '../quantity/units.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import { plain, type Step } from '../quantity/working.ts';
 import { problem, type Outcome, type Problem } from '../quantity/outcome.ts';
@@ -136,7 +136,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   // 0.3707P - 0.2586 (clearance on the minor diameter - allowance on the pitch diameter)
   const nearest = (external ? aims?.pitch.max : aims?.pitch.min) ?? sizes.pitchDiameterMm;
   const allowance = external ? sizes.pitchDiameterMm - nearest : nearest - sizes.pitchDiameterMm;
-  const slope = tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
+  const slope = slopeOf(form);
   const widestTipMm = (external ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm)) + (slope * allowance) / 2;
   const rootDiameterMm = startDiameterMm + (external ? -2 : 2) * tip.depthMm;
   const sign = external ? '\u2212' : '+';

@@ -1,5 +1,5 @@
 import type { ThreadForm } from '../form/shape.ts';
-import { tanDeg } from '../quantity/units.ts';
+import { slopeOf } from '../form/sizes.ts';
 import { playOfClearanceMm } from './duty.ts';
 
 /**
@@ -74,7 +74,7 @@ export function wornChoices(
 ): WornChoice[] {
   const sizes = places.map((p) => p.pitchDiameterMm);
   if (sizes.length < 2 || Math.max(...sizes) - Math.min(...sizes) < ALIKE_MM) return [];
-  const slope = tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
+  const slope = slopeOf(form);
   const out = mate === 'external' ? 1 : -1;
   return WORN_WAYS.flatMap((way) => {
     if (way === 'travel' && travel === null) return [];

@@ -35,7 +35,9 @@ export function basicSizes(form: ThreadForm, majorMm: number): BasicSizes {
 /** Depth of the external thread, crest to root, mm radial. */
 export const externalDepthMm = (form: ThreadForm): number => form.external.outerMm + form.external.innerMm;
 
-const slopeOf = (form: ThreadForm): number => tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
+/** Slope of both flanks together, tan a1 + tan a2: how much wider a groove is for every mm of height. 0: square. */
+export const slopeOf = (form: Pick<ThreadForm, 'leadingFlankDeg' | 'trailingFlankDeg'>): number =>
+  tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
 
 /** Width of the external groove at its root (what the tool's tip flat must not exceed), mm. Zero when sharp. */
 export const rootFlatMm = (form: ThreadForm, pitchMm: number): number =>

@@ -1,7 +1,7 @@
 import { playOfClearanceMm } from '../fit/duty.ts';
 import type { SizeAnswer } from '../sizing/decide.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
-import { tanDeg } from '../quantity/units.ts';
+import { slopeOf } from '../form/sizes.ts';
 import { diagnose, type Diagnosis } from './binds.ts';
 import { threadOfJob } from './derive.ts';
 import type { EventOf } from './events.ts';
@@ -27,7 +27,7 @@ export function diagnosisOf(job: Job, last: EventOf<'tried'>, belief: SizeAnswer
     turns: last.turns,
     playMm: last.shakeMm ?? (clearance && clearance.value > 0 ? playOfClearanceMm(form, clearance.value) : null),
     pitchMm,
-    slope: tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg),
+    slope: slopeOf(form),
     mateTurns: last.lengthMm === null ? null : last.lengthMm / pitchMm,
     belowThickestMm: belowThickestAt(job, last.atMm),
   });

@@ -10,7 +10,7 @@ import type { Because } from './chain.ts';
 import { changedFacts, cutFacts, cutPlan, jobStages, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
 import { gearState, latheOf, threadOfJob } from './derive.ts';
 import { measurePlan } from './measure.ts';
-import type { EventBody } from './events.ts';
+import { isSizeTest, type EventBody, type SizeTest } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
 import { metalOf, standingOfPart, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
@@ -102,16 +102,10 @@ export function gearsUp(job: Job, lathe: Lathe, metal: Metal): boolean {
 export const partsOf = (job: Job): number => job.quantity.parts + (job.quantity.testPiece ? 1 : 0);
 
 /** What was tried or measured since metal was last cut. */
-export const testsSinceCut = (job: Job, metal: Metal) =>
-  standingOfPart(job, metal.part).filter(
-    (e) =>
-      e.n > metal.lastCutN &&
-      (metal.cuts > 0 || metal.touched === 'groove') &&
-      ((e.kind === 'tried' && e.result !== 'note') ||
-        e.kind === 'overWires' ||
-        e.kind === 'betweenBalls' ||
-        e.kind === 'gauged'),
-  );
+export const testsSinceCut = (job: Job, metal: Metal): SizeTest[] =>
+  standingOfPart(job, metal.part)
+    .filter(isSizeTest)
+    .filter((e) => e.n > metal.lastCutN && (metal.cuts > 0 || metal.touched === 'groove'));
 
 /** Everything that Cut shows, decided from the ledger and the plan. @param stale what upstream has to be looked at again */
 export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardView {

@@ -1,7 +1,7 @@
 import type { Chart } from '../sheet/chart.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { fitOfJob, threadOfJob } from './derive.ts';
-import { AT_SIZE_MM } from './measure.ts';
+import { rightPitch } from './measure.ts';
 import type { Job } from './schema.ts';
 
 /** The form of the job's thread with the band of its pitch diameter; null: no thread yet. */
@@ -9,12 +9,13 @@ export function chartOfJob(job: Job): Chart | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);
   if (!thread || !fit) return null;
+  const right = rightPitch(fit);
   return {
     form: threadFormOf(thread),
     make: fit.make,
     pitchMm: pitchMmOf(thread),
-    minMm: fit.limits?.pitch.min ?? fit.pitchDiameterMm - AT_SIZE_MM,
+    minMm: right.min,
     aimMm: fit.pitchDiameterMm,
-    maxMm: fit.limits?.pitch.max ?? fit.pitchDiameterMm + AT_SIZE_MM,
+    maxMm: right.max,
   };
 }

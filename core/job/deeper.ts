@@ -4,6 +4,7 @@ import type { Next, Why } from '../sizing/decide.ts';
 import { testsSinceCut } from './card.ts';
 import { planRequest } from './cutPlan.ts';
 import { diagnosisOf } from './binding.ts';
+import type { EventOf, SizeTest } from './events.ts';
 import { measurePlan } from './measure.ts';
 import type { Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
@@ -28,7 +29,9 @@ const STEP_BY_MATE_MM = 0.02;
 /** As likely right as not: where nothing more can be learnt, it is let be. */
 const LIKELY = 0.5;
 
-const TIGHT: ReadonlySet<string> = new Set(['no-start', 'starts', 'tight', 'binds']);
+const TIGHT: ReadonlySet<EventOf<'tried'>['result']> = new Set(['no-start', 'starts', 'tight', 'binds']);
+/** The mate did not run: whatever else is known, it is not right in the hand. */
+export const feltTight = (e: SizeTest): boolean => e.kind === 'tried' && TIGHT.has(e.result);
 
 /** By how much it goes deeper between two trials, mm radial: the person's own step, else a small one. */
 const byStep = ({ cut: { deeperStepMm } }: Job): DeeperAnswer => ({
@@ -58,9 +61,8 @@ export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer 
   }
   const own = alone?.code === 'deeper' && alone.step === 'own' ? alone : null;
   if (own && belief.next.do !== 'stop' && (passRisk(job, shop, metal.depthMm + own.byMm) ?? 1) <= RISKY) return own;
-  const tight = last.kind === 'tried' && TIGHT.has(last.result);
   // what is tight in the hand is not called right, whatever the figures say
-  if (tight && belief.next.do === 'stop') return { code: 'doubt', byMm: 0 };
+  if (feltTight(last) && belief.next.do === 'stop') return { code: 'doubt', byMm: 0 };
   return byBelief(belief.next, belief.why, belief.inside, belief.leftOnDiameterMm.most, metal);
 }
 
@@ -82,12 +84,7 @@ function byBelief(next: Next, why: Why, inside: number, mostLeftMm: number, meta
 }
 
 /** By the last trial or measurement alone. */
-function byLast(
-  job: Job,
-  shop: Shop,
-  metal: Metal,
-  last: ReturnType<typeof testsSinceCut>[number],
-): DeeperAnswer | null {
+function byLast(job: Job, shop: Shop, metal: Metal, last: SizeTest): DeeperAnswer | null {
   if (last.kind === 'overWires' || last.kind === 'betweenBalls') {
     const found = measurePlan(job, shop)?.measured.find((m) => m.n === last.n);
     if (!found) return null;
@@ -101,7 +98,6 @@ function byLast(
     const go = last.which === 'go';
     return go === last.passes ? { code: 'fits', byMm: 0 } : go ? byStep(job) : { code: 'past', byMm: 0 };
   }
-  if (last.kind !== 'tried') return null;
   switch (last.result) {
     case 'runs':
       return { code: 'fits', byMm: 0 };

@@ -183,6 +183,14 @@ export type LedgerEvent = { [K in EventKind]: EventOf<K> }[EventKind];
 /** What an edit says of an event: number, time and part are put to it when it is written down. */
 export type EventBody = { [K in EventKind]: { kind: K } & Fields<K> }[EventKind];
 
+/** What says something of the size: a trial of the mate, a measurement, a gauge. A note of a trial is no trial. */
+export type SizeTest = EventOf<'tried'> | EventOf<'overWires'> | EventOf<'betweenBalls'> | EventOf<'gauged'>;
+export const isSizeTest = (e: LedgerEvent): e is SizeTest =>
+  (e.kind === 'tried' && e.result !== 'note') ||
+  e.kind === 'overWires' ||
+  e.kind === 'betweenBalls' ||
+  e.kind === 'gauged';
+
 export const EVENT_KINDS = Object.keys(EVENT_FIELDS) as EventKind[];
 
 export const EventSchema = Type.Unsafe<LedgerEvent>({

@@ -11,7 +11,7 @@ import { crestFlatMm } from '../form/sizes.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { engagedOf, fitOfJob, threadOfJob } from './derive.ts';
 import type { EventOf, FormReading } from './events.ts';
-import { AT_SIZE_MM, measurePlan } from './measure.ts';
+import { measurePlan, rightPitch } from './measure.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { beliefOf } from './sizing.ts';
@@ -139,8 +139,7 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
   const along = places.flatMap((p) => (p.atMm === null ? [] : [{ atMm: p.atMm, mm: p.pitchDiameterMm }]));
   const perMm = taperOf(along);
   const overMm = Math.max(...along.map((p) => p.atMm)) - Math.min(...along.map((p) => p.atMm));
-  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
-  const mayMm = min !== null && max !== null ? max - min : 2 * AT_SIZE_MM;
+  const right = rightPitch(fit);
   return {
     rows: rights.map(([what, right]) => {
       const read = last(what);
@@ -168,7 +167,10 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
     lead,
     drunkMm,
     aroundCount: around.length,
-    taper: perMm === null ? null : { perMm, overMm, changeMm: perMm * overMm, ok: Math.abs(perMm * overMm) <= mayMm },
+    taper:
+      perMm === null
+        ? null
+        : { perMm, overMm, changeMm: perMm * overMm, ok: Math.abs(perMm * overMm) <= right.max - right.min },
     engagedMm,
   };
 }

@@ -13,6 +13,7 @@ import {
   usableWireMm,
   type Groove,
 } from '../gauging/wires.ts';
+import type { FitPlan } from '../fit/fit.ts';
 import { expansionOf } from '../cutting/materials.ts';
 import { bad, type Outcome } from '../quantity/outcome.ts';
 import { plain, type Step } from '../quantity/working.ts';
@@ -94,6 +95,13 @@ export interface MeasurePlan {
 
 /** Slack of a shop micrometer over wires, mm: within this the size is reached. */
 export const AT_SIZE_MM = 0.01;
+/** Where a pitch diameter is right: inside its class, or so near to what is aimed at. */
+export function rightPitch(fit: FitPlan): Range & { readonly ofClass: boolean } {
+  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
+  return min !== null && max !== null
+    ? { min, max, ofClass: true }
+    : { min: fit.pitchDiameterMm - AT_SIZE_MM, max: fit.pitchDiameterMm + AT_SIZE_MM, ofClass: false };
+}
 const verdictOf = (make: 'external' | 'internal', d2: number, low: number, high: number): Verdict => {
   const [toGo, past] = make === 'external' ? [d2 > high, d2 < low] : [d2 < low, d2 > high];
   return toGo ? 'to-go' : past ? 'past' : 'at-size';
@@ -215,8 +223,8 @@ export function measurePlan(job: Job, shop: Shop): MeasurePlan | null {
     heatK: job.prove.warmK === null ? HEAT_UNSAID_K : HEAT_SAID_K,
     alpha,
   });
-  const { min, max } = plan.limits?.pitch ?? { min: null, max: null };
-  const limits = min === null || max === null ? null : { min, max };
+  const right = rightPitch(plan);
+  const limits = right.ofClass ? right : null;
   // the wires lie on anvils and are cold; the part alone has grown
   const grown = alpha * d2 * (job.prove.warmK ?? 0);
   const major = metalOf(job).surfaceMm;
@@ -244,10 +252,9 @@ export function measurePlan(job: Job, shop: Shop): MeasurePlan | null {
   const beyond = way.beyond(d2, wireMm);
   const needsMajor: Outcome<number> | null = one && major === null ? bad('majorMm', 'one-wire-needs-major') : null;
   const ideal = totalMm(budgetOf(groove, d2, best, known(null)));
-  const lowHigh = limits ?? { min: d2 - AT_SIZE_MM, max: d2 + AT_SIZE_MM };
   const measured = standingOfPart(job).flatMap((e) =>
     e.kind === (nut ? 'betweenBalls' : 'overWires')
-      ? [measuredOf(e, { way, wireMm, alpha, make: plan.make, d2, budget, lowHigh, asOne, grown })]
+      ? [measuredOf(e, { way, wireMm, alpha, make: plan.make, d2, budget, lowHigh: right, asOne, grown })]
       : [],
   );
   const unworn = unwornPitchDiameter(job);

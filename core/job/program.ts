@@ -53,12 +53,13 @@ export function programOfJob(job: Job, shop: Shop, grooveMm: number | null): Pro
   const last = passes.at(-1);
   if (!last) return { ok: false, missing: ['plan'], problem: null };
   const lead = leadOf(thread);
+  const leadMm = numberOf(lead);
   const form = threadFormOf(thread);
   const springs = Array.from({ length: job.cut.springs }, () => last);
   const motion = motionOf({
     member: fit.make,
     hand: thread.leftHand ? 'left' : 'right',
-    leadMm: numberOf(lead),
+    leadMm,
     starts: thread.starts,
     taper: form.taper,
     surfaceMm,
@@ -81,7 +82,7 @@ export function programOfJob(job: Job, shop: Shop, grooveMm: number | null): Pro
       threadMm: lengthMm,
       rpm,
       motion: motion.value,
-      text: (comments) => control && programOf(motion.value, { ...control, rpm, leadMm: numberOf(lead), comments }),
+      text: (comments) => control && programOf(motion.value, { ...control, rpm, leadMm, comments }),
     },
   };
 }

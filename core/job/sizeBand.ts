@@ -1,3 +1,4 @@
+import type { FitPlan } from '../fit/fit.ts';
 import type { EventOf } from './events.ts';
 import { fitOfJob } from './derive.ts';
 import { metalOf, standingOfPart } from './metal.ts';
@@ -17,6 +18,12 @@ export interface SizeBand {
   }[];
 }
 
+/** Pitch diameter that a limit gauge of this class stands for: go at the most metal, not-go at the least; mm. Null: no such limit. */
+export function gaugeMm(fit: FitPlan, which: 'go' | 'not-go'): number | null {
+  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
+  return (which === 'go') === (fit.make === 'internal') ? min : max;
+}
+
 /** What a gauge is held against, and what has been said. Null: no fit yet. */
 export function sizeBand(job: Job, shop: Shop): SizeBand | null {
   const fit = fitOfJob(job);
@@ -26,11 +33,9 @@ export function sizeBand(job: Job, shop: Shop): SizeBand | null {
   const said = standingOfPart(job, metal.part).filter(
     (e): e is EventOf<'gauged'> => e.kind === 'gauged' && e.n > metal.lastCutN,
   );
-  const nut = fit.make === 'internal';
-  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
   const gauge = (which: 'go' | 'not-go'): SizeBand['gauges'][number] | null => {
     const last = said.findLast((e) => e.which === which);
-    const mm = last?.pitchDiameterMm ?? ((which === 'go') === nut ? min : max);
+    const mm = last?.pitchDiameterMm ?? gaugeMm(fit, which);
     return mm === null ? null : { which, mm, said: last ? (last.passes ? 'goes' : 'stops') : null };
   };
   return {

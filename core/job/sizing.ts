@@ -21,8 +21,9 @@ import { DIAL_UNCERTAINTY_MM, planRequest } from './cutPlan.ts';
 import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
 import type { EventOf, LedgerEvent } from './events.ts';
 import { feedOf } from './feed.ts';
-import { measurePlan, AT_SIZE_MM, type MeasurePlan } from './measure.ts';
+import { measurePlan, rightPitch, type MeasurePlan } from './measure.ts';
 import { metalOf, standingOfPart } from './metal.ts';
+import { perJob } from './perJob.ts';
 import type { Job, Shop } from './schema.ts';
 import { recutting } from './recut.ts';
 
@@ -47,24 +48,18 @@ export function rightBy(job: Job, shop: Shop): RightBy | null {
   const fit = fitOfJob(job);
   const thread = threadOfJob(job);
   if (!fit || !thread) return null;
-  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
+  const pitch = rightPitch(fit);
   const by =
     job.prove.by ??
     // a mate of unknown size proves no limits: while it is all that was tried, it is what the part is made to
     (onlyTried(job) || !(measurePlan(job, shop)?.atHand ?? false)
       ? 'mate'
-      : min !== null && max !== null
+      : pitch.ofClass
         ? 'limits'
         : job.prove.mates.length > 0
           ? 'mate'
           : 'limits');
-  if (by === 'limits')
-    return {
-      by,
-      minMm: min ?? fit.pitchDiameterMm - AT_SIZE_MM,
-      maxMm: max ?? fit.pitchDiameterMm + AT_SIZE_MM,
-      of: min !== null && max !== null ? 'class' : 'aim',
-    };
+  if (by === 'limits') return { by, minMm: pitch.min, maxMm: pitch.max, of: pitch.ofClass ? 'class' : 'aim' };
   const { clearance } = job.prove;
   if (clearance) return { by, leastMm: clearance.leastMm, mostMm: clearance.mostMm, of: 'typed' };
   if (job.fit.duty !== null && fit.form.leadingFlankDeg + fit.form.trailingFlankDeg > 0) {
@@ -237,16 +232,10 @@ export interface Belief {
 }
 
 /** What the part on the lathe measures by everything in its ledger, and what comes next; null where nothing says. */
-export function sizingOf(job: Job, shop: Shop): SizeAnswer | null {
-  const known = answers.get(job);
-  if (known?.shop === shop) return known.answer;
+export const sizingOf = perJob((job, shop): SizeAnswer | null => {
   const q = asked(job, shop);
-  const answer = q && sizeOf(q.asked);
-  answers.set(job, { shop, answer });
-  return answer;
-}
-// several views of one screen ask for the same job in turn, and an answer takes ten milliseconds
-const answers = new WeakMap<Job, { readonly shop: Shop; readonly answer: SizeAnswer | null }>();
+  return q && sizeOf(q.asked);
+});
 /** The same with what is right and the play that follows. */
 export function beliefOf(job: Job, shop: Shop): Belief | null {
   const answer = sizingOf(job, shop);
@@ -265,10 +254,7 @@ export function beliefOf(job: Job, shop: Shop): Belief | null {
 }
 
 /** What each event of the ledger made of what is believed, in order: by the event's number, the last part of it. */
-export function effectsOfJob(
-  job: Job,
-  shop: Shop,
-): readonly { readonly event: LedgerEvent; readonly effect: Effect }[] {
+export const effectsOfJob = perJob((job, shop): readonly { readonly event: LedgerEvent; readonly effect: Effect }[] => {
   const q = asked(job, shop);
   if (!q) return [];
   const effects = effectsOf(q.asked);
@@ -278,7 +264,7 @@ export function effectsOfJob(
     if (effect) out.set(event.n, { event, effect });
   });
   return [...out.values()];
-}
+});
 
 /** A step of one's own that has more than this chance of going past gives way to what is safe. */
 export const RISKY = 0.02;

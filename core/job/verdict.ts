@@ -2,7 +2,7 @@ import { notGoTurns } from '../gauging/finished.ts';
 import { SURE } from '../sizing/decide.ts';
 import { testsSinceCut } from './card.ts';
 import { threadOfJob } from './derive.ts';
-import { DRESSED, type Dressed, type EventOf, type FormReading } from './events.ts';
+import { DRESSED, type Dressed, type EventOf, type FormReading, type SizeTest } from './events.ts';
 import { dressedNow, formCheck, type FormCheck } from './formCheck.ts';
 import { measurePlan, type Verdict } from './measure.ts';
 import { matesTried, type MateTried } from './matesTried.ts';
@@ -107,7 +107,7 @@ function mateHolds(t: MateTried, job: Job, belief: Belief | null): boolean {
 }
 
 /** A burr makes a right thread feel tight, and a thread that was tried with burrs on was not tried. */
-function triedSinceDressing(tests: ReturnType<typeof testsSinceCut>, job: Job): boolean {
+function triedSinceDressing(tests: readonly SizeTest[], job: Job): boolean {
   const dressed = Math.max(0, ...job.events.map((e) => (e.kind === 'dressed' ? e.n : 0)));
   return tests.some((e) => e.n > dressed);
 }

@@ -1,8 +1,8 @@
 import { sideCutFor, worthOf, type SideCutFor, type WorthAnswer } from '../fit/worth.ts';
 import { playOfClearanceMm } from '../fit/duty.ts';
 import { placesOn } from './places.ts';
-import { leadOf, threadFormOf } from '../standards/thread.ts';
-import { tanDeg } from '../quantity/units.ts';
+import { slopeOf } from '../form/sizes.ts';
+import { leadMmOf, threadFormOf } from '../standards/thread.ts';
 import { threadOfJob } from './derive.ts';
 import { otherMember } from './made.ts';
 import type { Job, Shop } from './schema.ts';
@@ -29,7 +29,7 @@ export function worthView(job: Job, shop: Shop): WorthView | null {
   const thread = threadOfJob(job);
   if (!thread) return null;
   const form = threadFormOf(thread);
-  const slope = tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
+  const slope = slopeOf(form);
   if (slope === 0) return null;
   const madeMm = playOfClearanceMm(form, job.fit.pitchClearanceMm);
   const stays = otherMember(job.intake.make);
@@ -53,7 +53,7 @@ export function worthView(job: Job, shop: Shop): WorthView | null {
             playMadeMm: madeMm,
             wornMm,
             slope,
-            leadMm: leadOf(thread).valueOf(),
+            leadMm: leadMmOf(thread),
             limitMm: w.limitMm,
             ageYears: w.ageYears,
           }),

@@ -1,7 +1,6 @@
 import type { Part } from '../evidence/evidence.ts';
-import { basicSizes } from '../form/sizes.ts';
+import { basicSizes, slopeOf } from '../form/sizes.ts';
 import type { Edge, ThreadForm } from '../form/shape.ts';
-import { tanDeg } from '../quantity/units.ts';
 
 /** What a thread would measure if it were new: the numbers that evidence is compared with. Lengths mm. */
 export interface Expectation {
@@ -50,7 +49,7 @@ export function expectationOf(form: ThreadForm, majorMm: number, pitchMm: number
 /** A screw's crest is its outer end, a nut's its inner one. */
 function edgesOf(form: ThreadForm, pitchMm: number, part: Part): Edges {
   const profile = form[part];
-  const slope = tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
+  const slope = slopeOf(form);
   const end = (edge: Edge, reachMm: number): { readonly flat: number; readonly radius: number } =>
     edge.kind === 'round'
       ? { flat: 0, radius: edge.radiusMm }

@@ -6,6 +6,12 @@ import { line, ruler, text, type At, type Shape, type Sheet } from './shapes.ts'
 /** How a comparator shows the part: as it lies, upside down, or as in a mirror. */
 export const CHART_TURNS = ['upright', 'turned', 'mirror'] as const;
 export type ChartTurn = (typeof CHART_TURNS)[number];
+/** What each does to a place along and across. */
+export const CHART_SIGNS: Readonly<Record<ChartTurn, readonly [1 | -1, 1 | -1]>> = {
+  upright: [1, 1],
+  turned: [-1, -1],
+  mirror: [-1, 1],
+};
 
 export interface Chart {
   readonly form: ThreadForm;
@@ -97,7 +103,7 @@ export function chartSheet(c: Chart, choice: ChartChoice, w: ChartWords): Sheet 
   const lines = chartLines(c, Math.min(across, ROOM.w / scale));
   const ys = [...lines.out, ...lines.in].map((p) => p.y);
   const lift = (Math.max(...ys) + Math.min(...ys)) / 2;
-  const [fx, fy] = choice.turn === 'turned' ? [-1, -1] : choice.turn === 'mirror' ? [-1, 1] : [1, 1];
+  const [fx, fy] = CHART_SIGNS[choice.turn];
   const at = (p: At): At => ({ x: ROOM.x + fx * p.x * scale * sx, y: ROOM.y - fy * (p.y - lift) * scale * sy });
   const to = (shape: Shape): Shape =>
     shape.kind === 'line'

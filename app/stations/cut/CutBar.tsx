@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
 import { Ellipsis, StepBack } from 'lucide-react';
-import { LAY_NAMES } from '../../../words/prove.ts';
-import { TRY_WITH } from '../../../words/try.ts';
+import { LAY_NAMES, TRY_WITH } from '../../../words/try.ts';
 import { cutsNow } from '../../../core/job/card.ts';
 import { measurePlan } from '../../../core/job/measure.ts';
 import { useJobView } from '../../shell/jobContext.tsx';

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { TRY_NAMES } from '../../../words/conclusions.ts';
+import { TRY_NAMES } from '../../../words/try.ts';
 import { TRY_FEEL } from '../../../words/try.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act } from '../../store/store.ts';

@@ -1,4 +1,4 @@
-import type { TRY_NAMES } from '../../../words/conclusions.ts';
+import type { TRY_NAMES } from '../../../words/try.ts';
 
 type Result = Exclude<keyof typeof TRY_NAMES, 'note'>;
 const RIDGES = 'M-2 46l6 -12h6l6 12h6l6 -12h6l6 12h6l6 -12h6l6 12h6l6 -12h6l6 12h6l6 -12h6l6 12h6l6 -12h6l6 12';

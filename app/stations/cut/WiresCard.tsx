@@ -1,6 +1,6 @@
 import { suggestDeeper } from '../../../core/job/deeper.ts';
 import { measurePlan } from '../../../core/job/measure.ts';
-import { LAY_NAMES } from '../../../words/prove.ts';
+import { LAY_NAMES } from '../../../words/try.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { deeperText } from '../../../words/deeper.ts';
 import { cardText } from '../../../words/machine.ts';

@@ -15,7 +15,7 @@ export function ByMate() {
   if (!plan) return null;
   return (
     <div className="grid gap-3">
-      {measurePlan(job, shop) === null && (
+      {!measurePlan(job, shop)?.atHand && (
         <p className="text-lg">
           {plan.make === 'internal'
             ? 'Wires do not go into a nut. Try the screw, or a plug turned to the pitch diameter below; a gauge of one size proves one size only.'

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { fitOfJob } from '../../../core/job/derive.ts';
+import { gaugeMm } from '../../../core/job/sizeBand.ts';
 import { notGoTurnsOf } from '../../../core/job/verdict.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { GAUGE_TRUTH } from '../../../words/prove.ts';
@@ -17,9 +18,8 @@ export function GaugePanel() {
   const [which, setWhich] = useState<Which>('go');
   const [typed, setTyped] = useState<Partial<Record<Which, number>>>({});
   const fit = fitOfJob(job);
-  const { min, max } = fit?.limits?.pitch ?? { min: null, max: null };
   const nut = fit?.make === 'internal';
-  const known = (which === 'go') === nut ? min : max;
+  const known = fit && gaugeMm(fit, which);
   const size = typed[which] ?? known;
   const may = notGoTurnsOf(job);
   const say = (passes: boolean, turns: number | null): unknown =>

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { suggestDeeper, type DeeperAnswer } from '../../../core/job/deeper.ts';
+import { feltTight, suggestDeeper, type DeeperAnswer } from '../../../core/job/deeper.ts';
 import { diagnosisOf } from '../../../core/job/binding.ts';
 import { dressedNow } from '../../../core/job/formCheck.ts';
 import { beliefOf, effectsOfJob } from '../../../core/job/sizing.ts';
@@ -26,12 +26,11 @@ export function useProof(): Proof {
     const last = machine.tests.at(-1) ?? null;
     const told = last && effectsOfJob(job, shop).find((e) => e.event.n === last.n);
     const why = last?.kind === 'tried' ? diagnosisOf(job, last, beliefOf(job, shop)?.answer ?? null) : null;
-    const tight = last?.kind === 'tried' && ['no-start', 'starts', 'tight', 'binds'].includes(last.result);
     return {
       answer: suggestDeeper(job, shop, machine.metal),
       effect: told ? effectText(told.effect, u) : null,
       diagnosis: why && diagnosisText(why, u),
-      burrs: tight && dressedNow(job).size < DRESSED.length,
+      burrs: last !== null && feltTight(last) && dressedNow(job).size < DRESSED.length,
     };
   }, [job, shop, machine, u]);
 }

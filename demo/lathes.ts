@@ -1,6 +1,6 @@
 import type { Lathe } from '../core/lathe/schema.ts';
 
-/** Three invented lathes: inch leadscrew with loose gears, metric with a gearbox, one with an electronic leadscrew. */
+/** Four invented lathes: inch leadscrew with loose gears, metric with a gearbox, one with an electronic leadscrew, one with a control. */
 export const demoLathes = (): Lathe[] => [
   {
     id: 'lathe-bess',
@@ -120,6 +120,40 @@ export const demoLathes = (): Lathe[] => [
     coast: null,
     stepsOn: null,
     control: null,
+    mounted: null,
+  },
+  {
+    id: 'lathe-teal',
+    name: 'Teal, with a control',
+    note: 'Spindle mark painted on the chuck. Z 0 at the face of the part.',
+    unconfirmed: [],
+    kind: 'control',
+    leadscrew: '5',
+    leadscrewSystem: 'mm',
+    gears: [],
+    fixedRatio: '1',
+    levers: {},
+    chart: '',
+    moduleMm: null,
+    pressureAngleDeg: 20,
+    gearWidthMm: null,
+    tumbler: true,
+    rightHandMeshes: null,
+    arm: null,
+    proven: [],
+    dial: null,
+    crossSlide: { unit: 'mm', division: 0.01, perTurn: 100, reads: 'diameter' },
+    topSlide: { unit: 'mm', division: 0.01, perTurn: 100, reads: 'radius' },
+    slideScaleZero: 'cross-slide',
+    speeds: [100, 200, 400, 800, 1600],
+    screwedChuck: false,
+    has: ['variable-speed', 'brake'],
+    motorKw: 4,
+    stopAccelMmS2: 600,
+    slack: { crossMm: null, topMm: null, carriageMm: null },
+    coast: null,
+    stepsOn: 'diameter',
+    control: { word: 'G33', diameterProgramming: true, unit: 'mm' },
     mounted: null,
   },
 ];

@@ -5,7 +5,7 @@ import { BIND_NAMES, DRESS_NAMES, FORM_NAMES } from './prove.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { trainText } from '../core/gearing/trainText.ts';
-import { WAY_NAMES } from './machine.ts';
+import { JUDGED_NAMES, OFFSET_NAMES, TAUGHT_NAMES, WAY_NAMES } from './pickup.ts';
 
 const HOLDING = {
   chuck: 'in the chuck',
@@ -51,9 +51,19 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
     case 'slideSwung':
       return `Top slide swung to ${e.deg}\u00b0 from the cross slide`;
     case 'offsetRead':
-      return `Groove ${len(Math.abs(e.mm))} from the tool, towards the ${e.mm >= 0 ? 'headstock' : 'tailstock'}`;
+      return `Groove ${len(Math.abs(e.mm))} from the tool, towards the ${e.mm >= 0 ? 'headstock' : 'tailstock'}, ${OFFSET_NAMES[e.by]}`;
+    case 'movedNearer':
+      return `Brought nearer by ${WAY_NAMES[e.way].toLowerCase()}; ${len(Math.abs(e.leftMm))} left, towards the ${e.leftMm >= 0 ? 'headstock' : 'tailstock'}`;
+    case 'airJudged':
+      return `In the air at ${len(e.atMm)}: ${e.offMm === 0 ? JUDGED_NAMES.in : `off ${len(Math.abs(e.offMm))} towards the ${e.offMm >= 0 ? 'headstock' : 'tailstock'}`}`;
+    case 'oldLeadRead':
+      return `Old thread: ${e.pitches} pitches over ${len(e.spanMm)}`;
+    case 'dropped':
+      return `In the old groove at Z ${len(e.zMm)}, spindle at its mark${e.threads === null ? '' : `, ${e.threads} counted`}`;
+    case 'taught':
+      return `Taught by ${TAUGHT_NAMES[e.by]}`;
     case 'inGroove':
-      return `In the groove${e.way === 'by-eye' ? '' : `: ${WAY_NAMES[e.way].toLowerCase()}`}`;
+      return `In the groove${e.way === 'by-eye' ? '' : `: ${WAY_NAMES[e.way].toLowerCase()}`}${e.startMm === null ? '' : `, Z start ${len(e.startMm)}`}`;
     case 'airPassed':
       return {
         in: 'Air pass: in the groove all along',

@@ -1,14 +1,12 @@
-import { placeText } from './gears.ts';
 import { latheUnknownText } from './lathe.ts';
 import { motionWords, routine, withdrawal } from './routine.ts';
-import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
-import { marked } from '../core/quantity/writing.ts';
+import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Problem } from '../core/quantity/outcome.ts';
 import type { Card, CardView, Stopped } from '../core/job/card.ts';
 import type { Feed } from '../core/job/feed.ts';
 import type { LostBy } from '../core/job/metal.ts';
-import type { Move, PickupAnswer, PickupProblem, SlideTravel } from '../core/job/pickupMove.ts';
+import type { SlideTravel } from '../core/job/pickupMove.ts';
 import type { Setting } from '../core/job/slides.ts';
 import { problemText } from './problems.ts';
 import { becauseText, STATION_NAMES } from './stations.ts';
@@ -249,88 +247,6 @@ export function cardText(view: CardView, make: 'external' | 'internal', u: UnitS
 /** A travel as its dial shows it, else as a length. */
 export const travelText = (t: SlideTravel | null, mm: number, u: UnitSystem, join = ' and '): string =>
   t ? `${dialText(t, join)} ${t.unit}` : fine(mm, u);
-const towardsHead = (mm: number): string => (mm >= 0 ? 'towards the headstock' : 'towards the tailstock');
-const WITH_CUT = 'the way it turns when the spindle cuts forward';
-
-/** One act after another, for bringing the tool into the groove. */
-export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem): string[] {
-  const slack =
-    'Take the slack up again: half-nuts shut, run the spindle forward by power or by hand, and stop without letting it roll back. Then look.';
-  const comeBack = (away: string): string =>
-    `That way the slack is left open: go half a turn past ${away}, and come back to the reading ${leftHand ? 'towards the tailstock' : 'towards the headstock'}.`;
-  switch (move.way) {
-    case 'parallel': {
-      const t = move.travel;
-      const reading = travelText(t, move.axialMm, u);
-      return [
-        `Move the top slide ${reading} ${towardsHead(move.axialMm)}.`,
-        ...(move.comeBack ? [comeBack(towardsHead(move.axialMm))] : []),
-        ...(Math.abs(move.outMm) > 1e-4
-          ? [`On the taper the tool comes ${move.outMm > 0 ? 'out' : 'in'} by ${fine(move.outMm, u)}.`]
-          : []),
-        slack,
-        'From now on feed straight in with the cross slide.',
-      ];
-    }
-    case 'angled': {
-      const t = move.travel;
-      const c = move.crossTravel;
-      const along = travelText(t, move.slideMm, u);
-      const cross = travelText(c, move.crossOutMm, u);
-      return [
-        `Draw the tool clear, then move the top slide ${along} ${move.slideMm >= 0 ? 'forward, into the work' : 'back, out of the work'}.`,
-        ...(move.comeBack ? [comeBack(move.slideMm >= 0 ? 'forward' : 'back')] : []),
-        `The cross slide goes ${cross} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}: that is its reading for zero now.`,
-        slack,
-      ];
-    }
-    case 'turn':
-      return [
-        `Half-nuts shut, spindle and carriage still: turn the work in the jaws (or the chuck against the spindle) ${marked(roundText(move.deg, 0.5))} degrees ${
-          move.direction === 'back' ? 'back, top coming away from you' : 'forward, top coming towards you'
-        }.`,
-        'Indicate it again before the jaws are tightened; chuck key out.',
-        slack,
-      ];
-    case 'slip': {
-      if (move.teeth === 0)
-        return [`Slipping the ${move.gear} brings it no nearer: take up the ${fine(move.leftMm, u)} another way.`];
-      return [
-        'Isolate at the plug. Chalk one tooth of each gear where they mesh.',
-        `Half-nuts shut, spindle still: open that mesh and turn the ${move.gear} ${placeText(move.place)} by ${move.teeth} ${
-          move.teeth === 1 ? 'tooth' : 'teeth'
-        }, ${move.direction === 'forward' ? WITH_CUT : `against ${WITH_CUT}`}; mesh it again.`,
-        ...(Math.abs(move.leftMm) > 0.005
-          ? [`Left over: ${fine(move.leftMm, u)} ${towardsHead(move.leftMm)}, to be taken up with the slide.`]
-          : []),
-        slack,
-      ];
-    }
-    case 'start':
-      return [
-        `Start ${fine(move.outMm, u)} further ${leftHand ? 'towards the headstock' : 'from the headstock'} than now.`,
-        'Later starts only a whole number of leads from there.',
-        'Feed straight in.',
-      ];
-  }
-}
-
-export const PICKUP_PROBLEM: Readonly<Record<PickupProblem, string>> = {
-  'no-lead': 'Choose the gear train first: the lead really cut decides what is the smaller way round.',
-  'no-offset': 'Look where the groove lies from the tool, and give it above.',
-  'slide-square': 'The top slide stands square across: it cannot move the tool along the work. Use another way in.',
-  'slide-not-along-bed':
-    'The top slide has to lie along the bed before you look, for swinging it moves the tool. Swing it, say so, and then look where the groove lies.',
-  'no-train': 'Slipping a gear needs a change-gear train.',
-};
-
-export const WAY_NAMES: Readonly<Record<PickupAnswer['way'], string>> = {
-  parallel: 'Top slide parallel',
-  angled: 'Angled top slide',
-  turn: 'Turning the work',
-  slip: 'Slipping a gear',
-  start: 'Starting elsewhere',
-};
 
 /** What a change of the plan does to what is next: "next 0.0345 -> 0.0360, 5 passes left instead of 7". Null: nothing. */
 export function planDelta(before: CardView, after: CardView): string | null {

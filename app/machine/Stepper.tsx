@@ -5,13 +5,15 @@ export function Stepper({
   steps,
   at,
   onAt,
+  label = 'Motions of this pass',
 }: {
   readonly steps: readonly string[];
   readonly at: number;
+  readonly label?: string;
   readonly onAt?: ((n: number) => void) | undefined;
 }) {
   return (
-    <ol className="flex border-2 border-edge bg-panel" aria-label="Motions of this pass">
+    <ol className="flex border-2 border-edge bg-panel" aria-label={label}>
       {steps.map((word, i) => {
         const cls = clsx(
           'flex min-h-12 w-full items-center justify-center gap-1.5 px-1 text-lg font-semibold',

@@ -3,6 +3,7 @@ import { jobToV4 } from './jobV4.ts';
 import { jobToV5 } from './jobV5.ts';
 import { jobToV6 } from './jobV6.ts';
 import { jobToV7 } from './jobV7.ts';
+import { jobToV8 } from './jobV8.ts';
 import { JOB_VERSION } from '../job/stations.ts';
 import { upgrade, type Step } from './loose.ts';
 
@@ -13,7 +14,8 @@ import { upgrade, type Step } from './loose.ts';
  * Version 2: crest and root radius and the hand may be read; nothing that was written before changes. Version 3: what was
  * done is a ledger of events instead of a count of passes. Version 4: what a fit is counted from has a name; worn mates,
  * cleaning up and steps of one's own. Version 5: the part beside its thread; aims by hand. Version 6:
- * how it is held, how the thread ends, and with what it is cut; stages. Version 7: how it is proved.
+ * how it is held, how the thread ends, and with what it is cut; stages. Version 7: how it is proved. Version 8: how an old groove was
+ * found.
  */
 const JOB_STEPS: Readonly<Record<number, Step>> = {
   1: (doc) => doc,
@@ -22,6 +24,7 @@ const JOB_STEPS: Readonly<Record<number, Step>> = {
   4: jobToV5,
   5: jobToV6,
   6: jobToV7,
+  7: jobToV8,
 };
 
 export const upgradeJob = (doc: unknown): unknown => upgrade(doc, JOB_STEPS, JOB_VERSION);

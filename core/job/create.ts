@@ -102,7 +102,7 @@ export function newJob(id: string, title: string, at: Date): Job {
       taperBy: null,
       ...notHeldYet(),
     },
-    pickup: { way: 'parallel', slipGear: null },
+    pickup: { way: 'parallel', slipGear: null, leadsOut: null, overMm: null },
     cut: {
       rule: 'constant-area',
       stepMm: null,

@@ -1,6 +1,7 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { HOLDINGS, RESTS } from '../cutting/holding.ts';
 import { TrainSchema } from '../lathe/schema.ts';
+import { TAUGHT_BY } from '../pickup/taught.ts';
 import { finite, id, object, oneOf, positive, text, time, TipSchema } from './parts.ts';
 
 /**
@@ -45,6 +46,13 @@ export type FormReading = (typeof FORM_READINGS)[number];
 export const DRESSED = ['wire-edge', 'crests', 'start', 'chamfer', 'clean'] as const;
 export type Dressed = (typeof DRESSED)[number];
 
+/** How an offset was read: by a dial or rule, by eye in the pitch, by touching both flanks, from a run in the air, left over, from the batch's reference. */
+export const OFFSET_BY = ['dial', 'eye', 'flanks', 'judged', 'left', 'taught'] as const;
+export type OffsetBy = (typeof OFFSET_BY)[number];
+/** How a place was judged in the air: nothing to be seen, by eye in the pitch, by a dial. */
+export const JUDGED_BY = ['in', 'eye', 'dial'] as const;
+export type JudgedBy = (typeof JUDGED_BY)[number];
+
 /** What each kind of event tells besides who, when and where. */
 export const EVENT_FIELDS = {
   partBegun: {},
@@ -75,12 +83,30 @@ export const EVENT_FIELDS = {
   leversSet: { lathe: id, ratio: text(80) },
   scratchRead: { crests: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }), spanMm: positive, text: text(120) },
   slideSwung: { deg: Type.Number({ minimum: 0, maximum: 90 }) },
-  offsetRead: { mm: finite, text: text(80) },
+  /** How far the groove lies from the tool, + towards the headstock, and how that was read. */
+  offsetRead: { mm: finite, text: text(80), by: oneOf(...OFFSET_BY) },
+  /** Brought nearer by one way, with a rest for another. */
+  movedNearer: { way: oneOf('slip', 'turn'), leftMm: finite },
+  /** One place along the old thread, run along in the air: how far the groove lay from the tool there. */
+  airJudged: {
+    atMm: Type.Number({ minimum: 0, maximum: 100_000 }),
+    offMm: finite,
+    by: oneOf(...JUDGED_BY),
+    text: text(80),
+  },
+  /** Crests of the old thread counted over a length. */
+  oldLeadRead: { pitches: Type.Integer({ minimum: 1, maximum: 10_000 }), spanMm: positive, text: text(120) },
+  /** At a control: Z of the tool in the old groove with the spindle at its mark, and the threads counted from the face. */
+  dropped: { zMm: finite, threads: orNull(Type.Integer({ minimum: 1, maximum: 10_000 })), text: text(80) },
+  /** What the parts of a batch are found again by, as this one stands. */
+  taught: { by: oneOf(...TAUGHT_BY) },
   inGroove: {
     way: oneOf('parallel', 'angled', 'turn', 'slip', 'start', 'by-eye'),
     /** How far the slides were moved for it, + forward on the top slide and into the work on the cross slide. */
     topMm: finite,
     crossMm: finite,
+    /** Z start keyed in at a control, mm; null: none was. */
+    startMm: orNull(finite),
   },
   airPassed: { result: oneOf('in', 'off', 'cut-air') },
   cut: {

@@ -9,7 +9,8 @@ import { EDITS, type Edit } from './edits/index.ts';
 import { feedOf } from './feed.ts';
 import { lastN, standing } from './metal.ts';
 import { pickupMove } from './pickupMove.ts';
-import { motionsOf, pickupSteps, planDelta, stoppedText } from '../../words/machine.ts';
+import { motionsOf, planDelta, stoppedText } from '../../words/machine.ts';
+import { pickupSteps } from '../../words/pickup.ts';
 import { AT, Bench, named, TRAIN_2MM, m30, demo } from '../../app/testing/bench.ts';
 
 describe('1. turning the work', () => {
@@ -23,7 +24,7 @@ describe('1. turning the work', () => {
     const { move } = pickupMove(b.job, b.shop, b.metal);
     if (move?.way !== 'turn') throw new Error('no move');
     expect(move.deg).toBeCloseTo(126, 0);
-    const text = pickupSteps(move, leftHand, 'mm').join(' ');
+    const text = pickupSteps(move, leftHand, 'mm', 'change-gears').join(' ');
     expect(text).toContain(words);
     expect(text).toContain('spindle and carriage still: turn the work in the jaws (or the chuck against the spindle)');
     expect(text).not.toMatch(/turn the spindle|-\d/i);
@@ -37,12 +38,12 @@ describe('1. turning the work', () => {
     expect(b.metal.offset).toBeNull();
     b.do({ do: 'offset', mm: -0.6 });
     const { move } = pickupMove(b.job, b.shop, b.metal);
-    expect(move && pickupSteps(move, false, 'mm').join(' ')).toMatch(
+    expect(move && pickupSteps(move, false, 'mm', 'change-gears').join(' ')).toMatch(
       /half a turn past towards the tailstock, and come back/,
     );
     b.do({ do: 'offset', mm: 0.6 });
     const other = pickupMove(b.job, b.shop, b.metal).move;
-    expect(other && pickupSteps(other, false, 'mm').join(' ')).not.toMatch(/come back/);
+    expect(other && pickupSteps(other, false, 'mm', 'change-gears').join(' ')).not.toMatch(/come back/);
   });
 });
 
@@ -57,7 +58,7 @@ test('2. slipping a gear counts the gearbox, names the gear and says which way',
   if (move?.way !== 'slip') throw new Error('no slip');
   // one tooth of the 60 on the box input moves the carriage 1/60 x 1/2 x 6 mm = 0.05 mm: 14 for 0.7, not 7
   expect(move).toMatchObject({ gear: 60, place: { on: 'box' }, teeth: 14, direction: 'forward' });
-  expect(pickupSteps(move, false, 'mm').join(' ')).toMatch(
+  expect(pickupSteps(move, false, 'mm', 'change-gears').join(' ')).toMatch(
     /turn the 60 on the gearbox input by 14 teeth, the way it turns when the spindle cuts forward/,
   );
 });

@@ -55,6 +55,15 @@ export interface Metal {
   readonly deeperMm: number;
   readonly runOutMm: number;
   readonly offset: Offset | null;
+  /** Places judged along the old thread since the tool was last brought in. */
+  readonly judged: readonly EventOf<'airJudged'>[];
+  /** At a control: the tool let into the old groove, and the Z start that was keyed in for it, mm. */
+  readonly dropped: EventOf<'dropped'> | null;
+  readonly startMm: number | null;
+  /** Crests of the old thread as they were counted; of this part. */
+  readonly oldLead: EventOf<'oldLeadRead'> | null;
+  /** What the parts of the batch are found again by, and from which part that was taken. */
+  readonly taught: EventOf<'taught'> | null;
   /** Gears seen going on for this job. */
   readonly gears: EventOf<'gearsMounted'> | null;
   readonly facts: Facts | null;
@@ -99,7 +108,7 @@ interface StartState {
   lastCutN: number;
 }
 
-const newPart = (job: Job, part: number): Omit<State, 'events' | 'slideDeg' | 'gears'> => ({
+const newPart = (job: Job, part: number): Omit<State, 'events' | 'slideDeg' | 'gears' | 'taught'> => ({
   part,
   start: 1,
   starts: new Map(),
@@ -127,6 +136,10 @@ const newPart = (job: Job, part: number): Omit<State, 'events' | 'slideDeg' | 'g
   deeperMm: 0,
   runOutMm: 0,
   offset: null,
+  judged: [],
+  dropped: null,
+  startMm: null,
+  oldLead: null,
   facts: null,
   finished: null,
   scratch: null,
@@ -192,10 +205,20 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, job: Job) => void }
   },
   scratchRead: (s, e) => void (s.scratch = e),
   offsetRead: (s, e) => void (s.offset = { mm: e.mm, text: e.text, n: e.n }),
+  movedNearer: (s, e) => {
+    s.offset = { mm: e.leftMm, text: '', n: e.n };
+    s.judged = [];
+  },
+  airJudged: (s, e) => void (s.judged = [...s.judged.filter((p) => Math.abs(p.atMm - e.atMm) > SAME_PLACE_MM), e]),
+  oldLeadRead: (s, e) => void (s.oldLead = e),
+  dropped: (s, e) => void (s.dropped = e),
+  taught: (s, e) => void (s.taught = e),
   inGroove: (s, e) => {
     s.phase = 'kept';
     s.lostBy = null;
     s.offset = null;
+    s.judged = [];
+    s.startMm = e.startMm;
     s.airDue = true;
     if (e.way === 'parallel') {
       // swung along the bed for it: the old zeros say nothing any more
@@ -283,9 +306,17 @@ const pick = (s: State): StartState => ({
   lastCutN: s.lastCutN,
 });
 
+/** Places nearer than this are one, judged again, mm. */
+const SAME_PLACE_MM = 0.5;
+
 /** Nothing can be lost where nothing is cut yet. */
 function lose(s: State, by: LostBy): void {
   if (!s.hasGroove) return;
+  // where the tool stood against the groove is no longer so, whatever was seen
+  s.judged = [];
+  s.dropped = null;
+  s.startMm = null;
+  s.offset = null;
   // a thread that was never found stays so, whatever else happens to the lathe
   if (s.phase === 'lost' && s.lostBy === 'existing' && s.cuts === 0) return;
   s.phase = 'lost';
@@ -308,7 +339,7 @@ function shiftDepths(s: State, fromMm: number, toMm: number): void {
 
 /** The metal and the lathe as the ledger leaves them. @param upTo leave out events after this number */
 export function metalOf(job: Job, upTo = Infinity): Metal {
-  const s: State = { ...newPart(job, 1), events: lastN(job), slideDeg: null, gears: null };
+  const s: State = { ...newPart(job, 1), events: lastN(job), slideDeg: null, gears: null, taught: null };
   for (const e of standing(job.events)) {
     if (e.n > upTo) break;
     (REDUCE[e.kind] as ((s: State, e: LedgerEvent, job: Job) => void) | undefined)?.(s, e, job);

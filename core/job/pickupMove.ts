@@ -1,8 +1,10 @@
 import { angledMove, gearSlip, outOnTaper, parallelMove, startMove, turnOfWork, type Groove } from '../pickup/moves.ts';
+import { countsThatAgree, zStart } from '../pickup/dropped.ts';
 import { dialReading } from '../lathe/dials.ts';
-import { isGeared } from '../lathe/schema.ts';
-import { exact, numberOf, rationalFromNumber, textOf } from '../quantity/rational.ts';
-import { threadFormOf } from '../standards/thread.ts';
+import { isGeared, type Lathe } from '../lathe/schema.ts';
+import { LEADS_BEFORE } from '../motion/motion.ts';
+import { exact, numberOf, rationalFromNumber, textOf, type Rational } from '../quantity/rational.ts';
+import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { gearState, latheOf, threadOfJob } from './derive.ts';
 import { ALONG_BED_DEG, plannedSlideDeg } from './feed.ts';
 import type { Metal } from './metal.ts';
@@ -49,9 +51,23 @@ export type Move =
       /** Left over for another way, + towards the headstock. */
       readonly leftMm: number;
     }
-  | { readonly way: 'start'; readonly outMm: number; readonly wholeLeads: string };
+  | { readonly way: 'start'; readonly outMm: number; readonly wholeLeads: string }
+  /** At a control: Z of every start, exact mm as text, so many whole leads out of the groove that was dropped into. */
+  | {
+      readonly way: 'z';
+      readonly grooveMm: number;
+      readonly startMm: string;
+      readonly leads: number;
+      readonly leastLeads: number;
+      readonly clearLeads: number;
+      readonly leadMm: number;
+      readonly pitchMm: number;
+      /** Threads counted from the face, and the counts that go with Z; null: not counted. */
+      readonly counted: { readonly threads: number; readonly agree: readonly number[] } | null;
+    };
 
-export type PickupProblem = 'no-lead' | 'no-offset' | 'slide-square' | 'slide-not-along-bed' | 'no-train';
+export type PickupProblem =
+  'no-lead' | 'no-offset' | 'slide-square' | 'slide-not-along-bed' | 'no-train' | 'not-dropped' | 'no-length';
 
 export interface PickupAnswer {
   readonly way: PickupWay;
@@ -99,19 +115,27 @@ export function slipGears(job: Job, shop: Shop): SlipGear[] {
 /** More teeth than a hand counts without losing the place. */
 const MOST_TEETH = 60;
 
+/** The ways that a lathe has: a control starts elsewhere, one that is typed to may move its start, gears can be slipped. */
+export function waysOf(lathe: Lathe | null): readonly PickupWay[] {
+  if (lathe?.kind === 'control') return ['start', 'turn'];
+  const slides = ['parallel', 'angled', 'turn'] as const;
+  return lathe ? [...slides, isGeared(lathe) ? 'slip' : 'start'] : slides;
+}
+/** The way chosen, or the first that this lathe has where it has not that one. */
+export function wayOf(job: Job, shop: Shop): PickupWay {
+  const ways = waysOf(latheOf(job, shop));
+  const { way } = job.pickup;
+  return ways.includes(way) ? way : (ways[0] ?? way);
+}
+
 /** The move that brings the tool into the groove, by the way chosen: how far, which way, on which dial. */
 export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
   const thread = threadOfJob(job);
   const lathe = latheOf(job, shop);
   const lead = gearState(job, shop)?.lead ?? null;
-  const { way } = job.pickup;
+  const way = wayOf(job, shop);
   const slideDeg = metal.slideDeg ?? plannedSlideDeg(job) ?? 0;
-  const ways: PickupWay[] = [
-    'parallel',
-    'angled',
-    'turn',
-    ...(lathe && isGeared(lathe) ? (['slip'] as const) : lathe ? (['start'] as const) : []),
-  ];
+  const ways = waysOf(lathe);
   const none = (problem: PickupProblem): PickupAnswer => ({
     way,
     leadText: lead ? textOf(lead) : null,
@@ -124,6 +148,7 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
   if (!thread || !lead) return none('no-lead');
   // swinging the slide moves the tool: it has to lie along the bed before anybody looks
   if (way === 'parallel' && metal.slideDeg !== ALONG_BED_DEG) return none('slide-not-along-bed');
+  if (way === 'start' && lathe?.kind === 'control') return atControl(job, metal, thread, lead, none);
   if (!metal.offset) return none('no-offset');
   const groove: Groove = {
     offset: rationalFromNumber(Number(metal.offset.mm.toFixed(6))),
@@ -205,6 +230,46 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
     }
   }
 }
+
+/** The start of every pass at a control, from where the tool sat in the groove with the spindle at its mark. */
+function atControl(
+  job: Job,
+  metal: Metal,
+  thread: ThreadSpec,
+  lead: Rational,
+  none: (problem: PickupProblem) => PickupAnswer,
+): PickupAnswer {
+  const { lengthMm } = job.setup;
+  if (!metal.dropped) return none('not-dropped');
+  if (thread.leftHand && lengthMm === null) return none('no-length');
+  const z = rationalFromNumber(Number(metal.dropped.zMm.toFixed(6)));
+  const dropped = { z, lead, leftHand: thread.leftHand };
+  const least = zStart(dropped, lengthMm ?? 0, LEADS_BEFORE);
+  const start = zStart(dropped, lengthMm ?? 0, LEADS_BEFORE, job.pickup.leadsOut);
+  const pitch = lead.div(BigInt(thread.starts));
+  const { threads } = metal.dropped;
+  return {
+    ...none('not-dropped'),
+    problem: null,
+    move: {
+      way: 'z',
+      grooveMm: metal.dropped.zMm,
+      startMm: textOf(start.z),
+      leads: start.leads,
+      leastLeads: least.leads,
+      clearLeads: start.clearLeads,
+      leadMm: numberOf(lead),
+      pitchMm: numberOf(pitch),
+      counted: threads === null ? null : { threads, agree: countsThatAgree(z, pitch) },
+    },
+  };
+}
+
+/** What this move leaves to another way, + towards the headstock, mm; 0 where it leaves nothing that a hand can see. */
+export const restOf = (move: Move): number =>
+  move.way === 'slip' && Math.abs(move.leftMm) > LEFT_MM ? Number(move.leftMm.toFixed(6)) : 0;
+/** Less than this is no rest, mm: a hand cannot set it. */
+const LEFT_MM = 0.005;
 
 /** How far the slides are moved for it, as the ledger keeps it: + forward on the top slide, into the work on the cross slide. */
 export function slidesMoved(move: Move): { readonly topMm: number; readonly crossMm: number } {

@@ -5,8 +5,20 @@ import type { Move, PickupAnswer } from './pickupMove.ts';
 /** A number as it stands behind a minus sign. */
 const signed = (x: number): string => (x < 0 ? `(${plain(x)})` : plain(x));
 
+/** Z of every start: whole leads out of the groove. */
+const startWorking = (m: Extract<Move, { way: 'z' }>, leftHand: boolean): Step => ({
+  name: 'Z start',
+  symbol: 'Z',
+  formula: `Z in the groove ${leftHand ? '\u2212' : '+'} whole leads`,
+  values: `${plain(m.grooveMm)} ${leftHand ? '\u2212' : '+'} ${m.leads} \u00d7 ${plain(m.leadMm)}`,
+  result: numberOf(exact(m.startMm)),
+  unit: 'mm',
+  source: 'geometry; three leads clear at least so that the carriage has its speed, common practice, no source',
+});
+
 /** How a pick-up move came about: the smaller way round, and what it is for the way chosen. @param leftHand of the thread */
 export function pickupWorking(move: Move, answer: PickupAnswer, leftHand: boolean): Step[] {
+  if (move.way === 'z') return [startWorking(move, leftHand)];
   const { axialMm, offsetMm, leadText } = answer;
   if (axialMm === null || offsetMm === null || leadText === null) return [];
   const lead = numberOf(exact(leadText));

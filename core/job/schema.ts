@@ -306,6 +306,10 @@ export const JobSchema = Type.Object(
       way: oneOf('parallel', 'angled', 'turn', 'slip', 'start'),
       /** Which gear of the train is slipped, counted from the first driver; null: the last one. */
       slipGear: Type.Union([Type.Null(), Type.Integer({ minimum: 0, maximum: 11 })]),
+      /** At a control: whole leads that a pass starts out of the groove; null: as few as are clear. */
+      leadsOut: Type.Union([Type.Null(), Type.Integer({ minimum: 0, maximum: 1000 })]),
+      /** How far the tool runs into the old thread over a joint, mm; null: nobody has said. */
+      overMm: measured,
     }),
     cut: object({
       rule: RuleSchema,

@@ -61,6 +61,11 @@ export interface ProblemFigures {
   'surface-not-measured': None;
   'no-lathe-chosen': None;
   'no-train-chosen': None;
+  'flanks-crossed': { readonly headMm: number; readonly tailMm: number };
+  'nothing-taught': None;
+  'nothing-left-over': None;
+  'not-in-groove-yet': None;
+  'judge-three-places': None;
   'no-pass-now': { readonly spring: boolean };
   'deeper-already': { readonly depthMm: number };
   'nothing-may-be-cut': None;

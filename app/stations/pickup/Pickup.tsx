@@ -1,73 +1,206 @@
-import { cautionsAt } from '../../../core/job/cautions.ts';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { pickupWorking } from '../../../core/job/pickupWorking.ts';
+import { useNavigate, useSearchParams } from 'react-router';
+import { cautionsAt } from '../../../core/job/cautions.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { slipGears } from '../../../core/job/pickupMove.ts';
-import { moveHead } from '../../../words/pickup.ts';
+import { pickupActs } from '../../../core/job/pickupAct.ts';
+import { judgedOf } from '../../../core/job/pickupJudged.ts';
+import { restOf, slipGears } from '../../../core/job/pickupMove.ts';
+import { pickupWorking } from '../../../core/job/pickupWorking.ts';
+import { pitchMmOf } from '../../../core/standards/thread.ts';
 import { placeText } from '../../../words/gears.ts';
-import { CONFLICT, LOST, pickupSteps, PICKUP_PROBLEM, WAY_NAMES } from '../../../words/machine.ts';
+import { CONFLICT, LOST } from '../../../words/machine.ts';
+import {
+  ACT_WORDS,
+  moveHead,
+  ofPitchText,
+  pickupSteps,
+  PICKUP_PROBLEM,
+  slackText,
+  WAY_NAMES,
+} from '../../../words/pickup.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
 import { BigNumber } from '../../machine/DialNumber.tsx';
 import { Gate } from '../../machine/Gate.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { StepList } from '../../machine/StepList.tsx';
+import { Stepper } from '../../machine/Stepper.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
-import { Button, Choice, Note } from '../../ui/controls.tsx';
+import { Choice, Note } from '../../ui/controls.tsx';
 import { useWorking } from '../../ui/Working.tsx';
 import { useBack } from '../cut/useBack.ts';
-import { Offset } from './Offset.tsx';
+import { JudgedSays, JudgePanel } from './JudgePanel.tsx';
+import { DropPanel, KeyPanel } from './KeyPanel.tsx';
+import { LookPanel, type Look } from './LookPanel.tsx';
+import { OldPart } from './OldPart.tsx';
 import { PickupPicture } from './PickupPicture.tsx';
 
-/** Bringing the tool into a groove that is already there: where it stands, the move, and the act. */
+/** Bringing the tool into a groove that is already there: one act at a time, with its picture. */
 export function Pickup() {
   const { job, machine } = useJobView();
   const shop = useShop();
   const navigate = useNavigate();
   const back = useBack();
-  const u = useDialUnit();
+  const lathe = latheOf(job, shop);
+  const dialUnit = useDialUnit();
+  const u = lathe?.kind === 'control' ? (lathe.control?.unit ?? dialUnit) : dialUnit;
+  const [params, setParams] = useSearchParams();
   const { metal, pickup, card } = machine;
   const { move } = pickup;
-  const leftHand = threadOfJob(job)?.leftHand ?? false;
-  const gears = slipGears(job, shop);
-  const found = metal.phase === 'kept';
+  const thread = threadOfJob(job);
+  const leftHand = thread?.leftHand ?? false;
   const show = useWorking('pick-up', 'Pick-up', move ? pickupWorking(move, pickup, leftHand) : []);
-  const [at, setAt] = useState(0);
-  if (!threadOfJob(job) || !latheOf(job, shop)) return <Gate station="pickup" />;
-  const head = move ? moveHead(move, u) : null;
+  const [ready, setReady] = useState(false);
+  const [since, setSince] = useState(0);
+  const [look, setLook] = useState<Look>('eye');
+  const [eye, setEye] = useState<number | null>(null);
+  const [step, setStep] = useState(0);
+  if (!thread || !lathe) return <Gate station="pickup" />;
+  const { acts, at } = pickupActs(job, shop, metal, pickup, ready, since);
+  const judged = judgedOf(job, metal);
+  const gears = slipGears(job, shop);
+  const head = move && (at === 'move' || at === 'key') ? moveHead(move, u) : null;
+  const slack = slackText(lathe.kind, leftHand);
   const lost = metal.lostBy ? LOST[metal.lostBy] : '';
-  const say = head
-    ? `${head.what} ${head.figure}. ${head.which}`
-    : pickup.problem
-      ? PICKUP_PROBLEM[pickup.problem]
-      : lost;
-  const steps = move ? pickupSteps(move, leftHand, u) : [];
+  const drawer = params.get('show') === 'old';
+  const open = (on: boolean): void => setParams(on ? { show: 'old' } : {}, { replace: true });
+  const toCut = (): void => void navigate(`/jobs/${job.id}/cut`);
+  const again = (): void => {
+    setReady(false);
+    setEye(null);
+    setStep(0);
+  };
+  const inGroove = (): void => {
+    if (act({ do: 'inGroove', after: card.after }) === null) again();
+  };
+  const steps = move && at === 'move' ? pickupSteps(move, leftHand, u, lathe.kind) : [];
+  const big = (text: string): React.ReactNode => (
+    <p className="text-[clamp(1.6rem,4.6cqi,2.1rem)] font-bold leading-tight">{text}</p>
+  );
+
+  const says = {
+    swing: PICKUP_PROBLEM['slide-not-along-bed'],
+    slack: slack.act,
+    look: 'Look where the groove lies from the tool.',
+    face: 'Touch the tool off at the face: Z 0 there.',
+    drop: PICKUP_PROBLEM['not-dropped'],
+    move: head ? `${head.what} ${head.figure}. ${head.which}` : pickup.problem ? PICKUP_PROBLEM[pickup.problem] : '',
+    key: head ? `${head.what} ${head.figure}. ${head.which}` : pickup.problem ? PICKUP_PROBLEM[pickup.problem] : '',
+    judge: 'Slack up again; run along the old thread in the air, tool just clear, and judge it at three places.',
+    found: 'The tool is in the groove.',
+  }[at];
+  const number = head && (
+    <div>
+      <BigNumber
+        what={head.what}
+        unit={head.unit}
+        figure={head.figure}
+        turns={head.turns}
+        label={`${head.what} ${head.figure}; show the working`}
+        onWorking={show}
+      />
+      {at === 'key' && <p className="text-2xl font-semibold">{head.which}</p>}
+    </div>
+  );
+  const main = {
+    swing: <MainAct onClick={() => act({ do: 'swingSlide', deg: 90 })}>It lies along the bed</MainAct>,
+    slack: (
+      <MainAct onClick={() => setReady(true)} then="look">
+        The slack is taken up
+      </MainAct>
+    ),
+    face: (
+      <MainAct onClick={() => setReady(true)} then="let it into the groove">
+        The face is Z 0
+      </MainAct>
+    ),
+    look: (
+      <MainAct
+        disabled={look !== 'eye' || eye === null}
+        onClick={() => {
+          if (eye !== null)
+            act({ do: 'offset', mm: Number((-eye * pitchMmOf(thread)).toFixed(4)), by: 'eye', text: ofPitchText(eye) });
+        }}
+      >
+        {look === 'eye' ? 'It stands there' : 'Type what you read'}
+      </MainAct>
+    ),
+    drop: (
+      <MainAct disabled onClick={() => undefined}>
+        Type the Z it stands at
+      </MainAct>
+    ),
+    move:
+      move && restOf(move) !== 0 ? (
+        <MainAct then="take up the rest" onClick={() => act({ do: 'nearer', after: card.after })}>
+          Slipped
+        </MainAct>
+      ) : (
+        <MainAct disabled={!move} then="run along in the air" onClick={inGroove}>
+          {move?.way === 'turn' ? 'Turned, it runs true' : 'It is moved'}
+        </MainAct>
+      ),
+    key: (
+      <MainAct disabled={!move} then="one pass in the air" onClick={inGroove}>
+        It is keyed in
+      </MainAct>
+    ),
+    judge:
+      judged && ['offset', 'lead'].includes(judged.verdict) ? (
+        <MainAct
+          onClick={() => {
+            if (act({ do: 'judgedOff', after: card.after }) === null) again();
+          }}
+        >
+          {judged.verdict === 'lead' ? 'Split it in the middle' : 'Take that as the offset'}
+        </MainAct>
+      ) : (
+        <MainAct
+          disabled={judged?.verdict !== 'in'}
+          then="touch off"
+          onClick={() => act({ do: 'airPass', result: 'in', after: card.after }) === null && toCut()}
+        >
+          In the groove all along
+        </MainAct>
+      ),
+    found: (
+      <MainAct onward onClick={toCut}>
+        To the card
+      </MainAct>
+    ),
+  }[at];
+
   return (
     <MachineFrame
       station="pickup"
       region="Pick up"
       back={back}
-      say={found ? 'The tool is in the groove.' : say}
+      say={says}
       pictureFirst
-      {...(move ? { onWorking: show } : {})}
-      picture={
-        <div className="relative grid min-h-0">
-          <PickupPicture />
-          <Offset />
-        </div>
-      }
+      {...(head ? { onWorking: show } : {})}
+      picture={<PickupPicture at={at} look={look} eye={eye} onEye={setEye} unit={u} />}
       head={
         <div className="grid gap-3">
-          <Choice
-            even
-            label="Bring it in by"
-            value={pickup.way}
-            options={pickup.ways.map((w) => ({ value: w, label: WAY_NAMES[w] }))}
-            onChange={(v) => act({ do: 'setPickup', way: v })}
-          />
-          {pickup.way === 'slip' && gears.length > 1 && (
+          {pickup.ways.length > 1 && at !== 'judge' && at !== 'found' && (
+            <Choice
+              even
+              label="Bring it in by"
+              value={pickup.way}
+              options={pickup.ways.map((w) => ({
+                value: w,
+                label: w === 'start' && lathe.kind === 'electronic' ? 'Moving the sync point' : WAY_NAMES[w],
+              }))}
+              onChange={(v) => {
+                setStep(0);
+                act({ do: 'setPickup', way: v });
+              }}
+            />
+          )}
+          {at !== 'found' && (
+            <Stepper label="Acts of picking up" steps={acts.map((a) => ACT_WORDS[a])} at={acts.indexOf(at)} />
+          )}
+          {pickup.way === 'slip' && at === 'move' && gears.length > 1 && (
             <Choice
               label="Which gear is turned"
               value={String(job.pickup.slipGear ?? gears.length - 1)}
@@ -75,72 +208,49 @@ export function Pickup() {
               onChange={(v) => act({ do: 'setPickup', slipGear: Number(v) })}
             />
           )}
-          {head && (
-            <div>
-              <BigNumber
-                what={head.what}
-                unit={head.unit}
-                figure={head.figure}
-                turns={head.turns}
-                label={`${head.what} ${head.figure}; show the working`}
-                onWorking={show}
-              />
-              <p className="text-2xl font-semibold">{head.which}</p>
-            </div>
-          )}
-          {found ? (
-            <Note tone="right">The tool is in the groove. Whatever loses it says so, here and on Cut.</Note>
-          ) : (
-            !move && lost !== '' && <p className="text-2xl font-bold">{lost}</p>
-          )}
+          {number ?? (at === 'found' ? <Note tone="right">{big(says)}</Note> : judged ? null : big(says))}
+          {at === 'judge' && <JudgedSays />}
+          {at === 'slack' && <p className="text-xl leading-snug">{slack.why}</p>}
         </div>
       }
       step={
         <div className="grid gap-3">
-          {pickup.problem && (
-            <Note tone={pickup.problem === 'slide-square' ? 'wrong' : 'say'}>
-              <p className="text-xl">{PICKUP_PROBLEM[pickup.problem]}</p>
-              {pickup.problem === 'slide-not-along-bed' && (
-                <Button big className="mt-2" onClick={() => act({ do: 'swingSlide', deg: 90 })}>
-                  It lies along the bed now
-                </Button>
-              )}
-            </Note>
+          {(at === 'slack' || at === 'face') && lost !== '' && metal.lostBy !== 'existing' && (
+            <p className="text-xl">{lost}</p>
           )}
           {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}
+          {at === 'look' && <LookPanel look={look} onLook={setLook} at={eye} onAt={setEye} />}
+          {(at === 'drop' || at === 'key') && <DropPanel unit={u} />}
+          {at === 'key' && move?.way === 'z' && <KeyPanel move={move} unit={u} />}
+          {at === 'judge' && <JudgePanel />}
           <MachineCautions codes={cautionsAt('pickup', job, shop)} />
-          {steps.length > 0 ? (
-            <StepList steps={steps} at={Math.min(at, steps.length - 1)} onAt={setAt} near={1} />
-          ) : (
-            !found && (
-              <p className="text-lg leading-snug">
-                Shut the half-nuts and run the spindle forward, by power or by hand; stop without letting it roll back.
-                Only then look: white paper and a lamp behind, a loupe. The slack is taken up and the tool stands where
-                it would cut.
-              </p>
-            )
-          )}
+          {steps.length > 0 && <StepList steps={steps} at={Math.min(step, steps.length - 1)} onAt={setStep} near={1} />}
         </div>
       }
       bar={
-        <Bar
-          main={
-            <MainAct
-              disabled={found}
+        <Bar main={main}>
+          {!['swing', 'slack', 'face', 'found'].includes(at) && (
+            <SideAct
               onClick={() => {
-                if (act({ do: 'inGroove', after: card.after }) === null) void navigate(`/jobs/${job.id}/cut`);
+                again();
+                setSince(card.after);
+                if (metal.phase === 'kept') act({ do: 'airPass', result: 'off', after: card.after });
               }}
             >
-              The tool is in the groove
-            </MainAct>
-          }
-        >
-          <SideAct onClick={() => document.querySelector<HTMLElement>('main [data-armed]')?.focus()}>
-            Look again
+              Look again
+            </SideAct>
+          )}
+          <SideAct pressed={drawer} onClick={() => open(!drawer)}>
+            The old part
           </SideAct>
-          <SideAct onClick={() => void navigate(`/jobs/${job.id}/cut`)}>To the card</SideAct>
+          {at !== 'judge' && at !== 'found' && (
+            <SideAct onClick={() => act({ do: 'inGroove', way: 'by-eye', after: card.after })}>Already in</SideAct>
+          )}
+          {at !== 'found' && <SideAct onClick={toCut}>To the card</SideAct>}
         </Bar>
       }
-    />
+    >
+      {drawer && <OldPart unit={u} onClose={() => open(false)} />}
+    </MachineFrame>
   );
 }

@@ -267,6 +267,8 @@ export const DESK = {
     {
       way: some(JobSchema.properties.pickup.properties.way),
       slipGear: some(JobSchema.properties.pickup.properties.slipGear),
+      leadsOut: some(JobSchema.properties.pickup.properties.leadsOut),
+      overMm: some(JobSchema.properties.pickup.properties.overMm),
     },
     ({ job }, f) => ({ job: { ...job, pickup: { ...job.pickup, ...given(f) } } }),
   ),

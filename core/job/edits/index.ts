@@ -6,12 +6,14 @@ import { object } from '../parts.ts';
 import type { Job, Shop } from '../schema.ts';
 import { DESK } from './desk.ts';
 import { COMMON, stale, written, type EditDef } from './edit.ts';
-import { MACHINE } from './machine.ts';
+import { MACHINE as CUTTING } from './machine.ts';
+import { PICKUP } from './pickup.ts';
 
 /**
  * Every change of a job, by name. Views dispatch these and hold no recipe; the headless door takes the same ones, so that a
  * whole job can be carried from intake to record as data.
  */
+const MACHINE = { ...CUTTING, ...PICKUP };
 export const EDITS = { ...DESK, ...MACHINE };
 export type EditName = keyof typeof EDITS;
 /** Edits that write to the ledger: undo takes their events back instead of rewriting what was done. */

@@ -10,7 +10,6 @@ import { feedOf, feedsAtAngle, plannedSlideDeg } from '../feed.ts';
 import { lastN, metalOf, standingOfPart, voidedOf } from '../metal.ts';
 import { mateInHand, pinUsed } from '../measure.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
-import { pickupMove, slidesMoved } from '../pickupMove.ts';
 import { oldGrooveBelowMm } from '../recut.ts';
 import type { Job, Shop } from '../schema.ts';
 import { sideStand } from '../slides.ts';
@@ -105,34 +104,6 @@ export const MACHINE = {
     crests: f.crests,
     spanMm: f.spanMm,
     text: f.text ?? `${f.crests} in ${shown(f.spanMm)}`,
-  })),
-
-  offset: event({ mm: EVENT_FIELDS.offsetRead.mm, text: some(text(80)) }, (f) => ({
-    kind: 'offsetRead',
-    mm: f.mm,
-    text: f.text ?? shown(f.mm),
-  })),
-  inGroove: event(
-    {
-      way: some(EVENT_FIELDS.inGroove.way),
-      topMm: some(EVENT_FIELDS.inGroove.topMm),
-      crossMm: some(EVENT_FIELDS.inGroove.crossMm),
-    },
-    (f, { job, shop }) => {
-      const metal = metalOf(job);
-      const way = f.way ?? (metal.offset ? job.pickup.way : 'by-eye');
-      const { move } = pickupMove(
-        { ...job, pickup: { ...job.pickup, way: way === 'by-eye' ? 'turn' : way } },
-        shop,
-        metal,
-      );
-      const moved = move && way !== 'by-eye' ? slidesMoved(move) : { topMm: 0, crossMm: 0 };
-      return { kind: 'inGroove', way, topMm: f.topMm ?? moved.topMm, crossMm: f.crossMm ?? moved.crossMm };
-    },
-  ),
-  airPass: event({ result: some(EVENT_FIELDS.airPassed.result) }, (f) => ({
-    kind: 'airPassed',
-    result: f.result ?? 'in',
   })),
 
   passDone: event(

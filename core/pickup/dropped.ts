@@ -1,0 +1,43 @@
+import { exact, numberOf, type Rational } from '../quantity/rational.ts';
+
+/** The tool let into the old groove at a control, with the spindle at its mark. Z: 0 at the face, minus towards the headstock. */
+export interface Dropped {
+  readonly z: Rational;
+  readonly lead: Rational;
+  readonly leftHand: boolean;
+}
+
+/** The start of every pass: so many whole leads out of the groove. */
+export interface ZStart {
+  readonly z: Rational;
+  /** Whole leads between the groove and the start. */
+  readonly leads: number;
+  /** Leads that the start lies clear of the face (left hand: of where the thread begins). */
+  readonly clearLeads: number;
+}
+
+/**
+ * Where a pass may start so that it falls into the groove: whole leads from where the tool sat, out of the work, at least so many
+ * leads clear. A right-hand thread starts beyond the face, a left-hand one on the headstock's side of the thread.
+ * @param threadMm length of the thread from the face; asked of a left hand @param leastLeads clear of it, at least
+ */
+export function zStart(d: Dropped, threadMm: number, leastLeads: number, leads: number | null = null): ZStart {
+  const edge = d.leftHand ? -threadMm : 0;
+  const out = d.leftHand ? -1 : 1;
+  const leadMm = numberOf(d.lead);
+  const least = Math.ceil((out * (edge - numberOf(d.z))) / leadMm + leastLeads - 1e-9);
+  const n = leads ?? Math.max(0, least);
+  const z = d.z.add(d.lead.mul(exact(String(n * out))));
+  return { z, leads: n, clearLeads: (out * (numberOf(z) - edge)) / leadMm };
+}
+
+/**
+ * Whether the grooves counted from the face agree with where the tool sits: the nth groove lies between n - 1 and n pitches in,
+ * the first of them shorter where the face cuts it. Common practice, no source. @returns the counts that would agree
+ */
+export function countsThatAgree(z: Rational, pitch: Rational): readonly number[] {
+  const inMm = -numberOf(z) / numberOf(pitch);
+  const nth = Math.max(1, Math.ceil(inMm - 1e-9));
+  // under half of the first groove is there where it runs out of the face: a hand may pass it by
+  return inMm - (nth - 1) < 0.5 && nth > 1 ? [nth - 1, nth] : [nth];
+}

@@ -237,7 +237,7 @@ export function judgedText(
     case 'in':
       return {
         says: 'In the groove all along.',
-        then: `Nowhere off by more than can be seen; over ${fine(j.overMm, u)} the leads are the same within ${ppmText(2e6 * j.perSigma)}.`,
+        then: `Nowhere off by more than can be seen; over ${fine(j.overMm, u)} the leads are the same within ${fine(2 * j.perSigma * j.overMm, u)}.`,
       };
     case 'offset':
       return {

@@ -18,7 +18,7 @@ const MISSING: Readonly<Record<ProgramMissing, string>> = {
   surface: 'the surface measured, on the card',
   length: 'the length of the thread, under Room to stop',
   speed: 'a speed, under Room to stop',
-  groove: 'Z of the tip in the old groove',
+  groove: 'the old groove found, under Pick up',
   plan: 'a pass still to cut',
 };
 /** What is not said yet. */

@@ -314,6 +314,12 @@ describe('Set up', () => {
 });
 
 describe('Pick up', () => {
+  /** The slack first, then the figure. */
+  const look = async (text: string): Promise<void> => {
+    await user.click(screen.getByRole('button', { name: /^The slack is taken up/ }));
+    await pick('The offset is read', 'As a figure');
+    await type(/^Groove is this far/, text);
+  };
   test.each([
     ['Top slide parallel', /Top slide towards/],
     ['Angled top slide', /cross slide|square across/i],
@@ -327,9 +333,8 @@ describe('Pick up', () => {
       expect(screen.getByRole('alert').textContent).toMatch(/square across/);
       act(() => void store.act({ do: 'swingSlide', deg: 29.5 }));
     }
-    if (way === 'Top slide parallel')
-      await user.click(screen.getByRole('button', { name: 'It lies along the bed now' }));
-    if (/slide/.test(way)) await type(/^Groove is this far/, '0.7 mm');
+    if (way === 'Top slide parallel') await user.click(screen.getByRole('button', { name: 'It lies along the bed' }));
+    if (/slide/.test(way)) await look('0.7 mm');
     expect(screen.getByRole('region', { name: 'Pick up' }).textContent).toMatch(words);
     await user.click(screen.getByRole('button', { name: /; show the working$/ }));
     expect(working()).toMatch(/offset . whole leads/);
@@ -337,8 +342,8 @@ describe('Pick up', () => {
   test('more than half a lead is gone the smaller way round', async () => {
     await at('pickup', 'demo-pump');
     await pick('Bring it in by', 'Top slide parallel');
-    await user.click(screen.getByRole('button', { name: 'It lies along the bed now' }));
-    await type(/^Groove is this far/, '1.7 mm');
+    await user.click(screen.getByRole('button', { name: 'It lies along the bed' }));
+    await look('1.7 mm');
     expect(screen.getByText('Top slide towards the tailstock')).toBeTruthy();
   });
 });

@@ -97,8 +97,11 @@ export const m30 = (blankMm = 29.93, over: Partial<Job['intake']> = {}): Bench =
     { do: 'measureBlank', diameterMm: blankMm },
     { do: 'touchOff' },
   );
+/** Made once: edits never change a job, they make another. */
+let made: Job[] | null = null;
 export const demo = (id: string): Bench => {
-  const job = demoJobs().find((j) => j.id === id);
+  made ??= demoJobs();
+  const job = made.find((j) => j.id === id);
   if (!job) throw new Error(id);
   return new Bench(job);
 };

@@ -124,7 +124,7 @@ test('a job that was finished stays finished, and is not stopped', () => {
 test('a pick-up that was under way is still under way', () => {
   const opened = open(2);
   const job = jobOf(opened, 'demo-pump');
-  expect(job.pickup).toEqual({ way: 'parallel', slipGear: null });
+  expect(job.pickup).toEqual({ way: 'parallel', slipGear: null, leadsOut: null, overMm: null });
   expect(metalOf(job)).toMatchObject({ phase: 'lost', lostBy: 'existing', offset: { mm: 0.7 } });
 });
 

@@ -27,6 +27,8 @@ export function feedOf(job: Job, metal: Metal): Feed {
   const wanted = job.setup.infeed;
   const lies = metal.slideDeg;
   const feeds = feedsAtAngle(wanted);
+  // an old groove found at a control is cut straight in: at an angle the first flank would be cut away
+  if (metal.startMm !== null) return { infeed: 'plunge', slideDeg: null, liesDeg: lies, conflict: null };
   if (feeds && lies === ALONG_BED_DEG && metal.phase === 'kept')
     return { infeed: 'plunge', slideDeg: null, liesDeg: lies, conflict: 'slide-along-bed' };
   if (wanted === 'alternate' && lies !== null && lies !== ALONG_BED_DEG && metal.touched !== null)

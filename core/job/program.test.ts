@@ -13,8 +13,8 @@ const atControl = (b: Bench, control: typeof CONTROL | null = CONTROL): Bench =>
 };
 const m30 = (): Bench =>
   atControl(named('M30x2').do({ do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'setUp', lengthMm: 40, rpm: 200 }));
-const told = (b: Bench, grooveMm: number | null = null) => {
-  const a = programOfJob(b.job, b.shop, grooveMm);
+const told = (b: Bench) => {
+  const a = programOfJob(b.job, b.shop);
   if (!a?.ok) throw new Error(JSON.stringify(a));
   return a.program;
 };
@@ -22,7 +22,7 @@ const told = (b: Bench, grooveMm: number | null = null) => {
 describe('what a control is told of a job', () => {
   test('what is not said yet is named, not made up', () => {
     const b = atControl(named('M30x2').do({ do: 'chooseLathe', lathe: 'lathe-els' }));
-    expect(programOfJob(b.job, b.shop, null)).toMatchObject({
+    expect(programOfJob(b.job, b.shop)).toMatchObject({
       ok: false,
       missing: expect.arrayContaining(['surface', 'length']),
     });
@@ -47,7 +47,7 @@ describe('what a control is told of a job', () => {
     const b = m30().do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 }, { do: 'touchOff' });
     while (b.card.do === 'set') b.do({ do: b.card.pass?.spring ? 'springDone' : 'passDone' });
     const { depthMm } = b.metal;
-    expect(programOfJob(b.job, b.shop, null)).toMatchObject({ ok: false, missing: ['plan'] });
+    expect(programOfJob(b.job, b.shop)).toMatchObject({ ok: false, missing: ['plan'] });
     b.do({ do: 'deeper', byMm: 0.127 });
     const p = told(b);
     expect(p.motion.params.depthMm).toBeCloseTo(depthMm + 0.127, 2);
@@ -55,12 +55,15 @@ describe('what a control is told of a job', () => {
   });
   test('a recut starts a whole number of leads from where the tip sat in the old groove', () => {
     const b = m30().do({ do: 'setIntake', wanted: 'recut' });
-    b.do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 }, { do: 'inGroove', way: 'by-eye' });
-    b.do({ do: 'airPass', result: 'in' });
+    b.do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 });
     b.do({ do: 'touchOff', on: 'surface', grooveMm: 0.5 });
-    expect(programOfJob(b.job, b.shop, null)).toMatchObject({ ok: false, missing: ['groove'] });
-    const off = (told(b, -17.3).motion.start.zMm + 17.3) / 2;
-    expect(Math.abs(off - Math.round(off))).toBeLessThan(1e-9);
+    expect(programOfJob(b.job, b.shop)).toMatchObject({ ok: false, missing: ['groove'] });
+    b.do({ do: 'dropIn', zMm: -17.3 }, { do: 'setPickup', leadsOut: 13 }, { do: 'inGroove' });
+    b.do({ do: 'airPass', result: 'in' });
+    // thirteen leads out, as it was keyed in: not as few as would do
+    expect(told(b).motion.start.zMm).toBeCloseTo(8.7, 9);
+    b.do({ do: 'reseat' });
+    expect(programOfJob(b.job, b.shop)).toMatchObject({ ok: false, missing: ['groove'] });
   });
   test('a control that nobody has described is told parameters and no program', () => {
     const b = m30().do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 }, { do: 'touchOff' });

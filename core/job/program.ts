@@ -5,8 +5,7 @@ import { numberOf, type Rational } from '../quantity/rational.ts';
 import { leadOf, threadFormOf } from '../standards/thread.ts';
 import { CLEARANCE_MM, cutPlan, planRequest } from './cutPlan.ts';
 import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
-import { metalOf } from './metal.ts';
-import { recutting } from './recut.ts';
+import { metalOf, threadExists } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { setupOf } from './setupView.ts';
 
@@ -20,17 +19,18 @@ export interface JobProgram {
   /** As text in the control's own words; null: its lathe has no control that is described. */
   readonly text: (comments: readonly string[]) => string | null;
 }
+/** How many leads a start that was keyed in lies clear of the thread's edge; one at least, for a control wants its speed. */
+const leadsClear = (startMm: number, leadMm: number, edgeMm: number): number =>
+  Math.max(1, (edgeMm > 0 ? -edgeMm - startMm : startMm) / leadMm);
+
 /** What is not said yet without which nothing can be told. */
 export type ProgramMissing = 'surface' | 'length' | 'speed' | 'groove' | 'plan';
 export type ProgramAnswer =
   | { readonly ok: true; readonly program: JobProgram }
   | { readonly ok: false; readonly missing: readonly ProgramMissing[]; readonly problem: Problem | null };
 
-/**
- * The passes still to cut as travels from the face, springs last. @param grooveMm over an old groove, Z at which the tip sat in it
- * with the spindle at its mark
- */
-export function programOfJob(job: Job, shop: Shop, grooveMm: number | null): ProgramAnswer | null {
+/** The passes still to cut as travels from the face, springs last; over an old groove they start where Pick up keyed it in. */
+export function programOfJob(job: Job, shop: Shop): ProgramAnswer | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);
   const lathe = latheOf(job, shop);
@@ -45,7 +45,8 @@ export function programOfJob(job: Job, shop: Shop, grooveMm: number | null): Pro
     ...(surfaceMm === null ? (['surface'] as const) : []),
     ...(lengthMm === null ? (['length'] as const) : []),
     ...(rpm === null ? (['speed'] as const) : []),
-    ...(recutting(job) && grooveMm === null ? (['groove'] as const) : []),
+    // an electronic leadscrew is brought to the groove by hand, as any other
+    ...(threadExists(job) && lathe.kind === 'control' && metal.startMm === null ? (['groove'] as const) : []),
   ];
   if (surfaceMm === null || lengthMm === null || rpm === null || missing.length > 0)
     return { ok: false, missing, problem: null };
@@ -65,8 +66,9 @@ export function programOfJob(job: Job, shop: Shop, grooveMm: number | null): Pro
     surfaceMm,
     threadMm: lengthMm,
     reliefMm: reliefMm ?? 0,
-    startLeads: LEADS_BEFORE,
-    grooveMm,
+    startLeads:
+      metal.startMm === null ? LEADS_BEFORE : leadsClear(metal.startMm, leadMm, thread.leftHand ? lengthMm : 0),
+    grooveMm: metal.startMm,
     clearanceMm: 2 * CLEARANCE_MM,
     boreClearMm: fit.make === 'external' || job.setup.barMm === null ? null : surfaceMm - job.setup.barMm,
     passes: [...passes, ...springs].map((p) => ({ depthMm: p.depthMm, axialMm: p.axialMm })),

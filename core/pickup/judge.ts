@@ -23,6 +23,8 @@ export interface Judged {
   readonly perSigma: number;
   /** Length over which it was judged, and the worst that any place is off, mm. */
   readonly overMm: number;
+  /** Of the line, half-way along what was judged: what is left either way once it is brought in there. */
+  readonly splitMm: number;
   readonly worstMm: number;
   readonly middleMm: number;
 }
@@ -56,6 +58,7 @@ export function judgeRun(places: readonly JudgedPlace[]): Judged {
     perMm,
     perSigma,
     overMm,
+    splitMm: offsetMm + perMm * ((Math.max(...along) + Math.min(...along)) / 2 - middleMm),
     worstMm,
     middleMm,
   });

@@ -10,22 +10,24 @@ import { Button, Note } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 
 /** The tool let into the groove at a control: Z it stands at, and the threads counted from the face. */
-export function DropPanel({ unit }: { readonly unit: UnitSystem }) {
+export function DropPanel({ unit, huge }: { readonly unit: UnitSystem; readonly huge: boolean }) {
   const { machine } = useJobView();
   const { dropped } = machine.metal;
   return (
-    <div className="grid grid-cols-2 gap-3 max-xs:grid-cols-1">
+    <div className={huge ? 'grid gap-3' : 'grid grid-cols-2 gap-3 max-xs:grid-cols-1'}>
       <LengthField
-        armed
-        huge
-        label="Z of the tool in the groove (face 0, minus towards the headstock)"
+        armed={huge}
+        huge={huge}
+        label="Z in the groove"
+        hint="face 0, minus towards the headstock"
         mm={dropped?.zMm ?? null}
         system={unit}
         rule={{ allowNegative: true, allowZero: true, maxMm: 5000 }}
         onCommit={(zMm, text) => act({ do: 'dropIn', zMm, threads: dropped?.threads ?? null, text })}
       />
       <TypedField
-        label="Grooves dropped into, from the face (empty: not counted)"
+        label="Grooves counted from the face"
+        hint="those that the tool drops into"
         shown={dropped?.threads?.toString() ?? ''}
         parse={(t) => readWhole(t, 'threads', 1, 10_000, '6')}
         onClear={() => dropped && act({ do: 'dropIn', zMm: dropped.zMm, threads: null, text: dropped.text })}

@@ -83,15 +83,13 @@ function ByEye({ at, onAt }: { readonly at: number | null; readonly onAt: (at: n
 }
 
 function ByFigure() {
-  const { machine } = useJobView();
   const u = useDialUnit();
-  const { offset } = machine.metal;
   return (
     <LengthField
       armed
       huge
       label="Groove is this far from the tool (+ towards the headstock)"
-      mm={offset?.mm ?? null}
+      mm={null}
       system={u}
       rule={{ allowNegative: true, allowZero: true, maxMm: 500 }}
       onCommit={(v, text) => act({ do: 'offset', mm: v, text })}

@@ -100,7 +100,7 @@ export function Pickup() {
         label={`${head.what} ${head.figure}; show the working`}
         onWorking={show}
       />
-      {at === 'key' && <p className="text-2xl font-semibold">{head.which}</p>}
+
     </div>
   );
   const main = {
@@ -208,7 +208,11 @@ export function Pickup() {
               onChange={(v) => act({ do: 'setPickup', slipGear: Number(v) })}
             />
           )}
-          {number ?? (at === 'found' ? <Note tone="right">{big(says)}</Note> : judged ? null : big(says))}
+          {at === 'move' && !move && pickup.problem ? (
+            <Note tone="wrong">{big(PICKUP_PROBLEM[pickup.problem])}</Note>
+          ) : (
+            (number ?? (at === 'found' ? <Note tone="right">{big(says)}</Note> : judged ? null : big(says)))
+          )}
           {at === 'judge' && <JudgedSays />}
           {at === 'slack' && <p className="text-xl leading-snug">{slack.why}</p>}
         </div>
@@ -220,8 +224,8 @@ export function Pickup() {
           )}
           {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}
           {at === 'look' && <LookPanel look={look} onLook={setLook} at={eye} onAt={setEye} />}
-          {(at === 'drop' || at === 'key') && <DropPanel unit={u} />}
           {at === 'key' && move?.way === 'z' && <KeyPanel move={move} unit={u} />}
+          {(at === 'drop' || at === 'key') && <DropPanel unit={u} huge={at === 'drop'} />}
           {at === 'judge' && <JudgePanel />}
           <MachineCautions codes={cautionsAt('pickup', job, shop)} />
           {steps.length > 0 && <StepList steps={steps} at={Math.min(step, steps.length - 1)} onAt={setStep} near={1} />}

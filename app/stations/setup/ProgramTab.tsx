@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Link } from 'react-router';
 import { FileText } from 'lucide-react';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { programOfJob } from '../../../core/job/program.ts';
@@ -9,7 +9,6 @@ import { downloadText, fileName } from '../../storage/files.ts';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
 import { Copy } from '../../ui/Copy.tsx';
-import { LengthField } from '../../ui/fields.tsx';
 import { ProblemText } from '../../ui/ProblemText.tsx';
 
 /** What the control is told: the path over the blank, each parameter with how it came, and the program as a proposal. */
@@ -17,21 +16,10 @@ export function ProgramTab() {
   const { job } = useJobView();
   const shop = useShop();
   const system = useSystem();
-  const [grooveMm, setGroove] = useState<number | null>(null);
-  const answer = programOfJob(job, shop, grooveMm);
+  const answer = programOfJob(job, shop);
   const thread = threadOfJob(job);
   const lathe = latheOf(job, shop);
   if (!answer || !thread || !lathe) return <p className="text-ink2">Choose a lathe under Gears.</p>;
-  const groove = (
-    <LengthField
-      label="Over an old groove: Z of the tip in it, spindle at its mark (empty: a new thread)"
-      mm={grooveMm}
-      system={lathe.control?.unit ?? system}
-      rule={{ allowNegative: true, allowZero: true, maxMm: 5000 }}
-      onClear={() => setGroove(null)}
-      onCommit={(mm) => setGroove(mm)}
-    />
-  );
   if (!answer.ok)
     return (
       <div className="grid gap-3">
@@ -42,7 +30,11 @@ export function ProgramTab() {
         ) : (
           <Note tone="caution">{missingText(answer.missing)}</Note>
         )}
-        {groove}
+        {!answer.problem && answer.missing.includes('groove') && (
+          <Link to={`/jobs/${job.id}/pickup`} className="underline underline-offset-4">
+            Find the groove under Pick up
+          </Link>
+        )}
       </div>
     );
   const { program } = answer;
@@ -76,7 +68,6 @@ export function ProgramTab() {
           ))}
         </tbody>
       </table>
-      {groove}
       {text === null ? (
         <p className="text-ink2">
           {lathe.kind === 'control'

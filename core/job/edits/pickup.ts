@@ -126,7 +126,7 @@ export const PICKUP = {
     const metal = metalOf(job);
     const judged = judgedOf(job, metal);
     if (!judged || judged.verdict === 'more') return bad('places', 'judge-three-places');
-    const mm = Number(judged.offsetMm.toFixed(6));
+    const mm = Number((judged.verdict === 'lead' ? judged.splitMm : judged.offsetMm).toFixed(6));
     const off = { kind: 'airPassed' as const, result: 'off' as const };
     // a control is not moved to the groove: it starts elsewhere
     if (wayOf(job, shop) === 'start' && metal.dropped) {

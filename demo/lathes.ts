@@ -51,6 +51,7 @@ export const demoLathes = (): Lathe[] => [
     coast: null,
     stepsOn: 'radius',
     control: null,
+    typed: null,
     mounted: { drivers: [60, 40], driven: [30, 35], gearbox: '1' },
   },
   {
@@ -86,6 +87,7 @@ export const demoLathes = (): Lathe[] => [
     coast: null,
     stepsOn: null,
     control: null,
+    typed: null,
     mounted: null,
   },
   {
@@ -116,10 +118,11 @@ export const demoLathes = (): Lathe[] => [
     has: ['variable-speed', 'brake'],
     motorKw: 1.1,
     stopAccelMmS2: 100,
-    slack: { crossMm: null, topMm: null, carriageMm: null },
+    slack: { crossMm: null, topMm: null, carriageMm: 0.12 },
     coast: null,
     stepsOn: null,
     control: null,
+    typed: { unit: 'mm', decimals: 3 },
     mounted: null,
   },
   {
@@ -154,6 +157,7 @@ export const demoLathes = (): Lathe[] => [
     coast: null,
     stepsOn: 'diameter',
     control: { word: 'G33', diameterProgramming: true, unit: 'mm' },
+    typed: null,
     mounted: null,
   },
 ];

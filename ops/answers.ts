@@ -125,7 +125,10 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answer
     setup: { ...job.setup, feed: machine.feed },
     pickup: machine.pickup,
     metal: metalReply(job, shop, machine),
-    card: { ...machine.card, text: cardText(machine, job.intake.make, lathe?.crossSlide.unit ?? system) },
+    card: {
+      ...machine.card,
+      text: cardText(machine, job.intake.make, lathe?.crossSlide.unit ?? system, lathe?.kind ?? null),
+    },
     prove: {
       targetPitchDiameterMm: fit?.pitchDiameterMm ?? null,
       wires: wires && {

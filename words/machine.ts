@@ -10,7 +10,7 @@ import type { SlideTravel } from '../core/job/pickupMove.ts';
 import type { Setting } from '../core/job/slides.ts';
 import { problemText } from './problems.ts';
 import { becauseText, STATION_NAMES } from './stations.ts';
-import type { Lathe, LatheHas } from '../core/lathe/schema.ts';
+import type { Lathe, LatheHas, LatheKind } from '../core/lathe/schema.ts';
 import type { ThreadEnd } from '../core/cutting/clearRun.ts';
 import { isGeared } from '../core/lathe/schema.ts';
 
@@ -192,7 +192,12 @@ export function airText(card: Card): string | null {
 }
 
 /** What the machinist does now, in one sentence. */
-export function cardText(view: CardView, make: 'external' | 'internal', u: UnitSystem): string {
+export function cardText(
+  view: CardView,
+  make: 'external' | 'internal',
+  u: UnitSystem,
+  kind: LatheKind | null = null,
+): string {
   const { card } = view;
   const blank = make === 'external' ? 'blank' : 'bore';
   switch (card.do) {
@@ -210,6 +215,10 @@ export function cardText(view: CardView, make: 'external' | 'internal', u: UnitS
         ? `Measure the ${blank} where the tool will be touched off: every depth counts from there.`
         : 'Every pass is cut. Measure over wires, or try the mate, before it leaves the chuck.';
     case 'touch':
+      if (kind === 'control')
+        return card.what === 'groove'
+          ? 'Jog the tool into the groove until it touches both flanks, and tell the control X there.'
+          : `Touch the tool off on the ${blank}, and tell the control that X is the diameter measured there.`;
       return card.what === 'groove'
         ? 'Feed the tool into the groove until it touches both flanks; set the dials to zero.'
         : `Touch the tool off on the ${blank}; set both dials to zero.`;

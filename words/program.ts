@@ -25,17 +25,17 @@ const MISSING: Readonly<Record<ProgramMissing, string>> = {
 export const missingText = (missing: readonly ProgramMissing[]): string =>
   `Wanted first: ${missing.map((m) => MISSING[m]).join('; ')}.`;
 
-interface Row {
+export interface ParameterRow {
   readonly name: string;
   readonly value: string;
   readonly how: string;
 }
 /** Every parameter that a conversational control may ask, with how it came. */
-export function parameterRows(p: JobProgram, u: UnitSystem): Row[] {
+export function parameterRows(p: JobProgram, u: UnitSystem): ParameterRow[] {
   const { motion, lead } = p;
   const q = motion.params;
   const mm = (x: number): string => lengthText(x, u, FINE);
-  const row = (name: string, value: string, how: string): Row => ({ name, value, how });
+  const row = (name: string, value: string, how: string): ParameterRow => ({ name, value, how });
   return [
     row('Lead', pitchText(lead, u), 'pitch times starts, exact'),
     row('Starts', String(q.starts), 'by its name'),
@@ -48,7 +48,7 @@ export function parameterRows(p: JobProgram, u: UnitSystem): Row[] {
     row('Passes', `${q.cuts} + ${q.springs}`, 'from the plan, and spring passes'),
     row('Infeed angle', degreesText(q.infeedDeg, 0.1), 'straight in for a recut: 0'),
     row('Taper, half-angle', degreesText(q.taperDeg, 0.01), 'by its form'),
-    row('Z start', mm(motion.start.zMm), 'a whole number of leads from where the groove lies, three at least'),
+    row('Z start', mm(motion.start.zMm), 'whole leads from the groove, three clear at least'),
     row('Z end', mm(motion.end.zMm), 'the length of the thread, from the face'),
     row('X clear', mm(motion.start.xMm), 'off the widest place of the travel, as a diameter'),
     row('Speed', `${Math.round(p.rpm)} rpm`, 'by material and by the room to stop'),

@@ -45,6 +45,11 @@ const WORDS: Readonly<Record<SettingCode, Words>> = {
     how: 'Both dials at zero with the tool just touching.',
     done: 'Dials at zero',
   },
+  told: {
+    what: 'The control knows the part',
+    how: 'Z 0 at the face of the part; X told at the surface as measured.',
+    done: 'It knows',
+  },
 };
 export const settingWords = (code: SettingCode): Words => WORDS[code];
 

@@ -32,6 +32,13 @@ export function slideAngleText(s: SlideAngle, angleDeg: number, flankDeg: number
   }
 }
 
+/** At a control no slide is swung: the feed is an angle that is keyed in. */
+export const INFEED_AT_CONTROL: Readonly<Record<Infeed, string>> = {
+  flank: 'At an angle',
+  modified: 'A little of both flanks',
+  alternate: 'Flanks in turn',
+  plunge: 'Straight in',
+};
 export const INFEED_NAMES = {
   flank: 'Top slide at an angle',
   modified: 'A little of both flanks',

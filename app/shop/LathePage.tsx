@@ -22,6 +22,7 @@ import { GearsPanel } from './lathe/GearsPanel.tsx';
 import { HasPanel } from './lathe/HasPanel.tsx';
 import { SlackPanel } from './lathe/SlackPanel.tsx';
 import { SlidePanel } from './lathe/SlidePanel.tsx';
+import { TypedPanel } from './lathe/TypedPanel.tsx';
 import { Unconfirmed } from './lathe/Unconfirmed.tsx';
 
 /** One lathe, as its owner can measure it. */
@@ -163,6 +164,7 @@ export function LathePage() {
           </>
         )}
         <HasPanel lathe={lathe} edit={edit} told={!geared} />
+        {lathe.kind === 'electronic' && <TypedPanel lathe={lathe} edit={edit} />}
         {lathe.kind === 'control' && <ControlPanel lathe={lathe} edit={edit} />}
         <Panel title="Note">
           <TextField

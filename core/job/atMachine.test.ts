@@ -54,7 +54,7 @@ describe('settings at the machine', () => {
     const view = setupOf(job, shop);
     const thread = threadOfJob(job);
     if (!view || !thread) throw new Error('no thread');
-    return settingsOf(job, view, thread);
+    return settingsOf(job, view, thread, 'change-gears');
   };
   test('a slide is swung only where it feeds; its figure is what its own scale reads', () => {
     const sluice = demo('demo-sluice');

@@ -1,6 +1,7 @@
 import { fitPlan, type FitChoice, type FitPlan } from '../fit/fit.ts';
 import { leadOfTrain } from '../gearing/search.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
+import { typedLead } from '../motion/typedLead.ts';
 import { errorPpm, exact, type Rational } from '../quantity/rational.ts';
 import { leadOf, type ThreadSpec } from '../standards/thread.ts';
 import { readingsOn } from './made.ts';
@@ -47,7 +48,7 @@ export const fitOfJob = (job: Job): FitPlan | null => {
 
 export interface GearState {
   readonly target: Rational;
-  /** Lead really cut by the chosen train (or by the electronic leadscrew: the target). Null: no train chosen. */
+  /** Lead really cut by the chosen train (or as an electronic leadscrew takes it). Null: no train chosen. */
   readonly lead: Rational | null;
   readonly errorPpm: number | null;
 }
@@ -59,7 +60,11 @@ export function gearState(job: Job, shop: Shop): GearState | null {
   if (!thread) return null;
   const target = leadOf(thread);
   if (!lathe) return { target, lead: null, errorPpm: null };
-  if (!isGeared(lathe)) return { target, lead: target, errorPpm: 0 };
+  if (!isGeared(lathe)) {
+    // what is typed in is cut, to as many decimals as it takes
+    const typed = lathe.kind === 'electronic' && lathe.typed ? typedLead(target, lathe.typed) : null;
+    return { target, lead: typed?.lead ?? target, errorPpm: typed?.errorPpm ?? 0 };
+  }
   if (!job.gears.train) return { target, lead: null, errorPpm: null };
   const lead = leadOfTrain(job.gears.train, exact(lathe.leadscrew), exact(lathe.fixedRatio));
   return { target, lead, errorPpm: errorPpm(lead, target) };

@@ -46,6 +46,7 @@ export type FormReading = (typeof FORM_READINGS)[number];
 export const DRESSED = ['wire-edge', 'crests', 'start', 'chamfer', 'clean'] as const;
 export type Dressed = (typeof DRESSED)[number];
 
+export { TAUGHT_BY };
 /** How an offset was read: by a dial or rule, by eye in the pitch, by touching both flanks, from a run in the air, left over, from the batch's reference. */
 export const OFFSET_BY = ['dial', 'eye', 'flanks', 'judged', 'left', 'taught'] as const;
 export type OffsetBy = (typeof OFFSET_BY)[number];

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { Bench, demo, named, TRAIN_2MM } from '../../app/testing/bench.ts';
+import type { Bench } from '../../app/testing/bench.ts';
+import { demo, named, TRAIN_2MM } from '../../app/testing/bench.ts';
 import { exact, numberOf } from '../quantity/rational.ts';
 import { jointView } from './jointView.ts';
 import { pickupActs } from './pickupAct.ts';
@@ -97,7 +98,7 @@ describe('the pump shaft, by each way on each kind of lathe', () => {
       const b = demo('demo-pump');
       b.do({ do: 'chooseLathe', lathe: id }, { do: 'setUp', lengthMm: 60, rpm: 100 });
       const train = TRAINS[id];
-    if (train) b.do({ do: 'takeTrain', train }, { do: 'mountGears' });
+      if (train) b.do({ do: 'takeTrain', train }, { do: 'mountGears' });
       b.job = { ...b.job, name: b.job.name && { ...b.job.name, thread: { ...b.job.name.thread, leftHand } } };
       b.do({ do: 'check' }, { do: 'setPickup', way }, { do: 'swingSlide', deg: 29.5 });
       const real = new Real(0.83, 2, leftHand ? -1 : 1);

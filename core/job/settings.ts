@@ -1,10 +1,12 @@
 import type { SetupView } from './setupView.ts';
 import { feedsAtAngle } from './feed.ts';
 import type { Job } from './schema.ts';
+import type { LatheKind } from '../lathe/schema.ts';
 import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 
 /** What is set at the machine before the first chip, in the order in which it is done. */
-export type SettingCode = 'true' | 'ground' | 'height' | 'slide' | 'square' | 'relief' | 'speed' | 'clear' | 'zero';
+export type SettingCode =
+  'true' | 'ground' | 'height' | 'slide' | 'square' | 'relief' | 'speed' | 'clear' | 'zero' | 'told';
 
 export interface MachineSetting {
   readonly code: SettingCode;
@@ -13,8 +15,8 @@ export interface MachineSetting {
   readonly done: boolean;
 }
 
-/** The settings of this job: an angled slide only where the cut is fed along it. */
-export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec): MachineSetting[] {
+/** The settings of this job: an angled slide only where the cut is fed along it, and neither slide nor dials at a control. */
+export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec, kind: LatheKind | null): MachineSetting[] {
   const { leadingFlankDeg, trailingFlankDeg } = threadFormOf(thread);
   const { setup } = job;
   const of = (code: SettingCode, value: MachineSetting['value'] = null): MachineSetting => ({
@@ -26,11 +28,11 @@ export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec): Machi
     of('true'),
     of('ground', { deg: leadingFlankDeg + trailingFlankDeg }),
     of('height'),
-    ...(feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),
+    ...(kind !== 'control' && feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),
     of('square'),
     of('relief', setup.reliefMm === null ? null : { mm: setup.reliefMm }),
     of('speed', view.rpm === null ? null : { rpm: view.rpm }),
     of('clear'),
-    of('zero'),
+    of(kind === 'control' ? 'told' : 'zero'),
   ];
 }

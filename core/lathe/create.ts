@@ -35,6 +35,7 @@ export const newLathe = (id: string): Lathe => ({
   coast: null,
   stepsOn: null,
   control: null,
+  typed: null,
   mounted: null,
 });
 

@@ -196,6 +196,17 @@ export const LatheSchema = Type.Object(
         { additionalProperties: false },
       ),
     ]),
+    /** How an electronic leadscrew takes a lead: unit, and decimals; null: nobody has said. */
+    typed: Type.Union([
+      Type.Null(),
+      Type.Object(
+        {
+          unit: Type.Unsafe<'mm' | 'in' | 'tpi'>({ type: 'string', enum: ['mm', 'in', 'tpi'] }),
+          decimals: Type.Integer({ minimum: 0, maximum: 8 }),
+        },
+        { additionalProperties: false },
+      ),
+    ]),
     mounted: Type.Union([Type.Null(), TrainSchema]),
   },
   { additionalProperties: false },

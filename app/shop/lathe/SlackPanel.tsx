@@ -1,4 +1,4 @@
-import type { Lathe } from '../../../core/lathe/schema.ts';
+import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';
 import { Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import type { EditLathe } from './edit.ts';
@@ -6,7 +6,7 @@ import type { EditLathe } from './edit.ts';
 const SLIDES = [
   ['crossMm', 'Cross slide', 'how far the handle turns before the slide follows'],
   ['topMm', 'Top slide', undefined],
-  ['carriageMm', 'Carriage, half-nuts shut', 'push and pull it against an indicator'],
+  ['carriageMm', 'Carriage', 'push and pull it against an indicator'],
 ] as const;
 
 /** Slack of the slides: what is not measured stays empty, and the machine says that it allows for it. */
@@ -17,7 +17,7 @@ export function SlackPanel({ lathe, edit }: { readonly lathe: Lathe; readonly ed
         {SLIDES.map(([key, label, hint]) => (
           <LengthField
             key={key}
-            label={label}
+            label={key === 'carriageMm' && isGeared(lathe) ? `${label}, half-nuts shut` : label}
             mm={lathe.slack[key]}
             system={lathe.crossSlide.unit}
             rule={{ allowZero: true, maxMm: 20 }}

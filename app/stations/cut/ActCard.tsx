@@ -25,9 +25,9 @@ export function ActCard({ beside }: { readonly beside: Beside }) {
   const u = useDialUnit();
   const { card, metal } = machine;
   const stopped = card.do === 'check' ? card.stopped : null;
-  const text = cardText(machine, job.intake.make, u);
   const [setting] = card.settings;
   const lathe = latheOf(job, shop);
+  const text = cardText(machine, job.intake.make, u, lathe?.kind ?? null);
   const dial = setting && lathe ? dialOf(setting, lathe) : null;
   return (
     <MachineFrame
@@ -70,6 +70,7 @@ function Acts() {
   const navigate = useNavigate();
   const { card, metal } = machine;
   const { after } = card;
+  const told = latheOf(job, useShop())?.kind === 'control';
   switch (card.do) {
     case 'touch':
       return (
@@ -80,7 +81,7 @@ function Acts() {
             </SideAct>
           )}
           <MainAct onClick={() => act({ do: 'touchOff', on: card.what === 'groove' ? 'groove' : 'surface', after })}>
-            {card.what === 'groove' ? 'Both flanks touched, dials at zero' : 'Touched off, dials at zero'}
+            {card.what === 'groove' ? 'Both flanks touched' : 'Touched off'}, {told ? 'X told' : 'dials at zero'}
           </MainAct>
         </>
       );
@@ -105,6 +106,7 @@ function Acts() {
             Beside the groove
           </Button>
           <SideAct onClick={() => act({ do: 'airPass', result: 'cut-air', after })}>Touches nothing</SideAct>
+          <SideAct onClick={() => void navigate(`/jobs/${job.id}/pickup`)}>Judge three places</SideAct>
           <MainAct onClick={() => act({ do: 'airPass', result: 'in', after })}>In the groove all along</MainAct>
         </>
       );

@@ -1,7 +1,7 @@
 import { latheOf } from '../../../core/job/derive.ts';
 import { partsOf } from '../../../core/job/card.ts';
 import { readWithin } from '../../../core/quantity/number.ts';
-import { TAUGHT_BY } from '../../../core/pickup/taught.ts';
+import { TAUGHT_BY } from '../../../core/job/events.ts';
 import { TAUGHT_ASKS } from '../../../words/oldPart.ts';
 import { TAUGHT_NAMES } from '../../../words/pickup.ts';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';

@@ -100,7 +100,6 @@ export function Pickup() {
         label={`${head.what} ${head.figure}; show the working`}
         onWorking={show}
       />
-
     </div>
   );
   const main = {

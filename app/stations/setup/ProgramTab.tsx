@@ -1,15 +1,23 @@
 import { Link } from 'react-router';
 import { FileText } from 'lucide-react';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { electronicView } from '../../../core/job/electronic.ts';
+import { threadExists } from '../../../core/job/metal.ts';
 import { programOfJob } from '../../../core/job/program.ts';
-import { missingText, parameterRows, programComments } from '../../../words/program.ts';
+import { leadOf } from '../../../core/standards/thread.ts';
+import { parameterSheet } from '../../../core/sheet/parameterSheet.ts';
+import { electronicRows } from '../../../words/electronic.ts';
+import { parameterWords } from '../../../words/parameterSheet.ts';
+import { missingText, parameterRows, programComments, type ParameterRow } from '../../../words/program.ts';
 import { PathPlate } from '../../drawing/PathPlate.tsx';
+import { SheetButtons } from '../../sheets/SheetButtons.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { downloadText, fileName } from '../../storage/files.ts';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
 import { Copy } from '../../ui/Copy.tsx';
 import { ProblemText } from '../../ui/ProblemText.tsx';
+import { DeeperAfter } from './DeeperAfter.tsx';
 
 /** What the control is told: the path over the blank, each parameter with how it came, and the program as a proposal. */
 export function ProgramTab() {
@@ -20,9 +28,13 @@ export function ProgramTab() {
   const thread = threadOfJob(job);
   const lathe = latheOf(job, shop);
   if (!answer || !thread || !lathe) return <p className="text-ink2">Choose a lathe under Gears.</p>;
+  const told = electronicView(job, shop);
+  const unit = lathe.control?.unit ?? system;
+  const own = told ? electronicRows(told, leadOf(thread), lathe.typed, unit) : [];
   if (!answer.ok)
     return (
       <div className="grid gap-3">
+        {own.length > 0 && <Rows rows={own} />}
         {answer.problem ? (
           <Note tone="wrong">
             <ProblemText problem={answer.problem} />
@@ -38,7 +50,8 @@ export function ProgramTab() {
       </div>
     );
   const { program } = answer;
-  const unit = lathe.control?.unit ?? system;
+  // its own rows say lead, start and end already
+  const rows = [...own, ...parameterRows(program, unit).filter((r) => !told || !/^(Lead|Z start|Z end)$/.test(r.name))];
   const text = program.text(programComments(job.title, thread.designation, program.motion.params));
   return (
     <div className="grid gap-4">
@@ -49,25 +62,22 @@ export function ProgramTab() {
         internal={job.intake.make === 'internal'}
         unit={unit}
       />
-      <table className="w-full text-left">
-        <caption className="sr-only">Parameters for a conversational control</caption>
-        <thead className="text-sm text-ink2">
-          <tr>
-            <th className="font-normal">parameter</th>
-            <th className="text-right font-normal">value</th>
-            <th className="pl-4 font-normal">how it came</th>
-          </tr>
-        </thead>
-        <tbody>
-          {parameterRows(program, unit).map((r) => (
-            <tr key={r.name} className="border-t border-line">
-              <td className="py-1.5">{r.name}</td>
-              <td className="num text-right font-semibold">{r.value}</td>
-              <td className="pl-4 text-ink2">{r.how}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Rows rows={rows} />
+      <DeeperAfter finalXMm={program.motion.params.finalXMm} unit={unit} />
+      <SheetButtons
+        name={`${fileName(job.title)}-parameters`}
+        sheet={() =>
+          parameterSheet(
+            {
+              startMm: program.motion.start.zMm,
+              endMm: program.motion.end.zMm,
+              threadMm: program.threadMm,
+              internal: job.intake.make === 'internal',
+            },
+            parameterWords(job, thread.designation, lathe, program, rows, unit, threadExists(job)),
+          )
+        }
+      />
       {text === null ? (
         <p className="text-ink2">
           {lathe.kind === 'control'
@@ -96,5 +106,30 @@ export function ProgramTab() {
         </section>
       )}
     </div>
+  );
+}
+
+/** Each figure with how it came. */
+function Rows({ rows }: { readonly rows: readonly ParameterRow[] }) {
+  return (
+    <table className="w-full text-left">
+      <caption className="sr-only">Parameters for a conversational control</caption>
+      <thead className="text-sm text-ink2">
+        <tr>
+          <th className="font-normal">parameter</th>
+          <th className="text-right font-normal">value</th>
+          <th className="pl-4 font-normal">how it came</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r) => (
+          <tr key={r.name} className="border-t border-line">
+            <td className="py-1.5">{r.name}</td>
+            <td className="num text-right font-semibold">{r.value}</td>
+            <td className="pl-4 text-ink2">{r.how}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -30,7 +30,8 @@ export function Setup() {
       </StationFrame>
     );
   // a lathe with change gears is told nothing
-  const told = ['control', 'electronic'].includes(latheOf(job, shop)?.kind ?? '');
+  const kind = latheOf(job, shop)?.kind ?? null;
+  const told = kind === 'control' || kind === 'electronic';
   return (
     <StationFrame
       station="setup"
@@ -44,7 +45,7 @@ export function Setup() {
         onChange={(show) => setParams({ show }, { replace: true })}
         tabs={[
           { id: 'tool', label: 'Tool', body: <ToolTab /> },
-          { id: 'slide', label: 'Top slide', body: <SlideTab /> },
+          { id: 'slide', label: kind === 'control' ? 'Infeed' : 'Top slide', body: <SlideTab /> },
           { id: 'blank', label: 'Blank', body: <BlankTab /> },
           { id: 'holding', label: 'Holding and bend', body: <HoldingTab /> },
           { id: 'stop', label: 'Room to stop', body: <StopTab /> },
@@ -64,7 +65,7 @@ function NextSetting() {
   const thread = threadOfJob(job);
   const view = setupOf(job, shop);
   if (!thread || !view) return null;
-  const settings = settingsOf(job, view, thread);
+  const settings = settingsOf(job, view, thread, latheOf(job, shop)?.kind ?? null);
   const now = settings.find((s) => !s.done) ?? null;
   const figure = now && settingFigure(now, unit);
   return (

@@ -5,7 +5,7 @@ import { toolOfJob } from '../../../core/job/cutPlan.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { CONFLICT } from '../../../words/machine.ts';
 import { scaleText } from '../../../words/settings.ts';
-import { INFEED_NAMES, infeedText, slideAngleText, uncutFlankText } from '../../../words/setup.ts';
+import { INFEED_AT_CONTROL, INFEED_NAMES, infeedText, slideAngleText, uncutFlankText } from '../../../words/setup.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Choice, Note } from '../../ui/controls.tsx';
@@ -25,6 +25,7 @@ export function SlideTab() {
   if (!thread || !view || !own) return null;
   const { halfDeg, slide, scale } = view;
   const angle = job.setup.slideAngleDeg;
+  const control = lathe?.kind === 'control';
   const angled = feedsAtAngle(job.setup.infeed);
   const internal = job.intake.make === 'internal';
   const none = view.unscaled;
@@ -36,12 +37,21 @@ export function SlideTab() {
         value={job.setup.infeed}
         options={(['flank', 'modified', 'alternate', 'plunge'] as const).map((value) => ({
           value,
-          label: INFEED_NAMES[value],
+          label: control ? INFEED_AT_CONTROL[value] : INFEED_NAMES[value],
         }))}
         onChange={(v) => act({ do: 'setUp', infeed: v })}
       />
       {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}
-      {angled && (
+      {control && angled && (
+        <TypedField
+          label="Infeed angle, from straight in"
+          shown={scaleText(angle)}
+          parse={(t) => parseSlideAngle(t, halfDeg)}
+          onCommit={(a) => act({ do: 'setUp', slideAngleDeg: a.deg })}
+          hint={`half the form angle is ${scaleText(halfDeg)}; a recut goes straight in whatever stands here`}
+        />
+      )}
+      {!control && angled && (
         <div className="grid gap-3 md:grid-cols-[minmax(0,1fr)_17rem]">
           <div className="grid min-h-112">
             <SlidePlate

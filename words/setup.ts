@@ -32,19 +32,19 @@ export function slideAngleText(s: SlideAngle, angleDeg: number, flankDeg: number
   }
 }
 
-/** At a control no slide is swung: the feed is an angle that is keyed in. */
-export const INFEED_AT_CONTROL: Readonly<Record<Infeed, string>> = {
-  flank: 'At an angle',
-  modified: 'A little of both flanks',
-  alternate: 'Flanks in turn',
-  plunge: 'Straight in',
-};
 export const INFEED_NAMES = {
   flank: 'Top slide at an angle',
   modified: 'A little of both flanks',
   alternate: 'Flanks in turn',
   plunge: 'Straight in',
 } as const;
+/** At a control no slide is swung: the feed is an angle that is keyed in. */
+export const INFEED_AT_CONTROL: Readonly<Record<keyof typeof INFEED_NAMES, string>> = {
+  flank: 'At an angle',
+  modified: 'A little of both flanks',
+  alternate: 'Flanks in turn',
+  plunge: 'Straight in',
+};
 /** What a way of feeding is good for. */
 export function infeedText(infeed: keyof typeof INFEED_NAMES): string {
   switch (infeed) {

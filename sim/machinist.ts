@@ -183,6 +183,15 @@ export function carry(
       lose();
       say({ do: 'swingSlide', deg: 90 });
     }
+    if (door.job().pickup.problem === 'not-dropped') {
+      // at a control the tool is jogged until it drops into the groove; every start is whole leads from there
+      const there = offNow() ?? 0;
+      phase += there + dice.gauss(0.006);
+      say({ do: 'dropIn', zMm: -7.31 });
+      if (door.job().pickup.problem === 'no-length') say({ do: 'setUp', lengthMm: 40 });
+      say({ do: 'inGroove' });
+      return;
+    }
     const off = offNow() ?? 0;
     say({ do: 'offset', mm: Number((off + dice.gauss(0.006)).toFixed(3)) });
     // a slide square across moves nothing along: another way in

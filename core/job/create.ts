@@ -1,3 +1,4 @@
+import { notPractised } from '../practice/rounds.ts';
 import { USUAL_WEIGHTS } from '../gearing/merit.ts';
 import type { Job, Shop } from './schema.ts';
 import { JOB_VERSION, SHOP_VERSION } from './stations.ts';
@@ -148,4 +149,5 @@ export const emptyShop = (): Shop => ({
     byMaterial: {},
     gearWeights: { ...USUAL_WEIGHTS },
   },
+  practice: notPractised(),
 });

@@ -6,6 +6,7 @@ import { FAMILY_IDS } from '../standards/family.ts';
 import { DUTY_IDS } from '../fit/duty.ts';
 import { FITS_TO } from '../fit/fit.ts';
 import { WORN_WAYS } from '../fit/worn.ts';
+import { GAMES, LEVELS, MOST_RESULTS } from '../practice/rounds.ts';
 import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } from './stations.ts';
 import { THREAD_ENDS } from '../cutting/clearRun.ts';
 import { DEPTH_RULES } from '../cutting/depths.ts';
@@ -426,6 +427,21 @@ export const ShopSchema = Type.Object(
       byMaterial: Type.Record(Type.String({ maxLength: 60 }), object({ infeed: InfeedSchema, rule: RuleSchema })),
       /** What counts when gear trains are put in order, 0 to 10 each. */
       gearWeights: object({ error: weight, changes: weight, smallDrivers: weight, pairs: weight, mounting: weight }),
+    }),
+    /** What was practised, and how: the lathe chosen for it, at one's own pace or with the spindle running. */
+    practice: object({
+      lathe: Type.Union([Type.Null(), id]),
+      pace: oneOf('own', 'running'),
+      results: Type.Array(
+        object({
+          game: oneOf(...GAMES),
+          level: Type.Integer({ minimum: 1, maximum: LEVELS }),
+          right: Type.Boolean(),
+          missed: text(60),
+          at: time,
+        }),
+        { maxItems: MOST_RESULTS },
+      ),
     }),
   },
   { $id: 'shop', additionalProperties: false },

@@ -22,6 +22,8 @@ const VIEWS: RouteObject[] = [
   { path: '/lathes/:latheId', lazy: async () => ({ Component: (await import('./shop/LathePage.tsx')).LathePage }) },
   { path: '/tables', lazy: async () => ({ Component: (await import('./shop/Tables.tsx')).Tables }) },
   { path: '/gauges', lazy: async () => ({ Component: (await import('./shop/Gauges.tsx')).Gauges }) },
+  { path: '/practice', lazy: async () => ({ Component: (await import('./practice/Practice.tsx')).Practice }) },
+  { path: '/practice/:game', lazy: async () => ({ Component: (await import('./practice/Game.tsx')).Game }) },
   { path: '/settings', lazy: async () => ({ Component: (await import('./shop/Settings.tsx')).Settings }) },
   { path: '*', element: <Navigate to="/jobs" replace /> },
 ];

@@ -23,8 +23,8 @@ export const times = (n: number, e: Edit): Edit[] => Array.from({ length: n }, (
 export const named = (designation: string): Edit => {
   const parsed = parseDesignation(designation);
   if (!parsed.ok) throw new Error(designation);
-  const thread = { ...parsed.value.thread };
-  delete (thread as { special?: unknown }).special;
+  const { special, ...plain } = parsed.value.thread;
+  const thread = special ? { ...plain, special: { ...special } } : plain;
   return { do: 'acceptName', thread, probability: 1, overruled: true, reason: '' };
 };
 /** M30x2 on the lathe with an electronic leadscrew, up to the touch-off. */

@@ -15,7 +15,7 @@ export function StationsMenu({ open, onClose }: { readonly open: boolean; readon
   const { pathname } = useLocation();
   if (!open) return null;
   return (
-    <Drawer label="The stations" title={job.title} onClose={onClose}>
+    <Drawer over label="The stations" title={job.title} onClose={onClose}>
       <nav aria-label="Stations">
         <ol>
           {stationsOf(job).map((s) => {

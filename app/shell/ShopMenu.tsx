@@ -8,6 +8,7 @@ const VIEWS = [
   ['/lathes', 'Lathes'],
   ['/gauges', 'Gauges'],
   ['/tables', 'Tables'],
+  ['/practice', 'Practice'],
   ['/settings', 'Settings & backup'],
 ] as const;
 

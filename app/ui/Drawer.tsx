@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { X } from 'lucide-react';
 import { Button } from './controls.tsx';
@@ -7,6 +8,8 @@ interface Props {
   readonly label: string;
   readonly title: ReactNode;
   readonly onClose: () => void;
+  /** It lies over another drawer that may be open: where one goes to is asked for last. */
+  readonly over?: boolean;
   readonly children: ReactNode;
 }
 
@@ -14,7 +17,7 @@ interface Props {
  * Beside what it belongs to, never over the act: what it shows follows, and the view behind it goes on. Escape closes it, and the
  * focus goes back to where it was opened from.
  */
-export function Drawer({ label, title, onClose, children }: Props) {
+export function Drawer({ label, title, onClose, over = false, children }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   const close = useRef(onClose);
   useEffect(() => {
@@ -39,7 +42,10 @@ export function Drawer({ label, title, onClose, children }: Props) {
   return (
     <aside
       aria-label={label}
-      className="drawer no-print fixed bottom-0 right-0 top-[var(--drawer-top,7rem)] z-30 grid w-[min(29.5rem,100vw)] content-start gap-3 overflow-y-auto border-l-6 border-blue bg-panel p-5 text-ink shadow-xl max-lg:top-0"
+      className={clsx(
+        over ? 'z-40' : 'z-30',
+        'drawer no-print fixed bottom-0 right-0 top-[var(--drawer-top,7rem)] grid w-[min(29.5rem,100vw)] content-start gap-3 overflow-y-auto border-l-6 border-blue bg-panel p-5 text-ink shadow-xl max-lg:top-0',
+      )}
     >
       <header className="flex items-start justify-between gap-3">
         <h2 ref={heading} tabIndex={-1} className="min-w-0 text-xl outline-none">

@@ -1,14 +1,19 @@
 import { cutsNow } from '../../../core/job/card.ts';
+import { latheOf } from '../../../core/job/derive.ts';
+import { isGeared } from '../../../core/lathe/schema.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { TakeOut } from './TakeOut.tsx';
 import { LengthField } from '../../ui/fields.tsx';
+import { PractiseLink } from '../../ui/PractiseLink.tsx';
 
 /** What changes the state of metal or lathe without being a pass. */
 export function Happened({ close }: { readonly close: () => void }) {
-  const { machine } = useJobView();
+  const { job, machine } = useJobView();
   const shop = useShop();
+  const lathe = latheOf(job, shop);
+  const geared = lathe === null || isGeared(lathe);
   const { after } = machine.card;
   const done = (e: Parameters<typeof act>[0]) => () => {
     if (act(e) === null) close();
@@ -35,15 +40,19 @@ export function Happened({ close }: { readonly close: () => void }) {
         <Button big onClick={done({ do: 'slipped', after })}>
           It slipped in the jaws
         </Button>
-        <Button big onClick={done({ do: 'wrongMark', after })}>
-          Half-nuts shut on a wrong mark
-        </Button>
+        {geared && (
+          <Button big onClick={done({ do: 'wrongMark', after })}>
+            Half-nuts shut on a wrong mark
+          </Button>
+        )}
         <Button big onClick={done({ do: 'stoppedShort', after })}>
           Stopped short
         </Button>
-        <Button big onClick={done({ do: 'rezero', after })}>
-          Dials set to zero where the tool stands
-        </Button>
+        {lathe?.kind !== 'control' && (
+          <Button big onClick={done({ do: 'rezero', after })}>
+            Dials set to zero where the tool stands
+          </Button>
+        )}
         <Button big onClick={done({ do: 'finishPart', verdict: 'scrapped', after })} tone="stop">
           This part is scrap
         </Button>
@@ -68,6 +77,7 @@ export function Happened({ close }: { readonly close: () => void }) {
           system={system}
           onCommit={(mm) => act({ do: 'faceBack', byMm: mm, after }) === null && close()}
         />
+        {geared && <PractiseLink game="place" />}
       </div>
     </div>
   );

@@ -4,6 +4,7 @@ import { exact, type Rational } from '../../../core/quantity/rational.ts';
 import { dialAdvice } from '../../../words/gears.ts';
 import { useSystem } from '../../store/store.ts';
 import { Note } from '../../ui/controls.tsx';
+import { PractiseLink } from '../../ui/PractiseLink.tsx';
 import { ChaserDial } from '../../drawing/ChaserDial.tsx';
 
 /** Which marks of the chasing dial bring the half-nuts back into the groove. */
@@ -41,6 +42,7 @@ export function ChasingDial({ lathe, lead }: { readonly lathe: Lathe; readonly l
           ? dialAdvice(dial, lathe.dial?.marks ?? 0, system)
           : 'this lathe has none: keep the half-nuts shut and reverse the spindle.'}
       </Note>
+      <PractiseLink game="half-nuts" />
     </div>
   );
 }

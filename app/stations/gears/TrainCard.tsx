@@ -22,6 +22,7 @@ import { DyeCoat } from '../../drawing/Plate.tsx';
 import { TrainDrawing } from '../../drawing/TrainDrawing.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { ChasingDial } from './ChasingDial.tsx';
+import { PractiseLink } from '../../ui/PractiseLink.tsx';
 import { Proof } from './Proof.tsx';
 
 interface Props {
@@ -96,6 +97,7 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
               body: (
                 <div className="no-print">
                   <Proof lathe={lathe} lead={lead} train={train} />
+                  <PractiseLink game="slip" />
                 </div>
               ),
             },

@@ -28,6 +28,7 @@ import { Stepper } from '../../machine/Stepper.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Choice, Note } from '../../ui/controls.tsx';
+import { PractiseLink } from '../../ui/PractiseLink.tsx';
 import { useWorking } from '../../ui/Working.tsx';
 import { useBack } from '../cut/useBack.ts';
 import { JudgedSays, JudgePanel } from './JudgePanel.tsx';
@@ -214,6 +215,7 @@ export function Pickup() {
           )}
           {at === 'judge' && <JudgedSays />}
           {at === 'slack' && <p className="text-xl leading-snug">{slack.why}</p>}
+          {at === 'slack' && <PractiseLink game="groove" />}
         </div>
       }
       step={

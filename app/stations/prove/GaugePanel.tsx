@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { fitOfJob } from '../../../core/job/derive.ts';
 import { gaugeMm } from '../../../core/job/sizeBand.ts';
+import { standOffs } from '../../../core/job/standOffs.ts';
 import { notGoTurnsOf } from '../../../core/job/verdict.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { GAUGE_TRUTH } from '../../../words/prove.ts';
@@ -8,6 +9,7 @@ import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Button, Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
+import { StandOffPanel } from '../pickup/StandOffPanel.tsx';
 
 type Which = 'go' | 'not-go';
 
@@ -22,6 +24,7 @@ export function GaugePanel() {
   const known = fit && gaugeMm(fit, which);
   const size = typed[which] ?? known;
   const may = notGoTurnsOf(job);
+  const taper = standOffs(job) !== null;
   const say = (passes: boolean, turns: number | null): unknown =>
     act({ do: 'gauge', which, passes, turns, pitchDiameterMm: size, after: machine.card.after });
   return (
@@ -64,6 +67,7 @@ export function GaugePanel() {
           It stands for a pitch diameter of <span className="num">{lengthText(size, system, FINE)}</span>.
         </p>
       )}
+      {taper && <StandOffPanel unit={system} />}
     </div>
   );
 }

@@ -1,0 +1,135 @@
+import { Link } from 'react-router';
+import clsx from 'clsx';
+import { bestOf, GAMES, goOf, lastGo, levelOf, LEVELS, missedOf, type Game } from '../../core/practice/rounds.ts';
+import { GAME_NAMES, LEVEL_NAMES, missedWords } from '../../words/practice.ts';
+import { Page } from '../shop/Page.tsx';
+import { editShop, useShop } from '../store/store.ts';
+import { Choice, Panel } from '../ui/controls.tsx';
+import { GamePicture } from './GamePicture.tsx';
+import { practiceLathe } from './practiceLathe.ts';
+import { Rounds } from './Rounds.tsx';
+
+const MISSED_SHOWN = 6;
+
+/** Four motions that scrap most parts, without a part: how far one has come in each, and what was missed most. */
+export function Practice() {
+  const shop = useShop();
+  const { results, pace } = shop.practice;
+  const lathe = practiceLathe(shop);
+  const withDial = shop.lathes.filter((l) => l.dial !== null);
+  const missed = missedOf(results).slice(0, MISSED_SHOWN);
+  const most = missed[0]?.times ?? 1;
+  return (
+    <Page
+      title="Practice"
+      lead="The motions that scrap most parts, without a part. Ten rounds at a time; it gets harder as it goes well."
+    >
+      <div className="flex flex-wrap gap-4">
+        {withDial.length > 1 && (
+          <Choice
+            label="The dial of"
+            value={lathe?.id ?? ''}
+            options={withDial.map((l) => ({ value: l.id, label: l.name }))}
+            onChange={(v) => editShop('practise on another lathe', (d) => void (d.practice.lathe = v))}
+          />
+        )}
+        <Choice
+          label="The dial turns"
+          value={pace}
+          options={[
+            { value: 'own', label: 'at my own pace' },
+            { value: 'running', label: 'with the spindle running' },
+          ]}
+          onChange={(v) => editShop('change the pace', (d) => void (d.practice.pace = v))}
+        />
+      </div>
+      <ul className="grid gap-4 md:grid-cols-2">
+        {GAMES.map((g) => (
+          <li key={g} className="grid">
+            <Card game={g} first={g === (GAMES.find((x) => goOf(results, x).length > 0) ?? GAMES[0])} />
+          </li>
+        ))}
+      </ul>
+      {missed.length > 0 && (
+        <Panel title={`What was missed, of ${results.length} rounds`}>
+          <ul className="grid">
+            {missed.map((m) => (
+              <li
+                key={`${m.game} ${m.missed}`}
+                className="grid grid-cols-[minmax(0,1fr)_minmax(4rem,12rem)_2rem_auto] items-center gap-3 border-t border-line"
+              >
+                <span>{missedWords(m.game, m.missed).name}</span>
+                <span aria-hidden className="h-3 border border-edge bg-inset">
+                  <span className="block h-full bg-blue" style={{ width: `${(m.times / most) * 100}%` }} />
+                </span>
+                <span className="num text-right font-bold">{m.times}</span>
+                <Link
+                  to={`/practice/${m.game}`}
+                  className="flex min-h-11 items-center px-2 underline underline-offset-4"
+                  aria-label={`Practise ${GAME_NAMES[m.game].name} again`}
+                >
+                  Again
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </Panel>
+      )}
+    </Page>
+  );
+}
+
+function Card({ game, first }: { readonly game: Game; readonly first: boolean }) {
+  const { results } = useShop().practice;
+  const level = levelOf(results, game);
+  const go = goOf(results, game);
+  const last = lastGo(results, game);
+  const best = bestOf(results, game);
+  const { name, is } = GAME_NAMES[game];
+  return (
+    <section
+      aria-label={name}
+      className="grid grid-cols-[10rem_minmax(0,1fr)] gap-4 border border-line bg-panel p-3 max-sm:grid-cols-1"
+    >
+      <GamePicture game={game} />
+      <div className="grid content-start gap-2">
+        <h2 className="text-xl font-bold">{name}</h2>
+        <p className="text-ink2">{is}</p>
+        <div className="flex flex-wrap items-center gap-3">
+          <Rounds of={go.length > 0 ? go : last} />
+          {best !== null && (
+            <span className="text-ink2">
+              best <strong className="num text-ink">{best}</strong> of 10
+            </span>
+          )}
+        </div>
+        <div>
+          <span role="img" aria-label={`Level ${level} of ${LEVELS}`} className="flex">
+            {Array.from({ length: LEVELS }, (_, i) => (
+              <span key={i} className={clsx('h-3 grow border border-edge', i < level ? 'bg-blue' : 'bg-inset')} />
+            ))}
+          </span>
+          <p className="mt-1 text-sm">
+            <strong>
+              Level {level} of {LEVELS}:
+            </strong>{' '}
+            {LEVEL_NAMES[game][level - 1]}
+          </p>
+        </div>
+        <Link
+          to={`/practice/${game}`}
+          className={clsx(
+            'mt-1 inline-flex min-h-12 items-center justify-center rounded-[4px] border-2 px-4 text-lg font-bold',
+            first ? 'straw border-[#17130a]' : 'border-edge bg-inset hover:bg-panel',
+          )}
+        >
+          {go.length > 0
+            ? `Go on, round ${go.length + 1}`
+            : results.some((r) => r.game === game)
+              ? 'Start ten'
+              : 'Try it'}
+        </Link>
+      </div>
+    </section>
+  );
+}

@@ -176,7 +176,9 @@ test('a lathe that is told: parameters with how they came; once its control is d
   const job = jobOf('Told', [named('M30x2'), ELS, { do: 'setUp', lengthMm: 40, rpm: 200 }, ...touched(29.93)]);
   await bringIn(page, job, 'setup?show=program');
   await expect(page.getByRole('img', { name: /^Tool path: \d+ cuts and 2 spring passes/ })).toBeVisible();
-  await expect(page.getByRole('row', { name: /^Z end/ })).toContainText('-40.000 mm');
+  // 200 rev/min of 2 mm come to rest at 100 mm/s2 in 0.222 mm: so far past the end the stop is set
+  await expect(page.getByRole('row', { name: /^Stop at/ })).toContainText('-40.222 mm');
+  await expect(page.getByRole('row', { name: /^Lead to type in/ })).toContainText('2.000 mm');
   await expect(page.getByText(/it takes no program/)).toBeVisible();
   await axeClean(page);
   await page.goto('/lathes/lathe-els');

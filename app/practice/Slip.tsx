@@ -82,7 +82,7 @@ function Round({ round }: { readonly round: ReturnType<typeof useRound> }) {
             <caption className="sr-only">What was read, and what it should be</caption>
             <thead className="text-base text-ink2">
               <tr>
-                <th className="font-normal" />
+                <th className="font-normal">what</th>
                 <th className="text-right font-normal">read</th>
                 <th className="text-right font-normal">should be</th>
               </tr>

@@ -18,7 +18,7 @@ import { useShop } from '../store/store.ts';
 import { Note } from '../ui/controls.tsx';
 import { useKeys } from '../ui/keys.ts';
 import { PracticeFrame } from './PracticeFrame.tsx';
-import { practiceLathe } from './practiceLathe.ts';
+import { leadOfName, practiceLathe } from './practiceLathe.ts';
 import { useRound } from './useRound.ts';
 import { Link } from 'react-router';
 
@@ -30,8 +30,8 @@ export function HalfNuts() {
   const lathe = practiceLathe(shop);
   const round = useRound('half-nuts');
   const dealt = useMemo(
-    () => (lathe ? halfNutsRound(round.seed, round.level, lathe) : null),
-    [lathe, round.seed, round.level],
+    () => (lathe ? halfNutsRound(round.seed, round.level, lathe, leadOfName(shop.practice.thread)) : null),
+    [lathe, round.seed, round.level, shop.practice.thread],
   );
   if (!lathe || !dealt)
     return (

@@ -7,6 +7,7 @@ import { editShop, useShop } from '../store/store.ts';
 import { Choice, Panel } from '../ui/controls.tsx';
 import { GamePicture } from './GamePicture.tsx';
 import { practiceLathe } from './practiceLathe.ts';
+import { useThreads } from './useThreads.ts';
 import { Rounds } from './Rounds.tsx';
 
 const MISSED_SHOWN = 6;
@@ -14,7 +15,8 @@ const MISSED_SHOWN = 6;
 /** Four motions that scrap most parts, without a part: how far one has come in each, and what was missed most. */
 export function Practice() {
   const shop = useShop();
-  const { results, pace } = shop.practice;
+  const { results, pace, thread } = shop.practice;
+  const threads = useThreads();
   const lathe = practiceLathe(shop);
   const withDial = shop.lathes.filter((l) => l.dial !== null);
   const missed = missedOf(results).slice(0, MISSED_SHOWN);
@@ -32,6 +34,23 @@ export function Practice() {
             options={withDial.map((l) => ({ value: l.id, label: l.name }))}
             onChange={(v) => editShop('practise on another lathe', (d) => void (d.practice.lathe = v))}
           />
+        )}
+        {threads.length > 0 && (
+          <label className="grid gap-1 text-sm text-ink2">
+            With the thread of
+            <select
+              className="min-h-12 border border-edge bg-panel px-3 text-base text-ink"
+              value={thread}
+              onChange={(e) => editShop('practise on another thread', (d) => void (d.practice.thread = e.target.value))}
+            >
+              <option value="">as the level deals</option>
+              {threads.map((t) => (
+                <option key={t.thread} value={t.thread}>
+                  {t.title}, {t.thread}
+                </option>
+              ))}
+            </select>
+          </label>
         )}
         <Choice
           label="The dial turns"

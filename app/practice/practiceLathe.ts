@@ -1,3 +1,6 @@
+import { parseDesignation } from '../../core/standards/designation.ts';
+import { leadOf } from '../../core/standards/thread.ts';
+import { textOf } from '../../core/quantity/rational.ts';
 import type { Lathe } from '../../core/lathe/schema.ts';
 import type { Shop } from '../../core/job/schema.ts';
 
@@ -5,4 +8,10 @@ import type { Shop } from '../../core/job/schema.ts';
 export function practiceLathe(shop: Shop): Lathe | null {
   const able = shop.lathes.filter((l) => l.dial !== null && !l.unconfirmed.includes('leadscrew'));
   return able.find((l) => l.id === shop.practice.lathe) ?? able[0] ?? null;
+}
+
+/** Lead of a thread by its designation, exact mm; null: none is chosen, or it names none. */
+export function leadOfName(designation: string): string | null {
+  const read = designation === '' ? null : parseDesignation(designation);
+  return read?.ok ? textOf(leadOf(read.value.thread)) : null;
 }

@@ -431,6 +431,8 @@ export const ShopSchema = Type.Object(
     /** What was practised, and how: the lathe chosen for it, at one's own pace or with the spindle running. */
     practice: object({
       lathe: Type.Union([Type.Null(), id]),
+      /** Thread practised on, by its designation; empty: as the level deals. */
+      thread: text(120),
       pace: oneOf('own', 'running'),
       results: Type.Array(
         object({

@@ -53,13 +53,18 @@ const RPM = [0, 40, 64, 64, 102, 102];
 /** A lever is through in about so long. Common practice, no source. */
 const LEVER_S = 0.15;
 
-/** Null: this lathe has no chasing dial. */
-export function halfNutsRound(seed: number, level: number, lathe: Lathe): HalfNutsRound | null {
+/** Null: this lathe has no chasing dial. @param leadMm of a thread that was chosen, exact; null: one as hard as the level */
+export function halfNutsRound(
+  seed: number,
+  level: number,
+  lathe: Lathe,
+  leadMm: string | null = null,
+): HalfNutsRound | null {
   const { dial } = lathe;
   if (!dial) return null;
   const d = deal(seed);
   const leadscrew = exact(lathe.leadscrew);
-  const dealt = LEADS.map((lead) => ({
+  const dealt = (leadMm === null ? LEADS : [leadMm]).map((lead) => ({
     lead,
     safe: dialRule({ leadscrew, lead: exact(lead), dialTeeth: dial.teeth, marks: dial.marks }).safeMarks,
   }));

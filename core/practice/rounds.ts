@@ -88,8 +88,9 @@ export function seedOf(results: readonly Result[], game: Game): number {
 type Kept = { -readonly [K in keyof Result]: Result[K] };
 
 /** Nothing was practised yet. */
-export const notPractised = (): { lathe: string | null; pace: 'own' | 'running'; results: Kept[] } => ({
+export const notPractised = (): { lathe: string | null; thread: string; pace: 'own' | 'running'; results: Kept[] } => ({
   lathe: null,
+  thread: '',
   pace: 'own',
   results: [],
 });

@@ -9,7 +9,7 @@ const SHOTS = [
   ['gears', '/jobs/demo-pump/gears'],
   ['setup', '/jobs/demo-sluice/setup'],
   ['settings-at-machine', '/jobs/demo-sluice/setup/machine'],
-  ['put-up', '/jobs/demo-pump/gears/machine'],
+  ['practice', '/practice'],
   ['try', '/jobs/demo-auger/cut'],
   ['pickup', '/jobs/demo-pump/pickup'],
   ['prove', '/jobs/demo-sluice/prove'],

@@ -40,7 +40,7 @@ module.exports = {
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'npm-optional', 'npm-peer', 'npm-no-pkg', 'npm-unknown'],
-        pathNot: 'node_modules/(ml-matrix|fraction\\.js|ajv|@sinclair/typebox)/',
+        pathNot: 'node_modules/(ml-matrix|fft\\.js|fraction\\.js|ajv|@sinclair/typebox)/',
       },
     },
     {

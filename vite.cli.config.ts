@@ -2,7 +2,8 @@ import { defineConfig } from 'vite';
 // The headless door and the benchmark, for Node.
 export default defineConfig({
   // its packages stand in the same files: to find them one by one takes longer than to read them
-  ssr: { noExternal: true },
+  // reading pictures is machine code of its own, looked for when a picture comes
+  ssr: { noExternal: true, external: ['sharp'] },
   build: {
     ssr: true,
     outDir: 'dist/cli',

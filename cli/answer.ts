@@ -13,11 +13,43 @@ export type Answer = { readonly ok: boolean; readonly reply: unknown };
 
 /** Makes the function that answers one line for an operation: JSON text in, reply or problem out. Never throws for bad input. */
 export function answerer(o: Op): (line: string) => Answer {
+  const read = reader(o);
+  return (line) => {
+    const asked = read(line);
+    if ('ok' in asked) return asked;
+    try {
+      return answered(o.run(asked.request));
+    } catch (e) {
+      return broken(e);
+    }
+  };
+}
+
+/** The same for an operation that reads a file first. */
+export function laterAnswerer(o: Op): (line: string) => Promise<Answer> {
+  const read = reader(o);
+  return async (line) => {
+    const asked = read(line);
+    if ('ok' in asked) return asked;
+    try {
+      return answered(await (o.later ?? o.run)(asked.request));
+    } catch (e) {
+      return broken(e);
+    }
+  };
+}
+
+const refuse = (field: string, message: string, right?: string): Answer => ({
+  ok: false,
+  reply: { problem: right === undefined ? { field, message } : { field, message, right } },
+});
+// our own mistake is an answer too: the lines after it go on
+const broken = (e: unknown): Answer =>
+  refuse('request', `could not be computed: ${e instanceof Error ? e.message : 'unknown'}`);
+
+/** Reads and checks one line; what is wrong with it is an answer already. */
+function reader(o: Op): (line: string) => Answer | { readonly request: unknown } {
   const validate: ValidateFunction = ajv.compile(JSON.parse(JSON.stringify(o.request)) as object);
-  const refuse = (field: string, message: string, right?: string): Answer => ({
-    ok: false,
-    reply: { problem: right === undefined ? { field, message } : { field, message, right } },
-  });
   return (line) => {
     if (line.length > MOST_LINE) return refuse('line', `longer than ${MOST_LINE} characters`, 'one request a line');
     let request: unknown;
@@ -26,22 +58,19 @@ export function answerer(o: Op): (line: string) => Answer {
     } catch (e) {
       return refuse('line', `not JSON: ${e instanceof Error ? e.message : 'unreadable'}`);
     }
-    if (!validate(request)) return refuse(...schemaProblem(validate.errors?.[0], o.name));
-    try {
-      const outcome = o.run(request);
-      if (outcome.ok) {
-        const place = notFinite(outcome.value);
-        return place === null
-          ? { ok: true, reply: outcome.value }
-          : refuse(place, 'no number follows from this request: it is beyond what can be computed');
-      }
-      const { message, right } = problemText(outcome.problem, 'mm');
-      return refuse(outcome.problem.field, message, right ?? undefined);
-    } catch (e) {
-      // our own mistake is an answer too: the lines after it go on
-      return refuse('request', `could not be computed: ${e instanceof Error ? e.message : 'unknown'}`);
-    }
+    return validate(request) ? { request } : refuse(...schemaProblem(validate.errors?.[0], o.name));
   };
+}
+
+function answered(outcome: ReturnType<Op['run']>): Answer {
+  if (outcome.ok) {
+    const place = notFinite(outcome.value);
+    return place === null
+      ? { ok: true, reply: outcome.value }
+      : refuse(place, 'no number follows from this request: it is beyond what can be computed');
+  }
+  const { message, right } = problemText(outcome.problem, 'mm');
+  return refuse(outcome.problem.field, message, right ?? undefined);
 }
 
 /** Where a reply holds a number that is none; null: nowhere. JSON would turn it into null, which means "not known". */

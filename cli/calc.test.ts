@@ -158,7 +158,8 @@ const GOOD: Record<string, unknown> = {
   passes: { depthMm: 1.227, passes: 12, rule: 'constant-area', slideAngleDeg: 29.5, firstMaxMm: null, lastMinMm: null },
 };
 
-test.each(OPS.map((o) => [o.name] as const))(
+// what reads a file first is asked in core/profile/door.test.ts, with files of its own
+test.each(OPS.filter((o) => !o.later).map((o) => [o.name] as const))(
   '%s answers its example, and the reply is what its schema says',
   (name) => {
     const { ok, reply } = ask(name, GOOD[name]);

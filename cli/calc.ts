@@ -1,6 +1,6 @@
 import { createInterface } from 'node:readline';
 import { loadOp } from '../ops/one.ts';
-import { answerer, help } from './answer.ts';
+import { answerer, help, laterAnswerer } from './answer.ts';
 
 /** The headless door: `npm run --silent calc -- OP < requests.jsonl > replies.jsonl`. */
 const STATUS = { good: 0, refused: 1, usage: 2, output: 3 } as const;
@@ -41,7 +41,7 @@ async function main(args: readonly string[]): Promise<number> {
     await put(`${JSON.stringify({ request: op.request, reply: op.reply }, null, 2)}\n`);
     return STATUS.good;
   }
-  const answer = answerer(op);
+  const answer = op.later ? laterAnswerer(op) : answerer(op);
   let allGood = true;
   // lines that arrive together are answered together: a write each would cost more than the answer
   let waiting = '';
@@ -56,7 +56,9 @@ async function main(args: readonly string[]): Promise<number> {
   for await (const line of createInterface({ input: process.stdin, crlfDelay: Infinity })) {
     if (outputGone) break;
     if (line.trim() === '') continue;
-    const { ok, reply } = answer(line);
+    const given = answer(line);
+    // most are answered at once: a line waits for a file alone
+    const { ok, reply } = given instanceof Promise ? await given : given;
     allGood &&= ok;
     waiting += `${JSON.stringify(reply)}\n`;
     if (waiting.length > TOGETHER) await flush();

@@ -8,6 +8,7 @@ import { motionOp } from './motion.ts';
 import { passesOp } from './passes.ts';
 import { pickupOp } from './pickup.ts';
 import { planOp } from './plan.ts';
+import { profileOp } from './profile.ts';
 import { sizeOp } from './size.ts';
 import { threadOp } from './thread.ts';
 import { toolOp } from './tool.ts';
@@ -32,6 +33,7 @@ export const OPS: readonly Op[] = [
   planOp,
   pickupOp,
   motionOp,
+  profileOp,
   editOp,
   jobOp,
 ];

@@ -19,6 +19,7 @@ const LOADED: Readonly<Record<string, () => Promise<Op>>> = {
   plan: async () => (await import('./plan.ts')).planOp,
   pickup: async () => (await import('./pickup.ts')).pickupOp,
   motion: async () => (await import('./motion.ts')).motionOp,
+  profile: async () => (await import('./profile.ts')).profileOp,
   edit: async () => (await import('./job.ts')).editOp,
   job: async () => (await import('./job.ts')).jobOp,
 };

@@ -8,6 +8,8 @@ export interface Op<Q extends TSchema = TSchema, R extends TSchema = TSchema> {
   readonly request: Q;
   readonly reply: R;
   readonly run: (request: Static<Q>) => Outcome<Static<R>>;
+  /** Where something is read first that takes its time, a file: `run` then only says so. */
+  readonly later?: (request: Static<Q>) => Promise<Outcome<Static<R>>>;
 }
 
 /** Ties the types of schema and function together, then forgets them so that ops can stand in one list. */

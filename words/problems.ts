@@ -133,6 +133,15 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'nothing-taught': () => ['No part of this batch was taught yet.', 'teach the first part once its groove is found'],
   'nothing-left-over': () => ['This way leaves nothing over for another.', 'say that the tool is in the groove'],
   'not-in-groove-yet': () => ['The tool is not in the groove yet.', 'bring it in first, then run it along'],
+  'picture-unreadable': (f) => [
+    `The picture ${f.typed} cannot be read: ${f.why}.`,
+    'a PNG, JPEG or WebP file that is there',
+  ],
+  'picture-too-large': (f) => [
+    `The picture has more than ${f.most} million pixels.`,
+    'one made smaller, or cut to the thread',
+  ],
+  'picture-awaited': () => ['A picture is read before it is answered.', 'the door, which waits for it'],
   'judge-three-places': () => ['Fewer than three places are judged.', 'judge both ends and the middle'],
   'no-pass-now': (f) => ['There is no pass to cut now.', f.spring ? 'a spring pass is next' : 'what the card asks for'],
   'deeper-already': (f, L) => ['The groove is deeper than that already.', `more than ${L(f.depthMm)}`],

@@ -387,7 +387,7 @@ describe('Gears', () => {
     await at('gears', 'demo-pump');
     await pick('Which lathe', /Finch/);
     expect(job().gears).toEqual({ lathe: 'lathe-els', train: null });
-    expect(screen.getByText('Type in the lead')).toBeTruthy();
+    expect(screen.getByText('Lead to type in')).toBeTruthy();
   });
 });
 

@@ -66,6 +66,9 @@ export interface ProblemFigures {
   'nothing-left-over': None;
   'not-in-groove-yet': None;
   'judge-three-places': None;
+  'picture-unreadable': { readonly typed: string; readonly why: string };
+  'picture-too-large': { readonly most: number };
+  'picture-awaited': None;
   'no-pass-now': { readonly spring: boolean };
   'deeper-already': { readonly depthMm: number };
   'nothing-may-be-cut': None;

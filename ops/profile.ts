@@ -1,0 +1,151 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { greyOf, type Grey } from '../core/profile/grey.ts';
+import { readProfile, type FlankRead, type Told } from '../core/profile/readProfile.ts';
+import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
+import { PROFILE_ASKS } from '../words/profile.ts';
+import { micro, nullOr, op, orNull, strict } from './op.ts';
+
+const number = Type.Number();
+const positive = Type.Number({ exclusiveMinimum: 0 });
+const Request = strict({
+  file: Type.String({ minLength: 1, maxLength: 4000 }),
+  pxPerMm: orNull(positive),
+  pinMm: orNull(positive),
+  knownMajorMm: orNull(positive),
+  starts: orNull(Type.Integer({ minimum: 1, maximum: 24 })),
+  leadAngleDeg: orNull(Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 80 })),
+});
+type Q = Static<typeof Request>;
+const told = nullOr(strict({ value: number, uncertainty: number }));
+const flank = nullOr(strict({ apparentDeg: number, axialDeg: nullOr(number), uncertaintyDeg: number }));
+
+/** Pixels that are taken, in millions; a little over 12 so that a camera of 12 is. */
+const MOST_MP = 12.6;
+
+/** Decodes a file, turned as its own tag says, to grey. */
+async function pictureAt(file: string): Promise<Outcome<Grey>> {
+  try {
+    const { default: sharp } = await import('sharp');
+    const image = sharp(file, { limitInputPixels: MOST_MP * 1e6 }).autoOrient();
+    const { data, info } = await image
+      .flatten({ background: '#fff' })
+      .greyscale()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    return good(greyOf(info.width, info.height, (x, y) => (data[(y * info.width + x) * info.channels] ?? 0) / 255));
+  } catch (e) {
+    const why = e instanceof Error ? (e.message.split('\n')[0] ?? '') : String(e);
+    return /pixel limit/i.test(why)
+      ? bad('file', 'picture-too-large', { most: Math.floor(MOST_MP) })
+      : bad('file', 'picture-unreadable', { typed: file, why: why.replace(/\.$/, '') });
+  }
+}
+
+export const profileOp = op({
+  name: 'profile',
+  about: 'A picture against the light, or a scan, to a thread',
+  request: Request,
+  reply: strict({
+    confident: Type.Boolean(),
+    asks: Type.Array(Type.String()),
+    pxPerMm: told,
+    rotationDeg: number,
+    startsSeen: nullOr(Type.String()),
+    pitchPx: told,
+    majorPx: nullOr(number),
+    rootPx: nullOr(number),
+    depthPx: nullOr(number),
+    diameterUncertaintyPx: nullOr(number),
+    pitchMm: told,
+    majorMm: nullOr(number),
+    rootMm: nullOr(number),
+    depthMm: nullOr(number),
+    diameterUncertaintyMm: nullOr(number),
+    apparentPitchDiameterMm: nullOr(number),
+    left: flank,
+    right: flank,
+    crestFlatMm: nullOr(number),
+    rootFlatMm: nullOr(number),
+    crestRadiusMm: nullOr(number),
+    rootRadiusMm: nullOr(number),
+    taper: nullOr(number),
+    wear: Type.Array(
+      strict({
+        where: Type.String(),
+        fromPx: number,
+        toPx: number,
+        fromMm: nullOr(number),
+        toMm: nullOr(number),
+        lostMm: nullOr(number),
+      }),
+    ),
+    fit: strict({ designation: nullOr(Type.String()), residualPx: nullOr(number) }),
+  }),
+  run: () => bad('file', 'picture-awaited'),
+  later: async (q: Q) => {
+    const picture = await pictureAt(q.file);
+    if (!picture.ok) return picture;
+    const r = readProfile(picture.value, {
+      pxPerMm: q.pxPerMm ?? null,
+      pinMm: q.pinMm ?? null,
+      knownMajorMm: q.knownMajorMm ?? null,
+      starts: q.starts ?? null,
+      leadAngleDeg: q.leadAngleDeg ?? null,
+    });
+    const scale = r.pxPerMm;
+    const px = (x: number | null): number | null => (x === null ? null : micro(x));
+    const mm = (x: number | null): number | null => (x === null || scale === null ? null : micro(x / scale.value));
+    const both = (t: Told): Told => ({ value: micro(t.value), uncertainty: micro(t.uncertainty) });
+    const inMm = (t: Told): Told | null =>
+      scale &&
+      both({
+        value: t.value / scale.value,
+        uncertainty: (t.value / scale.value) * Math.hypot(t.uncertainty / t.value, scale.uncertainty / scale.value),
+      });
+    const side = (f: FlankRead | null) =>
+      f && { apparentDeg: micro(f.apparentDeg), axialDeg: px(f.axialDeg), uncertaintyDeg: micro(f.uncertaintyDeg) };
+    return good({
+      confident: r.confident,
+      asks: r.asks.map((a) => PROFILE_ASKS[a]),
+      pxPerMm: scale && both(scale),
+      rotationDeg: micro(r.rotationDeg),
+      startsSeen: r.startsSeen,
+      pitchPx: r.pitchPx && both(r.pitchPx),
+      majorPx: px(r.majorPx),
+      rootPx: px(r.rootPx),
+      depthPx: px(r.depthPx),
+      diameterUncertaintyPx: r.confident ? micro(r.diameterUncertaintyPx) : null,
+      pitchMm: r.pitchPx && inMm(r.pitchPx),
+      majorMm: mm(r.majorPx),
+      rootMm: mm(r.rootPx),
+      depthMm: mm(r.depthPx),
+      diameterUncertaintyMm:
+        scale && r.majorPx !== null
+          ? micro(
+              Math.hypot(
+                r.diameterUncertaintyPx / scale.value,
+                (r.majorPx / scale.value) * (scale.uncertainty / scale.value),
+              ),
+            )
+          : null,
+      apparentPitchDiameterMm: mm(r.pitchDiameterPx),
+      left: side(r.left),
+      right: side(r.right),
+      // not read yet: a picture says that it does not know
+      crestFlatMm: null,
+      rootFlatMm: null,
+      crestRadiusMm: null,
+      rootRadiusMm: null,
+      taper: px(r.taper),
+      wear: r.wear.map((w) => ({
+        where: w.where,
+        fromPx: micro(w.fromPx),
+        toPx: micro(w.toPx),
+        fromMm: mm(w.fromPx),
+        toMm: mm(w.toPx),
+        lostMm: mm(w.lostPx),
+      })),
+      fit: { designation: null, residualPx: px(r.residualPx) },
+    });
+  },
+});

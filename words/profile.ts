@@ -1,0 +1,17 @@
+import type { ProfileAsk } from '../core/profile/readProfile.ts';
+
+/** What a picture wants, or what is to be borne in mind with it. */
+export const PROFILE_ASKS: Readonly<Record<ProfileAsk, string>> = {
+  'no-part':
+    'No part stands out from its ground: lamp behind it, or a plain cloth under it, and the whole width in view.',
+  'nothing-repeats':
+    'Nothing repeats along its edge: turn it so that the thread is seen from the side, axis nearly level.',
+  'few-teeth': 'Fewer than two whole teeth are in view: step back, or lay it so that more of them are.',
+  rack: 'Teeth on one edge and none on the other: a rack, or half of the thread is hidden.',
+  'not-in-step': 'The edges are neither in step nor half a pitch apart: one of them is hidden, or it is no thread.',
+  knurl: 'The flanks lie flatter than 55 degrees: a knurl, or a thread seen far from its side.',
+  blurred: 'The edge is spread over more than a quarter of the depth: focus, hold still, come nearer.',
+  'even-or-rings':
+    'Both edges are in step: an even number of starts, or turned rings. Look at its end, or follow a groove round.',
+  bowed: 'The edge is bowed: the part is bent, or the lens draws it so.',
+};

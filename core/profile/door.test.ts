@@ -25,7 +25,7 @@ const thread = (): Grey => {
     },
     { w: 900, h: 760, pxPerMm: PX, rotationDeg: 3, blurPx: 0.8, noise: 0.008, scan: false, uneven: 0, seed: 3 },
   );
-  const pin = (1.5 * PX);
+  const pin = 1.5 * PX;
   return greyOf(g.w, g.h, (x, y) => {
     const off = hypot(x + 0.5 - 60, y + 0.5 - 45) - pin;
     const light = off > 1 ? 1 : off < -1 ? 0 : (off + 1) / 2;

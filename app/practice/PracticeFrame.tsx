@@ -58,10 +58,14 @@ export function PracticeFrame({ game, on, picture, head, step, main, sides, answ
         </span>
         <span className="min-w-0 flex-1 truncate text-ink2 max-sm:hidden">{on}</span>
         <span className="ml-auto flex shrink-0 items-center gap-3 pr-2">
-          <span className="text-ink2 max-lg:hidden">
-            round {ended ? TEN : go.length + (answer ? 0 : 1)} of {TEN}
+          <span className="text-ink2 sm:max-lg:hidden">
+            <span className="max-sm:sr-only">round </span>
+            {ended ? TEN : go.length + (answer ? 0 : 1)} of {TEN}
           </span>
-          <Rounds of={go} now={answer === null} />
+          {/* in the hand there is room for the count alone */}
+          <span className="max-sm:sr-only">
+            <Rounds of={go} now={answer === null} />
+          </span>
         </span>
       </header>
       <main id="view" className="min-h-0">

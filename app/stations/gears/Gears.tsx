@@ -8,6 +8,9 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact, shortText, textOf } from '../../../core/quantity/rational.ts';
 import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../../../core/standards/thread.ts';
+import { jointView } from '../../../core/job/jointView.ts';
+import { metalOf } from '../../../core/job/metal.ts';
+import { jointText } from '../../../words/oldPart.ts';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
@@ -32,6 +35,7 @@ export function Gears() {
         {null}
       </StationFrame>
     );
+  const joint = jointView(job, shop, metalOf(job));
   const missing = lathe ? missingFacts(lathe) : [];
   const unknown = lathe && missing.length > 0 ? latheUnknownText(lathe.name, missing) : null;
   return (
@@ -58,6 +62,7 @@ export function Gears() {
               <Audit lathe={lathe} />
             </>
           )}
+          {joint?.old && <Note tone={joint.told ? 'caution' : 'say'}>{jointText(joint, system)[0]}</Note>}
           <p className="text-sm text-ink2">
             Pitch {lengthText(pitchMmOf(thread), system, FINE)},{' '}
             {thread.starts === 1 ? 'single start' : `${thread.starts} starts`}; lead {shortText(leadOf(thread))} mm.

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { greyOf, type Grey } from '../core/profile/grey.ts';
-import { readProfile, type FlankRead, type Told } from '../core/profile/readProfile.ts';
+import { readProfile, type Told } from '../core/profile/readProfile.ts';
+import type { FlankRead } from '../core/profile/section.ts';
 import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
 import { PROFILE_ASKS } from '../words/profile.ts';
 import { micro, nullOr, op, orNull, strict } from './op.ts';

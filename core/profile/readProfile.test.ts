@@ -149,6 +149,18 @@ test('with one edge in view there is a pitch and no diameter; the lead angle giv
   expect(readProfile(half, { ...ASK, leadAngleDeg }).left?.axialDeg ?? NaN).toBeCloseTo(30, 0);
 });
 
+test('a bowed part is read, with the advice that it is bowed', () => {
+  const g = pictureOf(solid(M24), SHOT);
+  const data = new Float32Array(g.data.length);
+  for (let x = 0; x < g.w; x += 1) {
+    const down = Math.round(5 * ((2 * x) / g.w - 1) ** 2);
+    for (let y = 0; y < g.h; y += 1) data[y * g.w + x] = g.data[Math.max(0, y - down) * g.w + x] ?? 0;
+  }
+  const r = readProfile({ w: g.w, h: g.h, data }, ASK);
+  expect(r.asks).toContain('bowed');
+  expect(look(solid(M24)).asks).toEqual([]);
+});
+
 test('two starts stand in step, and are asked about; the lead they make goes into the section', () => {
   const r = look(solid({ ...M24, starts: 2 }));
   expect(r.startsSeen).toBe('even');

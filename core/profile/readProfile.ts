@@ -2,6 +2,8 @@ import { components, edgeOf, type EdgePoints } from './edges.ts';
 import { reduced, type Grey } from './grey.ts';
 import { levelsOf } from './levels.ts';
 import { median, robustLine } from './line.ts';
+import { between, parity, widthsAlike } from './across.ts';
+import { axialOf, flankOf, type FlankRead } from './section.ts';
 import { pinOf, type PinSeen } from './pin.ts';
 import { wearOf, type WearSeen } from './wearSeen.ts';
 import { angleOf, foldOf, laid, periodOf, type Edge, type Folded } from './teeth.ts';
@@ -23,11 +25,6 @@ export type ProfileAsk =
   | 'even-or-rings'
   | 'bowed';
 
-export interface FlankRead {
-  readonly apparentDeg: number;
-  readonly axialDeg: number | null;
-  readonly uncertaintyDeg: number;
-}
 export interface ProfileAskedFor {
   readonly pxPerMm: number | null;
   /** Diameter of a plain round pin in view apart from the part, end on, mm. */
@@ -158,7 +155,10 @@ export function readProfile(g: Grey, ask: ProfileAskedFor): ProfileRead {
   });
   return {
     confident: true,
-    asks: startsSeen === 'even' ? ['even-or-rings'] : [],
+    asks: [
+      ...(startsSeen === 'even' ? (['even-or-rings'] as const) : []),
+      ...(edges.some(bowed) ? (['bowed'] as const) : []),
+    ],
     rotationDeg: axisDeg,
     startsSeen,
     pitchPx,
@@ -183,19 +183,26 @@ const pinAmong = (edges: readonly EdgePoints[]): PinSeen | null => edges.map(pin
 /** The lens shrinks what is away from the centre; common practice, no source. */
 const PIN_LENS = 0.0015;
 
-/** Diameter at which the ridge is half a pitch wide, from its width at mid height and both apparent flanks. */
-function widthsAlike(
-  edges: readonly Edge[],
-  middlePx: number,
-  pitchPx: number,
-  left: Omit<FlankRead, 'axialDeg'>,
-  right: Omit<FlankRead, 'axialDeg'>,
-): number | null {
-  const slope = Math.tan(rad(left.apparentDeg)) + Math.tan(rad(right.apparentDeg));
-  if (!(slope > 0.02)) return null;
-  const wide = edges.reduce((s, e) => s + e.fold.widePx, 0) / edges.length;
-  return middlePx + (2 * (wide - pitchPx / 2)) / slope;
+/** Crests of the teeth used lie on a curve rather than a line: by more than a pixel, and with less than half of the scatter. */
+function bowed(e: Edge): boolean {
+  const used = e.fold.teeth.filter((t) => e.fold.used.includes(t.k) && !Number.isNaN(t.crest));
+  if (used.length < LEAST_BOWED) return false;
+  const k = used.map((t) => t.k);
+  const [from, to] = [Math.min(...k), Math.max(...k)];
+  const x = k.map((v) => (2 * (v - from)) / (to - from) - 1);
+  const h = used.map((t) => t.crest);
+  const line = robustLine(x, h, 0.02);
+  const off = h.map((v, i) => v - line.a - line.b * (x[i] ?? 0));
+  // what a parabola would take out of it
+  const sag = robustLine(
+    x.map((v) => v * v),
+    off,
+    0.02,
+  );
+  return Math.abs(sag.b) > 1 && sag.sigma < line.sigma / 2;
 }
+/** Fewer teeth tell no curve from a line. */
+const LEAST_BOWED = 6;
 
 /** How the part leans, from its pixels: the middle of each column. Degrees, + it falls to the right. */
 function leaning(pixels: Int32Array, w: number): number {
@@ -288,139 +295,3 @@ function pitchOf(edges: readonly Edge[], axisDeg: number): Told {
 }
 /** No lens is truer than this over a picture; common practice, no source. */
 const LENS = 2e-4;
-
-/** Crests of one edge against the other: half a pitch apart an odd number of starts, in step an even one. Null: neither. */
-function parity([a, b]: readonly [Edge, Edge], pitch: number): 'odd' | 'even' | null {
-  const along = (e: Edge): number => {
-    // a ridge's middle at its crest, back in the picture, then along the mean axis
-    const [x, y] = spot(e, e.fold.ridgePx, (e.fold.crest + e.fold.root) / 2);
-    const mean = rad((a.laid.deg + b.laid.deg) / 2);
-    return x * Math.cos(mean) + y * Math.sin(mean);
-  };
-  const off = ((((along(a) - along(b)) / pitch) % 1) + 1) % 1;
-  const half = Math.abs(off - 0.5);
-  return half < 0.15 ? 'odd' : half > 0.35 ? 'even' : null;
-}
-
-/** A place of an edge in the picture. */
-function spot(e: Edge, z: number, h: number): readonly [number, number] {
-  const [c, s] = [Math.cos(rad(e.laid.deg)), Math.sin(rad(e.laid.deg))];
-  const v = e.side * h;
-  return [z * c - v * s, z * s + v * c];
-}
-
-/** Crest to crest, or root to root, at the foot of the picture's centre, px. */
-function between([a, b]: readonly [Edge, Edge], g: Grey, what: 'crest' | 'root'): number {
-  const mean = rad((a.laid.deg + b.laid.deg) / 2);
-  const [c, s] = [Math.cos(mean), Math.sin(mean)];
-  const centre = (g.w / 2) * c + (g.h / 2) * s;
-  const across = (e: Edge): number => {
-    const h = what === 'crest' ? levelAt(e.fold, 'crest') : levelAt(e.fold, 'root');
-    const [x0, y0] = spot(e, 0, h);
-    const [x1, y1] = spot(e, 1, h);
-    const [z0, z1] = [x0 * c + y0 * s, x1 * c + y1 * s];
-    const [v0, v1] = [-x0 * s + y0 * c, -x1 * s + y1 * c];
-    return v0 + ((centre - z0) / (z1 - z0)) * (v1 - v0);
-  };
-  return Math.abs(across(a) - across(b));
-}
-
-/** Height of the crest or root: the middle of what is level there, or the top of what is round. */
-function levelAt(f: Folded, what: 'crest' | 'root'): number {
-  const sign = what === 'crest' ? 1 : -1;
-  const centre = what === 'crest' ? 0 : f.pitchPx / 2;
-  const depth = f.crest - f.root;
-  const edge = what === 'crest' ? f.crest : f.root;
-  const xs: number[] = [];
-  const hs: number[] = [];
-  for (let i = 0; i < f.u.length; i += 1) {
-    const u = f.u[i] ?? 0;
-    const off = what === 'crest' ? u : u >= 0 ? u - centre : u + centre;
-    const h = f.h[i] ?? 0;
-    if (sign * (edge - h) < 0.08 * depth && Math.abs(off) < 0.25 * f.pitchPx) {
-      xs.push(off);
-      hs.push(h);
-    }
-  }
-  if (hs.length < 8) return edge;
-  const top = [...hs].sort((a, b) => a - b);
-  // of what is nearly level the outermost fifth is edge noise, the innermost begins to turn down
-  return what === 'crest' ? (top[Math.floor(top.length * 0.6)] ?? edge) : (top[Math.floor(top.length * 0.4)] ?? edge);
-}
-
-/** One flank of the ridges, as the picture shows it, on both edges together. */
-function flankOf(edges: readonly Edge[], axisDeg: number, which: 'left' | 'right'): Omit<FlankRead, 'axialDeg'> | null {
-  const slopes: number[] = [];
-  const each: number[] = [];
-  for (const e of edges) {
-    const f = e.fold;
-    const [from, to] = [f.root + 0.3 * (f.crest - f.root), f.root + 0.7 * (f.crest - f.root)];
-    const us: number[] = [];
-    const hs: number[] = [];
-    const byTooth = new Map<number, [number[], number[]]>();
-    const shift = new Map(f.teeth.map((t) => [t.k, which === 'left' ? t.left : t.right]));
-    for (let i = 0; i < f.u.length; i += 1) {
-      const [u, h] = [f.u[i] ?? 0, f.h[i] ?? 0];
-      if (u < 0 !== (which === 'left') || h < from || h > to) continue;
-      const k = f.tooth[i] ?? 0;
-      const d = shift.get(k) ?? 0;
-      us.push(u - (Number.isNaN(d) ? 0 : d));
-      hs.push(h);
-      const t = byTooth.get(k) ?? [[], []];
-      t[0].push(u);
-      t[1].push(h);
-      byTooth.set(k, t);
-    }
-    if (us.length < 12) return null;
-    const turn = (which === 'left' ? 1 : -1) * e.side * (e.laid.deg - axisDeg) * -1;
-    const sign = which === 'left' ? 1 : -1;
-    slopes.push(deg(Math.atan(sign * slopeOver(us, hs))) + turn);
-    for (const [u, h] of byTooth.values()) if (u.length >= 5) each.push(deg(Math.atan(sign * slopeOver(u, h))));
-  }
-  const apparentDeg = slopes.reduce((s, x) => s + x, 0) / slopes.length;
-  const scatter =
-    each.length > 2 ? (1.4826 * median(each.map((x) => Math.abs(x - median(each))))) / Math.sqrt(each.length) : 0.5;
-  const apart = slopes.length === 2 ? Math.abs((slopes[0] ?? 0) - (slopes[1] ?? 0)) / 2 : 0;
-  return { apparentDeg, uncertaintyDeg: Math.hypot(scatter, apart / Math.SQRT2, FLANK_FLOOR_DEG) };
-}
-/** What a lens and a pixel leave of a flank on the best picture, degrees; common practice, no source. */
-const FLANK_FLOOR_DEG = 0.08;
-/** How far the flank goes along for its height: robust, along over height, for flanks are steep. */
-const slopeOver = (us: readonly number[], hs: readonly number[]): number => robustLine(hs, us, 0.02).b;
-
-/** Above the middle of the flank, of its depth, where it must not be hidden yet. */
-const OUTER = 0.05;
-
-/**
- * Angle of the axial section from the apparent one: a silhouette point at height y with slope T = dz/dy lies turned about the axis
- * by psi = atan(c / (T y)), c = lead / 2 pi, at radius y / cos psi; there tan a = T cos psi. Where that radius would lie beyond
- * the crest, the crest's edge throws the shadow and the flank cannot be told. @returns degrees; null: hidden, or no radius known
- */
-function axialOf(
-  apparentDeg: number,
-  p: {
-    readonly pitchPx: number;
-    readonly starts: number;
-    readonly radiusPx: number | null;
-    readonly depthPx: number;
-    readonly leadAngleDeg: number | null;
-  },
-): number | null {
-  const slope = Math.tan(rad(apparentDeg));
-  if (!(slope > 0.02)) return null;
-  const c = (p.pitchPx * p.starts) / (2 * Math.PI);
-  // the lead angle at the pitch diameter says what c / y is, where no radius is known
-  const over =
-    p.leadAngleDeg !== null
-      ? Math.tan(rad(p.leadAngleDeg))
-      : p.radiusPx === null
-        ? null
-        : c / (p.radiusPx - p.depthPx / 2);
-  if (over === null) return null;
-  const psi = Math.atan(over / slope);
-  const y = c / over;
-  const crest = p.radiusPx ?? y + p.depthPx / 2;
-  // somewhat above the middle: there most of the flank that is looked at still throws its own shadow
-  if ((y + OUTER * p.depthPx) / Math.cos(psi) > crest) return null;
-  return deg(Math.atan(slope * Math.cos(psi)));
-}

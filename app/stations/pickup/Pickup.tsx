@@ -4,21 +4,12 @@ import { cautionsAt } from '../../../core/job/cautions.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { pickupActs } from '../../../core/job/pickupAct.ts';
 import { judgedOf } from '../../../core/job/pickupJudged.ts';
-import { restOf, slipGears } from '../../../core/job/pickupMove.ts';
+import { slipGears } from '../../../core/job/pickupMove.ts';
 import { pickupWorking } from '../../../core/job/pickupWorking.ts';
-import { pitchMmOf } from '../../../core/standards/thread.ts';
 import { placeText } from '../../../words/gears.ts';
 import { CONFLICT, LOST } from '../../../words/machine.ts';
-import {
-  ACT_WORDS,
-  moveHead,
-  ofPitchText,
-  pickupSteps,
-  PICKUP_PROBLEM,
-  slackText,
-  WAY_NAMES,
-} from '../../../words/pickup.ts';
-import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
+import { ACT_WORDS, moveHead, pickupSteps, PICKUP_PROBLEM, slackText, WAY_NAMES } from '../../../words/pickup.ts';
+import { Bar, SideAct } from '../../machine/Bar.tsx';
 import { BigNumber } from '../../machine/DialNumber.tsx';
 import { Gate } from '../../machine/Gate.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
@@ -35,6 +26,7 @@ import { JudgedSays, JudgePanel } from './JudgePanel.tsx';
 import { DropPanel, KeyPanel } from './KeyPanel.tsx';
 import { LookPanel, type Look } from './LookPanel.tsx';
 import { OldPart } from './OldPart.tsx';
+import { PickupMain } from './PickupMain.tsx';
 import { PickupPicture } from './PickupPicture.tsx';
 
 /** Bringing the tool into a groove that is already there: one act at a time, with its picture. */
@@ -72,9 +64,6 @@ export function Pickup() {
     setEye(null);
     setStep(0);
   };
-  const inGroove = (): void => {
-    if (act({ do: 'inGroove', after: card.after }) === null) again();
-  };
   const steps = move && at === 'move' ? pickupSteps(move, leftHand, u, lathe.kind) : [];
   const big = (text: string): React.ReactNode => (
     <p className="text-[clamp(1.6rem,4.6cqi,2.1rem)] font-bold leading-tight">{text}</p>
@@ -103,74 +92,6 @@ export function Pickup() {
       />
     </div>
   );
-  const main = {
-    swing: <MainAct onClick={() => act({ do: 'swingSlide', deg: 90 })}>It lies along the bed</MainAct>,
-    slack: (
-      <MainAct onClick={() => setReady(true)} then="look">
-        The slack is taken up
-      </MainAct>
-    ),
-    face: (
-      <MainAct onClick={() => setReady(true)} then="let it into the groove">
-        The face is Z 0
-      </MainAct>
-    ),
-    look: (
-      <MainAct
-        disabled={look !== 'eye' || eye === null}
-        onClick={() => {
-          if (eye !== null)
-            act({ do: 'offset', mm: Number((-eye * pitchMmOf(thread)).toFixed(4)), by: 'eye', text: ofPitchText(eye) });
-        }}
-      >
-        {look === 'eye' ? 'It stands there' : 'Type what you read'}
-      </MainAct>
-    ),
-    drop: (
-      <MainAct disabled onClick={() => undefined}>
-        Type the Z it stands at
-      </MainAct>
-    ),
-    move:
-      move && restOf(move) !== 0 ? (
-        <MainAct then="take up the rest" onClick={() => act({ do: 'nearer', after: card.after })}>
-          Slipped
-        </MainAct>
-      ) : (
-        <MainAct disabled={!move} then="run along in the air" onClick={inGroove}>
-          {move?.way === 'turn' ? 'Turned, it runs true' : 'It is moved'}
-        </MainAct>
-      ),
-    key: (
-      <MainAct disabled={!move} then="one pass in the air" onClick={inGroove}>
-        It is keyed in
-      </MainAct>
-    ),
-    judge:
-      judged && ['offset', 'lead'].includes(judged.verdict) ? (
-        <MainAct
-          onClick={() => {
-            if (act({ do: 'judgedOff', after: card.after }) === null) again();
-          }}
-        >
-          {judged.verdict === 'lead' ? 'Split it in the middle' : 'Take that as the offset'}
-        </MainAct>
-      ) : (
-        <MainAct
-          disabled={judged?.verdict !== 'in'}
-          then="touch off"
-          onClick={() => act({ do: 'airPass', result: 'in', after: card.after }) === null && toCut()}
-        >
-          In the groove all along
-        </MainAct>
-      ),
-    found: (
-      <MainAct onward onClick={toCut}>
-        To the card
-      </MainAct>
-    ),
-  }[at];
-
   return (
     <MachineFrame
       station="pickup"
@@ -233,7 +154,7 @@ export function Pickup() {
         </div>
       }
       bar={
-        <Bar main={main}>
+        <Bar main={<PickupMain at={at} look={look} eye={eye} onReady={() => setReady(true)} onDone={again} />}>
           {!['swing', 'slack', 'face', 'found'].includes(at) && (
             <SideAct
               onClick={() => {

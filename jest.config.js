@@ -2,7 +2,7 @@
 export default {
   testEnvironment: 'node',
   // the views are driven key by key, and a busy machine is slow at it
-  testTimeout: 30_000,
+  testTimeout: 90_000,
   // nothing else runs beside the tests; one processor is otherwise left idle
   maxWorkers: '100%',
   setupFiles: ['fake-indexeddb/auto'],

@@ -5,7 +5,8 @@ import { demoJobs, demoShop } from '../../demo/index.ts';
 import type { CalcWorker } from '../workers/protocol.ts';
 
 // a failure names what was sought; the whole page beside it hides that
-configure({ getElementError: (message) => new Error(message ?? 'not found') });
+// and a machine that is busy with other tests beside this one takes its time
+configure({ asyncUtilTimeout: 5000, getElementError: (message) => new Error(message ?? 'not found') });
 
 /**
  * The worker's own functions without a thread: comlink is replaced, so that what the worker exposes is what the page

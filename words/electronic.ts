@@ -22,7 +22,13 @@ export function electronicRows(v: ElectronicView, lead: Rational, how: TypedHow 
             ? 'exact'
             : `rounded, ${ppmText(v.typed.errorPpm)}${v.overThreadMm === null ? '' : `: ${mm(v.overThreadMm)} over the thread`}`,
         )
-      : row('Lead to type in', pitchText(lead, u), 'how this lathe takes it is not said: on its page'),
+      : row(
+          'Lead to type in',
+          pitchText(lead, u),
+          how
+            ? 'to the decimals that it takes this rounds to nothing: look at its page'
+            : 'how this lathe takes it is not said: on its page',
+        ),
     row(
       'Stop at',
       v.stopMm === null ? 'not said' : z(v.stopMm),

@@ -48,7 +48,7 @@ export const fitOfJob = (job: Job): FitPlan | null => {
 
 export interface GearState {
   readonly target: Rational;
-  /** Lead really cut by the chosen train (or as an electronic leadscrew takes it). Null: no train chosen. */
+  /** Lead really cut by the chosen train (or as an electronic leadscrew takes it). Null: no train chosen, or a lead that cannot be typed. */
   readonly lead: Rational | null;
   readonly errorPpm: number | null;
 }
@@ -62,8 +62,9 @@ export function gearState(job: Job, shop: Shop): GearState | null {
   if (!lathe) return { target, lead: null, errorPpm: null };
   if (!isGeared(lathe)) {
     // what is typed in is cut, to as many decimals as it takes
-    const typed = lathe.kind === 'electronic' && lathe.typed ? typedLead(target, lathe.typed) : null;
-    return { target, lead: typed?.lead ?? target, errorPpm: typed?.errorPpm ?? 0 };
+    const how = lathe.kind === 'electronic' ? lathe.typed : null;
+    const cut = how === null ? { lead: target, errorPpm: 0 } : typedLead(target, how);
+    return { target, lead: cut?.lead ?? null, errorPpm: cut?.errorPpm ?? null };
   }
   if (!job.gears.train) return { target, lead: null, errorPpm: null };
   const lead = leadOfTrain(job.gears.train, exact(lathe.leadscrew), exact(lathe.fixedRatio));

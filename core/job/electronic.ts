@@ -11,7 +11,7 @@ import { setupOf } from './setupView.ts';
 
 /** What an electronic leadscrew is told, and where its carriage has to go for it. Places from the face, minus towards the headstock. */
 export interface ElectronicView {
-  /** Null: nobody has said how this lathe takes a lead. */
+  /** Null: nobody has said how this lathe takes a lead, or this one rounds to nothing. */
   readonly typed: TypedLead | null;
   /** How far the typed lead is out over the thread, mm; null: no length, or not known how it is typed. */
   readonly overThreadMm: number | null;

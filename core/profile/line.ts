@@ -1,5 +1,6 @@
 // in the innermost loops a look-up of the global would take longer than the sum
 const { abs, max, sqrt } = Math;
+
 /** y = a + b x, without what lies far off. */
 export interface Line {
   readonly a: number;
@@ -18,6 +19,24 @@ export const median = (list: readonly number[]): number => {
   const m = s.length >> 1;
   return s.length === 0 ? NaN : s.length % 2 ? (s[m] ?? NaN) : ((s[m - 1] ?? 0) + (s[m] ?? 0)) / 2;
 };
+
+/** Scatter of a list about its own middle, as a standard deviation would be without what lies far off: 1.4826 times the median distance. */
+export function scatterOf(list: readonly number[], about = median(list)): number {
+  return MAD * median(list.map((v) => abs(v - about)));
+}
+/** Of a normal scatter the median distance is 0.6745 of its standard deviation. */
+const MAD = 1.4826;
+
+/** Least and greatest of a list, however long: a call takes only so many at once. */
+export function rangeOf(list: ArrayLike<number>): readonly [number, number] {
+  let [least, most] = [Infinity, -Infinity];
+  for (let i = 0; i < list.length; i += 1) {
+    const v = list[i] ?? NaN;
+    if (v < least) least = v;
+    if (v > most) most = v;
+  }
+  return [least, most];
+}
 
 /** Robust straight line by reweighted least squares. @throws RangeError under two points */
 export function robustLine(x: readonly number[], y: readonly number[], least = 1e-9): Line {
@@ -38,7 +57,7 @@ export function robustLine(x: readonly number[], y: readonly number[], least = 1
     b = spread > 0 ? (sxy - (sx * sy) / sw) / spread : 0;
     a = (sy - b * sx) / sw;
     const off = x.map((xi, i) => (y[i] ?? 0) - a - b * xi);
-    const mad = max(least, 1.4826 * median(off.map(abs)));
+    const mad = max(least, scatterOf(off, 0));
     w = off.map((r) => {
       const u = r / (FAR * mad);
       return abs(u) < 1 ? (1 - u * u) ** 2 : 0;

@@ -1,4 +1,4 @@
-import { median } from './line.ts';
+import { scatterOf } from './line.ts';
 import type { EdgePoints } from './edges.ts';
 
 /** A round pin seen beside the part, px. */
@@ -30,7 +30,7 @@ export function pinOf(p: EdgePoints): PinSeen | null {
   const cv = (svz * suu - suz * suv) / det;
   const r = Math.sqrt(cu * cu + cv * cv + (suu + svv) / n);
   const off = Array.from(p.x, (x, i) => Math.hypot(x - mx - cu, (p.y[i] ?? 0) - my - cv) - r);
-  const scatterPx = 1.4826 * median(off.map(Math.abs));
+  const scatterPx = scatterOf(off, 0);
   // all round: an arc alone says little of its circle
   const turns = new Set(
     Array.from(p.x, (x, i) => Math.floor((Math.atan2((p.y[i] ?? 0) - my - cv, x - mx - cu) / Math.PI + 1) * 8)),

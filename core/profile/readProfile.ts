@@ -1,12 +1,13 @@
+import { cosDeg, degrees, sinDeg, tanDeg } from '../quantity/units.ts';
 import { components, edgeOf, type EdgePoints } from './edges.ts';
 import { reduced, type Grey } from './grey.ts';
 import { levelsOf } from './levels.ts';
-import { median, robustLine } from './line.ts';
+import { median, rangeOf, robustLine } from './line.ts';
 import { between, parity, widthsAlike } from './across.ts';
 import { axialOf, flankOf, type FlankRead } from './section.ts';
 import { pinOf, type PinSeen } from './pin.ts';
 import { wearOf, type WearSeen } from './wearSeen.ts';
-import { angleOf, foldOf, laid, periodOf, type Edge, type Folded } from './teeth.ts';
+import { angleOf, crestsOf, foldOf, laid, periodOf, type Edge, type Folded } from './teeth.ts';
 
 /** Value with its standard uncertainty. */
 export interface Told {
@@ -57,8 +58,6 @@ export interface ProfileRead {
 }
 
 const MOST_SMALL = 400;
-const deg = (rad: number): number => (rad * 180) / Math.PI;
-const rad = (d: number): number => (d * Math.PI) / 180;
 
 const none = (asks: readonly ProfileAsk[], rotationDeg = 0, blurPx = 0): ProfileRead => ({
   confident: false,
@@ -106,7 +105,6 @@ export function readProfile(g: Grey, ask: ProfileAskedFor): ProfileRead {
     return e ? [e] : [];
   });
   const plain = (p: { readonly x: Float64Array }): boolean => p.x.length > 0.25 * g.w;
-  if (edges.length === 0) return none(['nothing-repeats'], about, blurPx);
   const [first] = edges;
   if (!first) return none(['nothing-repeats'], about, blurPx);
   if (edges.length === 1 && plain(first.side === -1 ? lower : upper)) return none(['rack'], about, blurPx);
@@ -171,7 +169,7 @@ export function readProfile(g: Grey, ask: ProfileAskedFor): ProfileRead {
     diameterUncertaintyPx: uncertaintyPx,
     left: helix(left),
     right: helix(right),
-    taper: both ? 2 * Math.tan(rad(both[1].laid.deg - both[0].laid.deg) / 2) : null,
+    taper: both ? 2 * tanDeg((both[1].laid.deg - both[0].laid.deg) / 2) : null,
     wear: wearOf(edges, axisDeg),
     blurPx,
     pxPerMm: scale,
@@ -185,12 +183,12 @@ const PIN_LENS = 0.0015;
 
 /** Crests of the teeth used lie on a curve rather than a line: by more than a pixel, and with less than half of the scatter. */
 function bowed(e: Edge): boolean {
-  const used = e.fold.teeth.filter((t) => e.fold.used.includes(t.k) && !Number.isNaN(t.crest));
+  const used = crestsOf(e.fold);
   if (used.length < LEAST_BOWED) return false;
   const k = used.map((t) => t.k);
-  const [from, to] = [Math.min(...k), Math.max(...k)];
+  const [from, to] = rangeOf(k);
   const x = k.map((v) => (2 * (v - from)) / (to - from) - 1);
-  const h = used.map((t) => t.crest);
+  const h = used.map((t) => t.h);
   const line = robustLine(x, h, 0.02);
   const off = h.map((v, i) => v - line.a - line.b * (x[i] ?? 0));
   // what a parabola would take out of it
@@ -214,7 +212,7 @@ function leaning(pixels: Int32Array, w: number): number {
   }
   const all = [...low].sort((a, b) => a[0] - b[0]);
   const xs = all.map(([x]) => x);
-  return deg(
+  return degrees(
     Math.atan(
       robustLine(
         xs,
@@ -227,9 +225,10 @@ function leaning(pixels: Int32Array, w: number): number {
 
 /** Points whose way out lies above or below the part's own line; those that face along it are its ends. */
 function sidesOf(p: EdgePoints, about: number) {
-  const [c, s] = [Math.cos(rad(about)), Math.sin(rad(about))];
+  const [c, s] = [cosDeg(about), sinDeg(about)];
   const across = Array.from(p.x, (x, i) => -x * s + (p.y[i] ?? 0) * c);
-  const middle = (Math.min(...sample(across)) + Math.max(...sample(across))) / 2;
+  const [low, high] = rangeOf(across);
+  const middle = (low + high) / 2;
   const of = (side: 1 | -1): { x: Float64Array; y: Float64Array } => {
     const xs: number[] = [];
     const ys: number[] = [];
@@ -244,15 +243,9 @@ function sidesOf(p: EdgePoints, about: number) {
   };
   return { upper: of(-1), lower: of(1) };
 }
-/** A spread of so many is enough for the extremes of a list too long to be handed over at once. */
-const sample = (list: readonly number[]): number[] => {
-  const every = Math.max(1, Math.floor(list.length / 20_000));
-  return list.filter((_, i) => i % every === 0);
-};
-
 /** One sigma of the blur, smoothing taken out again. */
 function blurOf(p: EdgePoints): number {
-  const g = median(sample(Array.from(p.steep)));
+  const g = median(Array.from(p.steep));
   const all = 1 / (Math.sqrt(2 * Math.PI) * g);
   return Math.sqrt(Math.max(0, all * all - 1));
 }
@@ -267,15 +260,15 @@ function edgeRead(p: { x: Float64Array; y: Float64Array }, side: 1 | -1, about: 
   // crests and flanks of all teeth say how the edge lies better than the heights' own crowd
   for (let round = 0; fold && round < 3; round += 1) {
     const f: Folded = fold;
-    const used = f.teeth.filter((t) => f.used.includes(t.k) && !Number.isNaN(t.crest));
+    const used = crestsOf(f);
     if (used.length < 3) break;
     const slope = robustLine(
       used.map((t) => t.k * f.pitchPx),
-      used.map((t) => t.crest),
+      used.map((t) => t.h),
       0.05,
     ).b;
     if (Math.abs(slope) < 1e-5) break;
-    tilt += side * deg(Math.atan(slope));
+    tilt += side * degrees(Math.atan(slope));
     e = laid(p.x, p.y, tilt, side);
     fold = foldOf(e, f.pitchPx);
   }
@@ -284,7 +277,7 @@ function edgeRead(p: { x: Float64Array; y: Float64Array }, side: 1 | -1, about: 
 
 function pitchOf(edges: readonly Edge[], axisDeg: number): Told {
   const each = edges.map((e) => ({
-    value: e.fold.pitchPx * Math.cos(rad(e.laid.deg - axisDeg)),
+    value: e.fold.pitchPx * cosDeg(e.laid.deg - axisDeg),
     sigma: Math.max(1e-4, e.fold.pitchSigma),
   }));
   const w = each.map((x) => 1 / x.sigma ** 2);

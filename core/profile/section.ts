@@ -1,8 +1,6 @@
-import { median, robustLine } from './line.ts';
+import { degrees, tanDeg } from '../quantity/units.ts';
+import { robustLine, scatterOf } from './line.ts';
 import type { Edge } from './teeth.ts';
-
-const deg = (r: number): number => (r * 180) / Math.PI;
-const rad = (d: number): number => (d * Math.PI) / 180;
 
 export interface FlankRead {
   readonly apparentDeg: number;
@@ -39,12 +37,11 @@ export function flankOf(
     if (us.length < 12) return null;
     const turn = (which === 'left' ? 1 : -1) * e.side * (e.laid.deg - axisDeg) * -1;
     const sign = which === 'left' ? 1 : -1;
-    slopes.push(deg(Math.atan(sign * slopeOver(us, hs))) + turn);
-    for (const [u, h] of byTooth.values()) if (u.length >= 5) each.push(deg(Math.atan(sign * slopeOver(u, h))));
+    slopes.push(degrees(Math.atan(sign * slopeOver(us, hs))) + turn);
+    for (const [u, h] of byTooth.values()) if (u.length >= 5) each.push(degrees(Math.atan(sign * slopeOver(u, h))));
   }
   const apparentDeg = slopes.reduce((s, x) => s + x, 0) / slopes.length;
-  const scatter =
-    each.length > 2 ? (1.4826 * median(each.map((x) => Math.abs(x - median(each))))) / Math.sqrt(each.length) : 0.5;
+  const scatter = each.length > 2 ? scatterOf(each) / Math.sqrt(each.length) : 0.5;
   const apart = slopes.length === 2 ? Math.abs((slopes[0] ?? 0) - (slopes[1] ?? 0)) / 2 : 0;
   return { apparentDeg, uncertaintyDeg: Math.hypot(scatter, apart / Math.SQRT2, FLANK_FLOOR_DEG) };
 }
@@ -71,21 +68,17 @@ export function axialOf(
     readonly leadAngleDeg: number | null;
   },
 ): number | null {
-  const slope = Math.tan(rad(apparentDeg));
+  const slope = tanDeg(apparentDeg);
   if (!(slope > 0.02)) return null;
   const c = (p.pitchPx * p.starts) / (2 * Math.PI);
   // the lead angle at the pitch diameter says what c / y is, where no radius is known
   const over =
-    p.leadAngleDeg !== null
-      ? Math.tan(rad(p.leadAngleDeg))
-      : p.radiusPx === null
-        ? null
-        : c / (p.radiusPx - p.depthPx / 2);
+    p.leadAngleDeg !== null ? tanDeg(p.leadAngleDeg) : p.radiusPx === null ? null : c / (p.radiusPx - p.depthPx / 2);
   if (over === null) return null;
   const psi = Math.atan(over / slope);
   const y = c / over;
   const crest = p.radiusPx ?? y + p.depthPx / 2;
   // somewhat above the middle: there most of the flank that is looked at still throws its own shadow
   if ((y + OUTER * p.depthPx) / Math.cos(psi) > crest) return null;
-  return deg(Math.atan(slope * Math.cos(psi)));
+  return degrees(Math.atan(slope * Math.cos(psi)));
 }

@@ -1,8 +1,9 @@
 import FFT from 'fft.js';
-import { median, robustLine } from './line.ts';
+import { cosDeg, sinDeg } from '../quantity/units.ts';
+import { median, rangeOf, robustLine } from './line.ts';
 
 // in the innermost loops a look-up of the global would take longer than the sum
-const { PI, SQRT2, abs, ceil, cos, floor, hypot, log2, max, min, sin } = Math;
+const { SQRT2, abs, ceil, floor, hypot, log2, max, min } = Math;
 
 /** One edge of the part laid level: along it, and out of the part, px. */
 export interface Laid {
@@ -21,7 +22,7 @@ export interface Edge {
 
 /** How sharp the heights lie where the points are turned level by an angle: flats and crests then fall into few bins. */
 function sharpness(x: Float64Array, y: Float64Array, deg: number): number {
-  const [c, s] = [cos((deg * PI) / 180), sin((deg * PI) / 180)];
+  const [c, s] = [cosDeg(deg), sinDeg(deg)];
   const count = new Map<number, number>();
   for (let i = 0; i < x.length; i += 1) {
     const v = -(x[i] ?? 0) * s + (y[i] ?? 0) * c;
@@ -55,7 +56,7 @@ export function angleOf(x: Float64Array, y: Float64Array, about: number): number
 
 /** Turned level. @param outward +1 where out of the part is down in the picture */
 export function laid(x: Float64Array, y: Float64Array, deg: number, outward: 1 | -1): Laid {
-  const [c, s] = [cos((deg * PI) / 180), sin((deg * PI) / 180)];
+  const [c, s] = [cosDeg(deg), sinDeg(deg)];
   const z = new Float64Array(x.length);
   const h = new Float64Array(x.length);
   for (let i = 0; i < x.length; i += 1) {
@@ -68,8 +69,8 @@ export function laid(x: Float64Array, y: Float64Array, deg: number, outward: 1 |
 /** The period of an edge; null where nothing repeats. @returns px, and how well it repeats, 0 to 1 */
 export function periodOf(e: Laid): { readonly px: number; readonly strength: number } | null {
   if (e.z.length < 60) return null;
-  const from = min(...e.z);
-  const n = floor(max(...e.z) - from);
+  const [from, to] = rangeOf(e.z);
+  const n = floor(to - from);
   if (n < 30) return null;
   const sum = new Float64Array(n);
   const count = new Float64Array(n);
@@ -92,8 +93,8 @@ export function periodOf(e: Laid): { readonly px: number; readonly strength: num
   const mean = p.reduce((s, v) => s + v, 0) / n;
   const level = p.map((v) => v - mean);
   const slope = level.map((v, i) => (level[i + 2] ?? v) - (level[i - 2] ?? v));
-  const best = [correlated(level), correlated(slope)];
-  const r = (best[0] ?? []).map((v, i) => (v + (best[1]?.[i] ?? 0)) / 2);
+  const ofSlope = correlated(slope);
+  const r = correlated(level).map((v, i) => (v + (ofSlope[i] ?? 0)) / 2);
   let top = 0;
   const peaks: [number, number][] = [];
   for (let k = 5; k < min(r.length - 1, n / 2); k += 1) {
@@ -159,6 +160,10 @@ export interface Folded {
   readonly h: Float64Array;
   readonly tooth: Int32Array;
 }
+
+/** Crest of every tooth that is used, by the tooth's number. */
+export const crestsOf = (f: Folded): readonly { readonly k: number; readonly h: number }[] =>
+  f.teeth.filter((t) => f.used.includes(t.k) && !Number.isNaN(t.crest)).map((t) => ({ k: t.k, h: t.crest }));
 
 const BINS = 120;
 const ROUNDS_FOLD = 9;

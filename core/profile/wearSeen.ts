@@ -1,4 +1,5 @@
-import { median } from './line.ts';
+import { cosDeg } from '../quantity/units.ts';
+import { median, scatterOf } from './line.ts';
 import type { Edge } from './teeth.ts';
 
 /** A stretch that is worn, along the axis of the picture, px. */
@@ -24,7 +25,7 @@ export function wearOf(edges: readonly Edge[], axisDeg: number): WearSeen[] {
   for (const e of edges) {
     const { teeth, pitchPx, ridgePx } = e.fold;
     // along the mean axis, from the upper left corner of the picture
-    const along = (k: number): number => (ridgePx + k * pitchPx) * Math.cos(((e.laid.deg - axisDeg) * Math.PI) / 180);
+    const along = (k: number): number => (ridgePx + k * pitchPx) * cosDeg(e.laid.deg - axisDeg);
     const crest = median(teeth.filter((t) => !Number.isNaN(t.crest)).map((t) => t.crest));
     const lost = {
       left: teeth.map((t) => t.left),
@@ -36,8 +37,7 @@ export function wearOf(edges: readonly Edge[], axisDeg: number): WearSeen[] {
     found.push(...(flanks.length > 0 ? flanks : stretches('crest', lost.crest, flat(lost.crest))));
 
     function stretches(where: WearSeen['where'], all: readonly number[], seen: readonly number[]): WearSeen[] {
-      const scatter = 1.4826 * median(seen.map((v) => Math.abs(v - median(seen))));
-      const most = Math.max(LEAST_PX, SCATTERS * scatter);
+      const most = Math.max(LEAST_PX, SCATTERS * scatterOf(seen));
       const out: WearSeen[] = [];
       let run: number[] = [];
       const end = (): void => {

@@ -1,3 +1,5 @@
+import { onCircle } from './circle.ts';
+
 /** The chasing dial as it looks: its marks, those that may be used filled in blue, 0 at the pointer. */
 export function ChaserDial({
   marks,
@@ -10,8 +12,8 @@ export function ChaserDial({
   readonly label?: string;
 }) {
   const at = (i: number, r: number): [number, number] => {
-    const t = (2 * Math.PI * i) / marks - Math.PI / 2;
-    return [100 + r * Math.cos(t), 100 + r * Math.sin(t)];
+    const { x, y } = onCircle({ x: 100, y: 100 }, r, (360 * i) / marks);
+    return [x, y];
   };
   return (
     <svg

@@ -1,5 +1,6 @@
 import { markAt, type HalfNutsRound, type Shut } from '../../core/practice/halfNuts.ts';
 import { exact, numberOf } from '../../core/quantity/rational.ts';
+import { onCircle, type Spot } from './circle.ts';
 import { Plate, type Size } from './Plate.tsx';
 
 interface Props {
@@ -25,14 +26,10 @@ function Drawing({ r, passed, shut, would, w, h }: Props & Size) {
   const dial = Math.min(w * 0.26, h * 0.27);
   const c = { x: dial + 48, y: dial + 64 };
   const at = markAt(r, passed);
-  const point = (i: number, rad: number): { x: number; y: number } => {
-    const t = ((i - at) * 2 * Math.PI) / r.marks - Math.PI / 2;
-    return { x: c.x + rad * Math.cos(t), y: c.y + rad * Math.sin(t) };
-  };
+  const point = (i: number, r0: number): Spot => onCircle(c, r0, ((i - at) * 360) / r.marks);
   const pivot = { x: Math.min(w - 120, c.x + dial + 110), y: c.y + dial * 0.4 };
   const arm = dial * 0.95;
-  const lever = ((shut ? 28 : -55) * Math.PI) / 180;
-  const knob = { x: pivot.x + arm * Math.cos(lever), y: pivot.y + arm * Math.sin(lever) };
+  const knob = onCircle(pivot, arm, shut ? 118 : 35);
   const shown = shut ?? would;
   const off = shown ? numberOf(exact(shown.offLeads)) : null;
   const top = h * 0.76;

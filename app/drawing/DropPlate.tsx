@@ -1,10 +1,11 @@
+import type { ReactNode } from 'react';
 import { scaleLinear } from 'd3-scale';
 import type { ToolOutline } from '../../core/cutting/tip.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { Compass } from './marks.tsx';
 import { Plate, type Size } from './Plate.tsx';
-import { outlinePoints, pathOf } from './toolPath.ts';
+import { outlinePoints, toolStanding } from './toolPath.ts';
 
 interface Props {
   readonly tool: ToolOutline;
@@ -53,17 +54,23 @@ function Drawing(p: Props & Size) {
     .join('');
   const wall = `M-20 ${surface}${cut}L${face} ${surface}V${internal ? h + 20 : -20}H-20Z`;
   const long = Math.min(h * 0.2, pitchMm * 2.4 * scale);
-  const toolAt = (x: number, tip: number): string =>
-    pathOf(
-      outlinePoints(tool, leftHand, long / scale).map((q) => ({
-        x: x + q.x * scale,
-        y: tip - up * (long - q.y * scale),
-      })),
-    );
+  const toolAt = (x: number, tipY: number): string => toolStanding(tool, leftHand, { x, tipY, up, long, scale });
   const arc = surface - up * (long + 46);
   const step = (startMm ?? s) > g ? leadMm * scale : -leadMm * scale;
   const arcs = Array.from({ length: leads }, () => `q${step / 2} ${up * 18} ${step} 0`).join('');
-  const text = (mm: number): string => `${mm >= 0 ? '+' : ''}${lengthText(mm, unit, { ...FINE, bare: true })}`;
+  const place = (mm: number, fill: string): ReactNode => (
+    <text
+      x={z(mm)}
+      y={arc - up * 30 + 7}
+      textAnchor="middle"
+      fontSize="22"
+      fontWeight="700"
+      fill={fill}
+      fontFamily="var(--font-mono)"
+    >
+      {`${mm >= 0 ? '+' : ''}${lengthText(mm, unit, { ...FINE, bare: true })}`}
+    </text>
+  );
   const numbers = grooveMm === null ? [] : grooves.map((x, i) => ({ x, n: i + 1 })).filter(({ x }) => x >= z(g) - 1);
   return (
     <>
@@ -86,17 +93,7 @@ function Drawing(p: Props & Size) {
         <>
           <path d={toolAt(z(g), y(depthMm * 0.97))} fill="url(#steel)" stroke="var(--deep)" strokeWidth="1.5" />
           <path d={`M${z(g)} ${surface - up * (long * 0.5)}V${arc}`} stroke="var(--straw)" strokeWidth="2" />
-          <text
-            x={z(g)}
-            y={arc - up * 30 + 7}
-            textAnchor="middle"
-            fontSize="22"
-            fontWeight="700"
-            fill="var(--scribe)"
-            fontFamily="var(--font-mono)"
-          >
-            {text(g)}
-          </text>
+          {place(g, 'var(--scribe)')}
         </>
       )}
       {grooveMm !== null && startMm !== null && (
@@ -109,17 +106,7 @@ function Drawing(p: Props & Size) {
             strokeDasharray="8 6"
           />
           <path d={`M${z(g)} ${arc}${arcs}`} fill="none" stroke="var(--straw)" strokeWidth="3" />
-          <text
-            x={z(s)}
-            y={arc - up * 30 + 7}
-            textAnchor="middle"
-            fontSize="22"
-            fontWeight="700"
-            fill="var(--straw)"
-            fontFamily="var(--font-mono)"
-          >
-            {text(s)}
-          </text>
+          {place(s, 'var(--straw)')}
           <text
             x={(z(g) + z(s)) / 2}
             y={arc - up * 62 + 7}

@@ -2,7 +2,7 @@ import type { PointerEvent } from 'react';
 import type { ToolOutline } from '../../core/cutting/tip.ts';
 import { Compass } from './marks.tsx';
 import { Plate, type Size } from './Plate.tsx';
-import { outlinePoints, pathOf } from './toolPath.ts';
+import { outlinePoints, toolStanding } from './toolPath.ts';
 
 interface Props {
   readonly tool: ToolOutline;
@@ -72,12 +72,7 @@ function Drawing({ tool, pitchMm, leftHand, internal, depthMm, at, onAt, w, h }:
       />
       {x !== null && (
         <path
-          d={pathOf(
-            outlinePoints(tool, leftHand, long / scale).map((q) => ({
-              x: x + q.x * scale,
-              y: strip - up * (14 + long - q.y * scale),
-            })),
-          )}
+          d={toolStanding(tool, leftHand, { x, tipY: strip - up * 14, up, long, scale })}
           fill="url(#steel)"
           stroke="var(--deep)"
           strokeWidth="1.5"

@@ -1,6 +1,6 @@
 import type { GrooveRound, GrooveState } from '../../core/practice/groove.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
-import type { UnitSystem } from '../../core/quantity/units.ts';
+import { tanDeg, type UnitSystem } from '../../core/quantity/units.ts';
 import { Compass } from './marks.tsx';
 import { Plate, type Size } from './Plate.tsx';
 
@@ -14,8 +14,6 @@ interface Props {
   readonly unit: UnitSystem;
 }
 
-const tan = (deg: number): number => Math.tan((deg * Math.PI) / 180);
-
 /** Tool and old groove from above, and the drive with its slack below. */
 export function GroovePracticePlate(p: Props) {
   return (
@@ -28,7 +26,7 @@ export function GroovePracticePlate(p: Props) {
 
 function Drawing({ r, s, seenMm, shown, unit, w, h }: Props & Size) {
   const scale = (w * 0.42) / r.pitchMm;
-  const slope = tan(r.flankDeg);
+  const slope = tanDeg(r.flankDeg);
   const depth = Math.min((0.375 * r.pitchMm) / slope, 0.6 * r.pitchMm);
   const deep = Math.min(depth * scale, h * 0.26);
   const surface = h * 0.42;

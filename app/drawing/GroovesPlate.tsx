@@ -3,7 +3,7 @@ import { tanDeg } from '../../core/quantity/units.ts';
 import type { Move } from '../../core/job/pickupMove.ts';
 import { Arrow, Compass } from './marks.tsx';
 import { Plate, type Size } from './Plate.tsx';
-import { outlinePoints, pathOf } from './toolPath.ts';
+import { outlinePoints, toolStanding } from './toolPath.ts';
 
 interface Props {
   readonly tool: ToolOutline;
@@ -46,13 +46,7 @@ function Drawing({ tool, pitchMm, leftHand, internal, offsetMm, move, depthMm, w
     .join('')}L${w} ${surface}V${internal ? h : 0}H0Z`;
   const stand = Math.max(26, h * 0.07);
   const long = h * 0.32;
-  const toolAt = (tx: number, tipY: number): string =>
-    pathOf(
-      outlinePoints(tool, leftHand, long / scale).map((q) => ({
-        x: tx + q.x * scale,
-        y: tipY - up * (long - q.y * scale),
-      })),
-    );
+  const toolAt = (x: number, tipY: number): string => toolStanding(tool, leftHand, { x, tipY, up, long, scale });
   const tipY = surface - up * stand;
   const axial = move && (move.way === 'parallel' ? move.axialMm : move.way === 'angled' ? off : null);
   const target = axial === null || axial === undefined ? null : middle - axial * scale;

@@ -1,6 +1,6 @@
 import { readWith, type SlipRound } from '../../core/practice/slip.ts';
 import { lengthText } from '../../core/quantity/format.ts';
-import type { UnitSystem } from '../../core/quantity/units.ts';
+import { tanDeg, type UnitSystem } from '../../core/quantity/units.ts';
 import { Plate, type Size } from './Plate.tsx';
 
 interface Props {
@@ -21,8 +21,6 @@ export function ScratchPlate(p: Props) {
   );
 }
 
-const tan = (deg: number): number => Math.tan((deg * Math.PI) / 180);
-
 function Drawing({ r, shown, unit, w, h }: Props & Size) {
   const { card, read } = r;
   const should = readWith(card, { is: 'nothing' });
@@ -39,7 +37,7 @@ function Drawing({ r, shown, unit, w, h }: Props & Size) {
   const scale = Math.min((h * 0.2) / Math.max(read.depth, should.depth), (w * 0.36) / card.pitchMm);
   const c = { x: w * 0.68, y: h * 0.24 };
   const groove = (depth: number, flank: number): string => {
-    const half = depth * tan(flank) * scale;
+    const half = depth * tanDeg(flank) * scale;
     const flat = 0.1 * card.pitchMm * scale;
     return `M${c.x - half - flat - 60} ${c.y}H${c.x - half - flat}L${c.x - flat} ${c.y + depth * scale}H${c.x + flat}L${c.x + half + flat} ${c.y}H${c.x + half + flat + 60}`;
   };

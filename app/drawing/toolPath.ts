@@ -23,3 +23,19 @@ export function outlinePoints(tool: ToolOutline, leftHand: boolean, depthMm: num
 }
 export const pathOf = (points: readonly { readonly x: number; readonly y: number }[], close = true): string =>
   `M${points.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}${close ? 'Z' : ''}`;
+
+/**
+ * The tool itself on a plate, its tip at a place in px and its shank away from the metal. @param up -1 where the metal lies above
+ * it, 1 in a nut @param long how much of it is drawn, px
+ */
+export const toolStanding = (
+  tool: ToolOutline,
+  leftHand: boolean,
+  at: { readonly x: number; readonly tipY: number; readonly up: 1 | -1; readonly long: number; readonly scale: number },
+): string =>
+  pathOf(
+    outlinePoints(tool, leftHand, at.long / at.scale).map((q) => ({
+      x: at.x + q.x * at.scale,
+      y: at.tipY - at.up * (at.long - q.y * at.scale),
+    })),
+  );

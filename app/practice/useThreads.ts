@@ -13,9 +13,11 @@ export function useThreads(): readonly { readonly title: string; readonly thread
     loadRows().then(
       (rows) => {
         const seen = new Map<string, string>();
-        for (const r of rows.toSorted((a, b) => b.touched - a.touched))
+        for (const r of rows.toSorted((a, b) => b.touched - a.touched)) {
+          if (seen.size === MOST) break;
           if (r.thread !== null && !seen.has(r.thread) && leadOfName(r.thread) !== null) seen.set(r.thread, r.title);
-        if (here) setThreads([...seen].slice(0, MOST).map(([thread, title]) => ({ thread, title })));
+        }
+        if (here) setThreads([...seen].map(([thread, title]) => ({ thread, title })));
       },
       // the practice does without them
       () => undefined,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { Bench, named } from '../../app/testing/bench.ts';
+import type { Bench } from '../../app/testing/bench.ts';
+import { named } from '../../app/testing/bench.ts';
 import { electronicRows } from '../../words/electronic.ts';
 import { deeperAt } from '../motion/deeperAt.ts';
 import { typedLead, type TypedHow } from '../motion/typedLead.ts';

@@ -48,10 +48,10 @@ export type Dressed = (typeof DRESSED)[number];
 
 export { TAUGHT_BY };
 /** How an offset was read: by a dial or rule, by eye in the pitch, by touching both flanks, from a run in the air, left over, from the batch's reference. */
-export const OFFSET_BY = ['dial', 'eye', 'flanks', 'judged', 'left', 'taught'] as const;
+const OFFSET_BY = ['dial', 'eye', 'flanks', 'judged', 'left', 'taught'] as const;
 export type OffsetBy = (typeof OFFSET_BY)[number];
 /** How a place was judged in the air: nothing to be seen, by eye in the pitch, by a dial. */
-export const JUDGED_BY = ['in', 'eye', 'dial'] as const;
+const JUDGED_BY = ['in', 'eye', 'dial'] as const;
 export type JudgedBy = (typeof JUDGED_BY)[number];
 
 /** What each kind of event tells besides who, when and where. */

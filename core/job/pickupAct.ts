@@ -4,8 +4,7 @@ import { wayOf, type PickupAnswer } from './pickupMove.ts';
 import type { Job, Shop } from './schema.ts';
 
 /** One thing to do while an old groove is found again. */
-export const PICKUP_ACTS = ['swing', 'slack', 'look', 'face', 'drop', 'move', 'key', 'judge', 'found'] as const;
-export type PickupAct = (typeof PICKUP_ACTS)[number];
+export type PickupAct = 'swing' | 'slack' | 'look' | 'face' | 'drop' | 'move' | 'key' | 'judge' | 'found';
 
 export interface PickupActs {
   /** All of them for this way on this lathe, in order. */

@@ -1,4 +1,5 @@
 import { programOf } from '../motion/iso6983.ts';
+import { leadsClear } from '../pickup/dropped.ts';
 import { LEADS_BEFORE, motionOf, type Motion } from '../motion/motion.ts';
 import type { Problem } from '../quantity/outcome.ts';
 import { numberOf, type Rational } from '../quantity/rational.ts';
@@ -19,10 +20,6 @@ export interface JobProgram {
   /** As text in the control's own words; null: its lathe has no control that is described. */
   readonly text: (comments: readonly string[]) => string | null;
 }
-/** How many leads a start that was keyed in lies clear of the thread's edge; one at least, for a control wants its speed. */
-const leadsClear = (startMm: number, leadMm: number, edgeMm: number): number =>
-  Math.max(1, (edgeMm > 0 ? -edgeMm - startMm : startMm) / leadMm);
-
 /** What is not said yet without which nothing can be told. */
 export type ProgramMissing = 'surface' | 'length' | 'speed' | 'groove' | 'plan';
 export type ProgramAnswer =
@@ -67,7 +64,8 @@ export function programOfJob(job: Job, shop: Shop): ProgramAnswer | null {
     threadMm: lengthMm,
     reliefMm: reliefMm ?? 0,
     startLeads:
-      metal.startMm === null ? LEADS_BEFORE : leadsClear(metal.startMm, leadMm, thread.leftHand ? lengthMm : 0),
+      // one at least, for a control wants its speed
+      metal.startMm === null ? LEADS_BEFORE : Math.max(1, leadsClear(metal.startMm, leadMm, thread.leftHand, lengthMm)),
     grooveMm: metal.startMm,
     clearanceMm: 2 * CLEARANCE_MM,
     boreClearMm: fit.make === 'external' || job.setup.barMm === null ? null : surfaceMm - job.setup.barMm,

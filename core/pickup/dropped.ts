@@ -16,19 +16,23 @@ export interface ZStart {
   readonly clearLeads: number;
 }
 
+/** How many leads a start lies clear of where the thread begins: of the face, left-hand of the thread's far end. @param threadMm asked of a left hand */
+export const leadsClear = (zMm: number, leadMm: number, leftHand: boolean, threadMm: number): number =>
+  (leftHand ? -threadMm - zMm : zMm) / leadMm;
+
 /**
  * Where a pass may start so that it falls into the groove: whole leads from where the tool sat, out of the work, at least so many
  * leads clear. A right-hand thread starts beyond the face, a left-hand one on the headstock's side of the thread.
  * @param threadMm length of the thread from the face; asked of a left hand @param leastLeads clear of it, at least
  */
 export function zStart(d: Dropped, threadMm: number, leastLeads: number, leads: number | null = null): ZStart {
-  const edge = d.leftHand ? -threadMm : 0;
   const out = d.leftHand ? -1 : 1;
   const leadMm = numberOf(d.lead);
-  const least = Math.ceil((out * (edge - numberOf(d.z))) / leadMm + leastLeads - 1e-9);
+  const clear = (z: Rational): number => leadsClear(numberOf(z), leadMm, d.leftHand, threadMm);
+  const least = Math.ceil(leastLeads - clear(d.z) - 1e-9);
   const n = leads ?? Math.max(0, least);
   const z = d.z.add(d.lead.mul(exact(String(n * out))));
-  return { z, leads: n, clearLeads: (out * (numberOf(z) - edge)) / leadMm };
+  return { z, leads: n, clearLeads: clear(z) };
 }
 
 /**

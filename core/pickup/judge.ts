@@ -32,7 +32,7 @@ export interface Judged {
 /** So many standard uncertainties are called real: a chance of about one in twenty of being wrong. */
 const REAL = 2;
 /** Places at which a run is judged. Common practice, no source: both ends and the middle. */
-export const JUDGED_PLACES = 3;
+const JUDGED_PLACES = 3;
 
 /**
  * A straight line through what was seen at the places, weighted by how well each was seen: its height is the offset, its slope

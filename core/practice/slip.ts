@@ -1,4 +1,4 @@
-import { cosDeg, tanDeg } from '../quantity/units.ts';
+import { cosDeg } from '../quantity/units.ts';
 import { deal, type Deal } from './deal.ts';
 
 /** One mistake of a set-up. */
@@ -268,5 +268,3 @@ export function likeliestSlip(r: SlipRound): Slip {
   return r.choices.reduce((best, s) => (off(s) < off(best) ? s : best));
 }
 export const gradeSlip = (r: SlipRound, chosen: Slip): string => (chosen === r.right ? '' : r.right.is);
-/** How much of the thread's depth is in the flank, for the picture: tan of the flank read. */
-export const slopeRead = (r: SlipRound): number => tanDeg(r.read.flank);

@@ -12,7 +12,7 @@ export interface Levels {
 }
 
 /** The grey that parts two classes best. @see Otsu, IEEE Trans. SMC 9 (1979) 62 */
-export function parting(data: Float32Array): number {
+function parting(data: Float32Array): number {
   const bins = new Float64Array(256);
   for (const v of data) bins[Math.max(0, Math.min(255, Math.round(v * 255)))] = (bins[Math.round(v * 255)] ?? 0) + 1;
   let sum = 0;

@@ -35,7 +35,7 @@ const TURNS = 64;
  * The silhouette of the helicoid as a lamp far away throws it: at each place the greatest height over the turn about the axis
  * of r(z - lead psi / 2 pi) cos psi. Parallel light. @returns heights above and below the axis, mm, at each place
  */
-export function silhouette(s: Solid, z: Float64Array): { readonly up: Float64Array; readonly down: Float64Array } {
+function silhouette(s: Solid, z: Float64Array): { readonly up: Float64Array; readonly down: Float64Array } {
   const up = new Float64Array(z.length);
   const down = new Float64Array(z.length);
   const c = s.leadMm / (2 * PI);

@@ -9,6 +9,7 @@ import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
+import { EyeSlider } from './EyeSlider.tsx';
 
 /** The run along the old thread in the air: each place says what is off there, and together they say why. */
 export function JudgePanel() {
@@ -105,23 +106,19 @@ function Place({
         </Button>
       </div>
       <div className="grid grid-cols-2 items-end gap-3 max-xs:grid-cols-1">
-        <label className="grid gap-1 text-sm text-ink2">
-          <span>
-            {eye === 0
-              ? 'Or by eye: the groove\u2019s middle from the point'
-              : `Groove ${ofPitchText(eye)} ${towardsHead(eye)}`}
-          </span>
-          <input
-            type="range"
-            min={-0.5}
-            max={0.5}
+        <div className="text-sm text-ink2">
+          <EyeSlider
+            label={
+              eye === 0
+                ? 'Or by eye: the groove\u2019s middle from the point'
+                : `Groove ${ofPitchText(eye)} ${towardsHead(eye)}`
+            }
+            at={eye}
             step={EYE_STEP / 2}
-            value={-eye}
-            className="h-12 w-full accent-[var(--blue)]"
-            aria-valuetext={`${ofPitchText(eye)} ${towardsHead(eye)}`}
-            onChange={(e) => setEye(-Number(e.target.value))}
+            said={`${ofPitchText(eye)} ${towardsHead(eye)}`}
+            onAt={setEye}
           />
-        </label>
+        </div>
         {eye !== 0 ? (
           <Button big disabled={at === null} onClick={() => say(eye * pitch, 'eye', ofPitchText(eye))}>
             Off by {lengthText(Math.abs(eye) * pitch, u, FINE)} {eye > 0 ? '\u25c2' : '\u25b8'}

@@ -8,9 +8,9 @@ import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';
+import { EyeSlider } from './EyeSlider.tsx';
 
-export const LOOKS = ['eye', 'dial', 'flanks'] as const;
-export type Look = (typeof LOOKS)[number];
+export type Look = 'eye' | 'dial' | 'flanks';
 
 /** How far the groove lies from the tool: by eye in the pitch, as a figure, or from touching both flanks. */
 export function LookPanel({
@@ -53,22 +53,15 @@ function ByEye({ at, onAt }: { readonly at: number | null; readonly onAt: (at: n
   const pitch = pitchMmOf(thread);
   return (
     <div className="grid gap-1">
-      <label className="grid gap-1 text-lg">
-        <span>Where the tool&rsquo;s point stands in the pitch: touch it in the picture, or move this</span>
-        <input
-          type="range"
-          min={-0.5}
-          max={0.5}
+      <div className="text-lg">
+        <EyeSlider
+          label={'Where the tool\u2019s point stands in the pitch: touch it in the picture, or move this'}
+          at={at ?? 0}
           step={EYE_STEP}
-          // the headstock is at the left of the picture, and of this
-          value={at === null ? 0 : -at}
-          className="h-12 w-full accent-[var(--blue)]"
-          aria-valuetext={
-            at === null ? 'not touched yet' : `${ofPitchText(at)} ${towardsHead(at)} of the groove's middle`
-          }
-          onChange={(e) => onAt(-Number(e.target.value))}
+          said={at === null ? 'not touched yet' : `${ofPitchText(at)} ${towardsHead(at)} of the groove's middle`}
+          onAt={onAt}
         />
-      </label>
+      </div>
       {at !== null && (
         <p className="text-2xl font-semibold">
           The groove is <span className="num">{lengthText(Math.abs(at) * pitch, u, FINE)}</span> {towardsHead(-at)} of

@@ -1,3 +1,4 @@
+import { onCircle } from '../../drawing/circle.ts';
 import { Plate, type Size } from '../../drawing/Plate.tsx';
 
 /** The gear that is turned, with the teeth to count in straw, every fifth numbered; the words beside say which way. */
@@ -18,8 +19,8 @@ function Drawing({ gear, teeth, w, h }: Size & { readonly gear: number; readonly
   const [tip, root] = [pitch + m, pitch - 1.25 * m];
   const step = 360 / gear;
   const point = (r: number, a: number): string => {
-    const t = ((a - 90) * Math.PI) / 180;
-    return `${(c.x + r * Math.cos(t)).toFixed(1)} ${(c.y + r * Math.sin(t)).toFixed(1)}`;
+    const { x, y } = onCircle(c, r, a);
+    return `${x.toFixed(1)} ${y.toFixed(1)}`;
   };
   const tooth = (i: number): string => {
     const a = i * step;

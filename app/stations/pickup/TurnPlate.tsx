@@ -1,3 +1,4 @@
+import { onCircle, type Spot } from '../../drawing/circle.ts';
 import { Arrow } from '../../drawing/marks.tsx';
 import { Plate, type Size } from '../../drawing/Plate.tsx';
 
@@ -16,11 +17,8 @@ function Drawing({ deg, direction, w, h }: Size & { readonly deg: number; readon
   const c = { x: w * 0.42, y: h * 0.44 };
   const chuck = Math.min(w * 0.38, h * 0.38);
   const work = chuck * 0.38;
-  const at = (r: number, a: number): { x: number; y: number } => ({
-    // a counts against the clock from the right, as it is seen
-    x: c.x + r * Math.cos((a * Math.PI) / 180),
-    y: c.y - r * Math.sin((a * Math.PI) / 180),
-  });
+  // a counts against the clock from the right, as it is seen
+  const at = (r: number, a: number): Spot => onCircle(c, r, 90 - a);
   // seen from the tailstock with the person at the left the spindle turns against the clock when it runs forward
   const sign = direction === 'forward' ? 1 : -1;
   const from = 90 - (sign * deg) / 2;

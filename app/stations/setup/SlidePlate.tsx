@@ -1,4 +1,5 @@
 import { Compass } from '../../drawing/marks.tsx';
+import { onCircle, type Spot } from '../../drawing/circle.ts';
 import { Plate, type Size } from '../../drawing/Plate.tsx';
 
 interface Props {
@@ -27,10 +28,8 @@ function Drawing({ deg, handle, internal, now, w, h }: Props & Size) {
   const long = h * 0.3;
   const wide = long * 0.42;
   const r = long * 0.86;
-  const at = (a: number, radius: number): { x: number; y: number } => ({
-    x: pivot.x + radius * Math.sin((a * Math.PI) / 180),
-    y: pivot.y + radius * Math.cos((a * Math.PI) / 180),
-  });
+  // counted from below, as the person stands
+  const at = (a: number, radius: number): Spot => onCircle(pivot, radius, 180 - a);
   const mark = handle === 'tailstock' ? deg : -deg;
   const steps = Array.from({ length: 21 }, (_, i) => (mark * i) / 20);
   const top = at(180 - turn, long);

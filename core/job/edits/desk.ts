@@ -1,4 +1,4 @@
-import { Type, type TSchema } from '@sinclair/typebox';
+import { Type } from '@sinclair/typebox';
 import { flanksUnderTool } from '../../cutting/flanks.ts';
 import { clearanceForDutyMm, dutyOf } from '../../fit/duty.ts';
 import { aimProblem } from '../../fit/fit.ts';
@@ -16,10 +16,9 @@ import { oriented, withDimensions } from '../special.ts';
 import { angle, id, positive, text } from '../parts.ts';
 import { JobSchema, ReadingSchema, ThreadSchema, type Job, type Reading, type Shop } from '../schema.ts';
 import { STATIONS, type StationId } from '../stations.ts';
-import { edit, type Before } from './edit.ts';
+import { edit, type Before, some } from './edit.ts';
 
 const { intake, fit, setup, cut, wearMap, part, prove, quantity, record } = JobSchema.properties;
-const some = <T extends TSchema>(schema: T) => Type.Optional(schema);
 const station = Type.Unsafe<StationId>({ type: 'string', enum: [...STATIONS] });
 
 /** Those of the given values that are there. */

@@ -54,6 +54,11 @@ export const event = <F extends Record<string, TSchema>>(
     return 'ok' in made ? made : good({ events: [made] });
   });
 
+/** A field that may be left out. */
+export const some = <T extends TSchema>(schema: T) => Type.Optional(schema);
+/** A length as the ledger keeps it where nobody typed a text. */
+export const shown = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
+
 /** What every edit may say besides its own fields. */
 export const COMMON = {
   id: Type.Optional(Type.Union([Type.Null(), idSchema])),

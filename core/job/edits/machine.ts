@@ -13,11 +13,9 @@ import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { oldGrooveBelowMm } from '../recut.ts';
 import type { Job, Shop } from '../schema.ts';
 import { sideStand } from '../slides.ts';
-import { edit, event } from './edit.ts';
+import { edit, event, some, shown } from './edit.ts';
 
-const some = <T extends TSchema>(schema: T) => Type.Optional(schema);
 const orNull = <T extends TSchema>(schema: T) => Type.Optional(Type.Union([Type.Null(), schema]));
-const shown = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
 
 /** What is done at the lathe: every one of these writes to the ledger. */
 export const MACHINE = {

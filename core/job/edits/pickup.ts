@@ -1,4 +1,3 @@
-import { Type, type TSchema } from '@sinclair/typebox';
 import { bad, good } from '../../quantity/outcome.ts';
 import { exact, numberOf } from '../../quantity/rational.ts';
 import { middleOf } from '../../pickup/flanks.ts';
@@ -10,10 +9,7 @@ import { metalOf } from '../metal.ts';
 import { oneOf, positive, text } from '../parts.ts';
 import { judgedOf } from '../pickupJudged.ts';
 import { pickupMove, restOf, slidesMoved, wayOf } from '../pickupMove.ts';
-import { edit, event } from './edit.ts';
-
-const some = <T extends TSchema>(schema: T) => Type.Optional(schema);
-const shown = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
+import { edit, event, some, shown } from './edit.ts';
 
 /** What is done to find an old groove again: every one of these writes to the ledger. */
 export const PICKUP = {

@@ -1,5 +1,5 @@
+import { leadToType } from './electronic.ts';
 import { FINE, lengthText, percentText, ppmText } from '../core/quantity/format.ts';
-import { pitchText } from '../core/quantity/pitch.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { cutPlan, planRequest } from '../core/job/cutPlan.ts';
 import { nextPass } from '../core/job/nextPass.ts';
@@ -59,7 +59,7 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
       const g = gearState(job, shop);
       const lathe = latheOf(job, shop);
       if (!g || !lathe) return null;
-      if (!isGeared(lathe)) return `${lathe.name}: type in ${pitchText(g.target, system)}`;
+      if (!isGeared(lathe)) return g.lead && `${lathe.name}: type in ${leadToType(g.target, lathe, system)}`;
       if (!job.gears.train || g.errorPpm === null) return null;
       const plain = `${trainText(job.gears.train)}, ${ppmText(g.errorPpm)}`;
       if (g.errorPpm === 0) return plain;
@@ -71,6 +71,13 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
     case 'setup': {
       if (!thread) return null;
       const feed = feedOf(job, metalOf(job));
+      // a control has no slide to swing: the angle is keyed in
+      if (latheOf(job, shop)?.kind === 'control')
+        return feed.slideDeg !== null
+          ? `Infeed at ${feed.slideDeg}\u00b0`
+          : feed.infeed === 'alternate'
+            ? 'Flanks cut in turn'
+            : 'Straight in';
       return feed.slideDeg !== null
         ? `Top slide ${feed.slideDeg}\u00b0 off the cross slide`
         : feed.infeed === 'alternate'

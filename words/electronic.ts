@@ -3,10 +3,18 @@ import { FINE, lengthText, ppmText } from '../core/quantity/format.ts';
 import { pitchText } from '../core/quantity/pitch.ts';
 import type { Rational } from '../core/quantity/rational.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
-import type { TypedHow } from '../core/motion/typedLead.ts';
+import type { Lathe } from '../core/lathe/schema.ts';
+import { typedLead, type TypedHow } from '../core/motion/typedLead.ts';
 import type { ParameterRow } from './program.ts';
 
 const UNIT: Readonly<Record<TypedHow['unit'], string>> = { mm: 'mm', in: 'in', tpi: 'turns an inch' };
+
+/** A lead as this lathe is told it: the digits typed, where it is known how it takes them. */
+export function leadToType(lead: Rational, lathe: Lathe, u: UnitSystem): string {
+  const how = lathe.kind === 'electronic' ? lathe.typed : null;
+  const typed = how && typedLead(lead, how);
+  return how && typed ? `${typed.text} ${UNIT[how.unit]}` : pitchText(lead, u);
+}
 
 /** What an electronic leadscrew is told, each with how it came. @param how how this lathe takes a lead; null: nobody has said */
 export function electronicRows(v: ElectronicView, lead: Rational, how: TypedHow | null, u: UnitSystem): ParameterRow[] {

@@ -40,8 +40,8 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
       return `Surface measured: ${e.text}`;
     case 'touchedOff':
       return e.on === 'groove'
-        ? 'Touched off in the groove, dials at zero'
-        : `Touched off${e.diameterMm === null ? '' : ` at ${len(e.diameterMm)}`}, dials at zero`;
+        ? 'Touched off in the groove, zero there'
+        : `Touched off${e.diameterMm === null ? '' : ` at ${len(e.diameterMm)}`}, zero there`;
     case 'gearsMounted':
       return `Train put up: ${trainText(e.train)}`;
     case 'leversSet':

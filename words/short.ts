@@ -1,3 +1,4 @@
+import { leadToType } from './electronic.ts';
 import { trainText } from '../core/gearing/trainText.ts';
 import { cutPlan, planRequest } from '../core/job/cutPlan.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
@@ -10,7 +11,6 @@ import { recutting } from '../core/job/recut.ts';
 import type { Job, Shop, StationId } from '../core/job/schema.ts';
 import { isGeared } from '../core/lathe/schema.ts';
 import { FINE, lengthText, percentText } from '../core/quantity/format.ts';
-import { pitchText } from '../core/quantity/pitch.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 
 /** What fits one cell of the band of stations, whole, at every width that it has. */
@@ -61,14 +61,16 @@ export function shortConclusion(station: StationId, job: Job, shop: Shop, system
       const g = gearState(job, shop);
       const lathe = latheOf(job, shop);
       if (!g || !lathe) return null;
-      if (!isGeared(lathe)) return fits(pitchText(g.target, system), 'typed in');
+      if (!isGeared(lathe)) return g.lead && fits(leadToType(g.target, lathe, system), 'typed in');
       if (!job.gears.train || g.errorPpm === null) return null;
       return fits(trainText(job.gears.train), `${job.gears.train.drivers.length} pairs`);
     }
     case 'setup': {
       if (!thread) return null;
       const feed = feedOf(job, metalOf(job));
-      if (feed.slideDeg !== null) return fits(`slide ${feed.slideDeg}\u00b0`, 'slide swung');
+      const control = latheOf(job, shop)?.kind === 'control';
+      if (feed.slideDeg !== null)
+        return control ? `in at ${feed.slideDeg}\u00b0` : fits(`slide ${feed.slideDeg}\u00b0`, 'slide swung');
       return feed.infeed === 'alternate' ? 'flanks, turns' : 'straight in';
     }
     case 'pickup': {

@@ -2,7 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Bench } from '../../app/testing/bench.ts';
 import { named } from '../../app/testing/bench.ts';
+import { conclusion } from '../../words/conclusions.ts';
 import { electronicRows } from '../../words/electronic.ts';
+import { shortConclusion } from '../../words/short.ts';
 import { deeperAt } from '../motion/deeperAt.ts';
 import { typedLead, type TypedHow } from '../motion/typedLead.ts';
 import { exact, numberOf } from '../quantity/rational.ts';
@@ -73,6 +75,23 @@ describe('a lead that is typed in', () => {
     expect(numberOf(gearState(b.job, b.shop)?.lead ?? exact('1'))).toBe(2.309);
     expect(gearState(b.job, b.shop)?.errorPpm).toBeCloseTo((2.309 / (25.4 / 11) - 1) * 1e6, 6);
   });
+});
+
+test('the band of stations and the panel of Gears say the same lead', () => {
+  const b = on(job('5/8-11 BSW'), MM3);
+  const v = electronicView(b.job, b.shop);
+  const thread = threadOfJob(b.job);
+  if (!v || !thread) throw new Error('no view');
+  const said = electronicRows(v, leadOf(thread), MM3, 'in')[0]?.value ?? 'nothing';
+  expect(said).toBe('2.309 mm');
+  expect(conclusion('gears', b.job, b.shop, 'in')).toContain(said);
+  expect(shortConclusion('gears', b.job, b.shop, 'in')).toBe(said);
+});
+test('at a control no slide is spoken of', () => {
+  const b = named('M30x2').do({ do: 'chooseLathe', lathe: 'lathe-teal' }, { do: 'setUp', infeed: 'flank' });
+  expect(conclusion('setup', b.job, b.shop, 'mm')).toMatch(/^Infeed at/);
+  b.do({ do: 'setUp', infeed: 'plunge' });
+  expect(conclusion('setup', b.job, b.shop, 'mm')).toBe('Straight in');
 });
 
 describe('what an electronic leadscrew is told', () => {

@@ -5,6 +5,8 @@ export default {
   testTimeout: 90_000,
   // nothing else runs beside the tests; one processor is otherwise left idle
   maxWorkers: '100%',
+  // modules of a file that is done are never let go of: a worker that has run a hundred files crawls, so it makes way for a fresh one
+  workerIdleMemoryLimit: '900MB',
   setupFiles: ['fake-indexeddb/auto'],
   roots: [
     '<rootDir>/core',
@@ -21,7 +23,7 @@ export default {
   reporters: ['default', '<rootDir>/scripts/jest-report.mjs'],
   transform: {
     '^.+\\.tsx?$': [
-      '@swc/jest',
+      '<rootDir>/scripts/jest-transform.mjs',
       {
         jsc: {
           parser: { syntax: 'typescript', tsx: true },

@@ -1,9 +1,13 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { greyOf, type Grey } from '../core/profile/grey.ts';
-import { readProfile, type Told } from '../core/profile/readProfile.ts';
+import { readProfile } from '../core/profile/readProfile.ts';
+import type { ProfileRead, Told } from '../core/profile/types.ts';
 import type { FlankRead } from '../core/profile/section.ts';
 import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
 import { PROFILE_ASKS } from '../words/profile.ts';
+import { evidenceOfRows, rowsOfPicture } from '../core/job/fromPicture.ts';
+import { rank } from '../core/identify/rank.ts';
+import type { End } from '../core/profile/ends.ts';
 import { micro, nullOr, op, orNull, strict } from './op.ts';
 
 const number = Type.Number();
@@ -40,6 +44,24 @@ async function pictureAt(file: string): Promise<Outcome<Grey>> {
       ? bad('file', 'picture-too-large', { most: Math.floor(MOST_MP) })
       : bad('file', 'picture-unreadable', { typed: file, why: why.replace(/\.$/, '') });
   }
+}
+
+const flatOf = (end: End | null | undefined): number | null => (end?.kind === 'flat' ? end.wide : null);
+const radiusOf = (end: End | null | undefined): number | null => (end?.kind === 'round' ? end.radius : null);
+/** A thread is named where it is likelier than all others together, which end lies left not being known. */
+const NAMED = 0.5;
+function likeliestOf(r: ProfileRead): string | null {
+  const rows = rowsOfPicture(r, { freeEnd: 'right', beginsMm: 0 });
+  if (!rows.some((x) => x.key === 'pitch') || !rows.some((x) => x.key === 'major')) return null;
+  const known = rows.map((x) => (x.key === 'major' ? { ...x, taken: true } : x));
+  const ranking = rank({
+    part: 'external',
+    evidence: evidenceOfRows(known),
+    context: { origin: null, use: null },
+    most: 1,
+  });
+  const [best] = ranking.candidates;
+  return best && best.probability > NAMED ? best.thread.designation : null;
 }
 
 export const profileOp = op({
@@ -132,11 +154,10 @@ export const profileOp = op({
       apparentPitchDiameterMm: mm(r.pitchDiameterPx),
       left: side(r.left),
       right: side(r.right),
-      // not read yet: a picture says that it does not know
-      crestFlatMm: null,
-      rootFlatMm: null,
-      crestRadiusMm: null,
-      rootRadiusMm: null,
+      crestFlatMm: mm(flatOf(r.ends?.crest)),
+      rootFlatMm: mm(flatOf(r.ends?.root)),
+      crestRadiusMm: mm(radiusOf(r.ends?.crest)),
+      rootRadiusMm: mm(radiusOf(r.ends?.root)),
       taper: px(r.taper),
       wear: r.wear.map((w) => ({
         where: w.where,
@@ -146,7 +167,7 @@ export const profileOp = op({
         toMm: mm(w.toPx),
         lostMm: mm(w.lostPx),
       })),
-      fit: { designation: null, residualPx: px(r.residualPx) },
+      fit: { designation: likeliestOf(r), residualPx: px(r.forms[0]?.residual ?? r.ends?.residual ?? r.residualPx) },
     });
   },
 });

@@ -32,6 +32,8 @@ const LABELS: { readonly [K in EditName]: Label<K> } = {
   takeReading: (f) => `take ${f.reading.text}`,
   editReading: 'change a reading',
   removeReading: 'remove a reading',
+  takePicture: (f) => `take ${f.readings.length} readings from the picture ${f.picture.name}`,
+  removePicture: 'remove a picture and its readings',
   setUnworn: 'change the wear map',
   describePart: 'describe the part',
   acceptName: (f) => `name it ${f.thread.designation}`,

@@ -1,4 +1,4 @@
-import type { ProfileAsk } from '../core/profile/readProfile.ts';
+import type { ProfileAsk } from '../core/profile/types.ts';
 
 /** What a picture wants, or what is to be borne in mind with it. */
 export const PROFILE_ASKS: Readonly<Record<ProfileAsk, string>> = {
@@ -13,5 +13,13 @@ export const PROFILE_ASKS: Readonly<Record<ProfileAsk, string>> = {
   blurred: 'The edge is spread over more than a quarter of the depth: focus, hold still, come nearer.',
   'even-or-rings':
     'Both edges are in step: an even number of starts, or turned rings. Look at its end, or follow a groove round.',
-  bowed: 'The edge is bowed: the part is bent, or the lens draws it so.',
+  bowed:
+    'Both edges bow away from the middle: the lens draws them so. It was taken out; the zoom, from farther off, draws them straight.',
+  bent: 'Both edges bow the same way: the part is bent. It was read along its bow.',
+  'not-square':
+    'Pitch and diameter grow together along it: the camera was not square to the part. It was taken out; square to it is better.',
+  'lead-grows':
+    'The pitch grows along the part and its diameter does not: a stretched or a worn screw. The pitch is its mean.',
+  warped:
+    'The picture is bent too far to be trusted: from farther off with the zoom, square to the part, in the middle.',
 };

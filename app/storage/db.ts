@@ -36,8 +36,15 @@ interface SetAside {
   readonly doc: unknown;
 }
 
+/** A picture of a job, as it was taken; what is said of it stands in the job. */
+export interface StoredPicture {
+  readonly id: string;
+  readonly jobId: string;
+  readonly blob: Blob;
+}
+
 export const DB_NAME = 'gelvin';
-export const DB_VERSION = 4;
+export const DB_VERSION = 5;
 
 /** The record. A document is put whole in one transaction that checks whether it is still the one that was read. */
 class GelvinDb extends Dexie {
@@ -46,18 +53,20 @@ class GelvinDb extends Dexie {
   shop!: EntityTable<StoredShop, 'id'>;
   revisions!: EntityTable<Revision, 'seq'>;
   aside!: EntityTable<SetAside, 'seq'>;
+  pictures!: EntityTable<StoredPicture, 'id'>;
 
   constructor(name: string) {
     // written means on the disk, not in a buffer that dies with the browser
     super(name, { chromeTransactionDurability: 'strict' });
     this.version(1).stores({ jobs: 'id, changed', shop: 'id', revisions: '++seq, jobId' });
     for (const version of [2, 3]) this.version(version).upgrade(bringUpToDate);
-    this.version(DB_VERSION)
+    this.version(4)
       .stores({ jobs: 'id, touched', rows: 'id', aside: '++seq' })
       .upgrade(async (tx) => {
         await bringUpToDate(tx);
         await countFromHere(tx);
       });
+    this.version(DB_VERSION).stores({ pictures: 'id, jobId' }).upgrade(bringUpToDate);
   }
 }
 
@@ -223,9 +232,19 @@ export async function freshLine(id: string, shop: Shop, shopRev: number): Promis
 }
 
 export const deleteJob = (id: string): Promise<void> =>
-  db.transaction('rw', db.jobs, db.rows, db.revisions, async () => {
-    await Promise.all([db.jobs.delete(id), db.rows.delete(id), db.revisions.where('jobId').equals(id).delete()]);
+  db.transaction('rw', db.jobs, db.rows, db.revisions, db.pictures, async () => {
+    await Promise.all([
+      db.jobs.delete(id),
+      db.rows.delete(id),
+      db.revisions.where('jobId').equals(id).delete(),
+      db.pictures.where('jobId').equals(id).delete(),
+    ]);
   });
+
+/** Keeps a picture; it is there before the job speaks of it. */
+export const putPicture = (picture: StoredPicture): Promise<unknown> => db.pictures.put(picture);
+/** A picture of a job; null: it is not in this browser. */
+export const loadPicture = async (id: string): Promise<Blob | null> => (await db.pictures.get(id))?.blob ?? null;
 
 /** Adds or replaces jobs; each counts as changed after everything else, in the order given. */
 export async function putJobs(jobs: readonly Job[]): Promise<void> {

@@ -15,7 +15,7 @@ import { upgrade, type Step } from './loose.ts';
  * done is a ledger of events instead of a count of passes. Version 4: what a fit is counted from has a name; worn mates,
  * cleaning up and steps of one's own. Version 5: the part beside its thread; aims by hand. Version 6:
  * how it is held, how the thread ends, and with what it is cut; stages. Version 7: how it is proved. Version 8: how an old groove was
- * found.
+ * found. Version 9: readings may come from a picture, and a picture says how it was read; nothing written before changes.
  */
 const JOB_STEPS: Readonly<Record<number, Step>> = {
   1: (doc) => doc,
@@ -25,6 +25,7 @@ const JOB_STEPS: Readonly<Record<number, Step>> = {
   5: jobToV6,
   6: jobToV7,
   7: jobToV8,
+  8: (doc) => doc,
 };
 
 export const upgradeJob = (doc: unknown): unknown => upgrade(doc, JOB_STEPS, JOB_VERSION);

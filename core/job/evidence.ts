@@ -12,7 +12,8 @@ export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn 
 export function evidenceOf(r: Reading, part: 'external' | 'internal'): Evidence | null {
   const own = kindOf(r.quantity).evidence(r);
   if (!own) return null;
-  const system = unitTyped(r);
+  // nobody chose a unit for what a picture gave
+  const system = r.picture === undefined ? unitTyped(r) : null;
   return {
     ...own,
     ...(r.member === 'mate' ? { member: otherMember(part) } : {}),

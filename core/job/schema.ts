@@ -125,6 +125,8 @@ export const ReadingSchema = Type.Object(
     /** Along the axis from the end of the thread, mm; null when not pointed at. */
     positionMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 100_000 })]),
     wear: oneOf('worn', 'unworn', 'unknown'),
+    /** The picture of the job that it was read from. */
+    picture: Type.Optional(id),
     at: time,
   },
   { additionalProperties: false, ...WITH_ITS_SPAN },
@@ -154,6 +156,45 @@ export const MateSchema = object({
   minMm: measured,
   maxMm: measured,
 });
+
+/** What gave a picture its scale: a resolution in px a mm, a pin or the outside in mm. */
+export const SCALE_BY = ['resolution', 'pin', 'major'] as const;
+/** Which end of a picture is the part's free end. */
+export const FREE_ENDS = ['left', 'right'] as const;
+const px = Type.Number({ minimum: -100_000, maximum: 100_000 });
+/** How a picture against the light was read: enough to read it again. */
+export const ShadowSchema = object({
+  scale: Type.Union([Type.Null(), object({ by: oneOf(...SCALE_BY), value: positive })]),
+  /** Null: nobody has said. */
+  freeEnd: Type.Union([Type.Null(), oneOf(...FREE_ENDS)]),
+  /** How far from the end of the thread the picture begins, mm. */
+  beginsMm: Type.Number({ minimum: 0, maximum: 100_000 }),
+  starts: Type.Union([Type.Null(), Type.Integer({ minimum: 1, maximum: 12 })]),
+  /** What the person showed where the picture did not say it. */
+  shown: Type.Object(
+    {
+      axis: Type.Optional(Type.Tuple([px, px, px, px])),
+      stretch: Type.Optional(Type.Tuple([px, px])),
+      pitchPx: Type.Optional(positive),
+      edge: Type.Optional(oneOf('upper', 'lower')),
+    },
+    { additionalProperties: false },
+  ),
+});
+export type ShadowTaken = Static<typeof ShadowSchema>;
+export const PictureSchema = Type.Object(
+  {
+    id,
+    name: text(200),
+    type: text(80),
+    at: time,
+    place: text(120),
+    /** It was read against the light. */
+    shadow: Type.Optional(ShadowSchema),
+  },
+  { additionalProperties: false },
+);
+export type Picture = Static<typeof PictureSchema>;
 
 /** What is laid into grooves to measure them. */
 export const PIN_KINDS = ['wire', 'pin', 'drill', 'needle', 'ball'] as const;
@@ -380,9 +421,7 @@ export const JobSchema = Type.Object(
     quantity: object({ parts: Type.Integer({ minimum: 1, maximum: 10_000 }), testPiece: Type.Boolean() }),
     /** What was done, in order; see events.ts. */
     events: Type.Array(EventSchema, { maxItems: 20_000 }),
-    pictures: Type.Array(object({ id, name: text(200), type: text(80), at: time, place: text(120) }), {
-      maxItems: 500,
-    }),
+    pictures: Type.Array(PictureSchema, { maxItems: 500 }),
     record: object({ note: text(), verdict: Type.Union([Type.Null(), oneOf('fits', 'fits-with-note', 'scrapped')]) }),
     settled: Type.Unsafe<Partial<Record<StationId, Static<typeof Settlement>>>>({
       type: 'object',

@@ -7,6 +7,8 @@ export interface Levels {
   readonly scan: boolean;
   /** Share of the part at a place of the full picture from its grey: 0 ground, 1 part. */
   readonly share: (grey: number, x: number, y: number) => number;
+  /** Brightest of the ground against its darkest, at the corners and in the middle. */
+  readonly unevenness: number;
   /** The same of the small picture, all of it. */
   readonly small: Float32Array;
 }
@@ -78,5 +80,6 @@ export function levelsOf(small: Grey, by: number): Levels | null {
   const out = new Float32Array(w * h);
   for (let y = 0; y < h; y += 1)
     for (let x = 0; x < w; x += 1) out[y * w + x] = share(data[y * w + x] ?? 0, (x + 0.5) * by, (y + 0.5) * by);
-  return { scan, share, small: out };
+  const spots = [0.05, 0.5, 0.95].flatMap((x) => [0.05, 0.5, 0.95].map((y) => Math.max(0.02, groundAt(x, y))));
+  return { scan, share, unevenness: Math.max(...spots) / Math.min(...spots), small: out };
 }

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { readProfile, type ProfileAskedFor, type ProfileRead } from './readProfile.ts';
+import { readProfile } from './readProfile.ts';
+import type { ProfileAskedFor, ProfileRead } from './types.ts';
 import { pictureOf, type Shot, type Solid } from './render.ts';
 
 const { abs, hypot, PI, tan } = Math;
@@ -149,16 +150,81 @@ test('with one edge in view there is a pitch and no diameter; the lead angle giv
   expect(readProfile(half, { ...ASK, leadAngleDeg }).left?.axialDeg ?? NaN).toBeCloseTo(30, 0);
 });
 
-test('a bowed part is read, with the advice that it is bowed', () => {
-  const g = pictureOf(solid(M24), SHOT);
-  const data = new Float32Array(g.data.length);
-  for (let x = 0; x < g.w; x += 1) {
-    const down = Math.round(5 * ((2 * x) / g.w - 1) ** 2);
-    for (let y = 0; y < g.h; y += 1) data[y * g.w + x] = g.data[Math.max(0, y - down) * g.w + x] ?? 0;
-  }
-  const r = readProfile({ w: g.w, h: g.h, data }, ASK);
-  expect(r.asks).toContain('bowed');
-  expect(look(solid(M24)).asks).toEqual([]);
+describe('what bends a picture is found, taken out and said', () => {
+  /** The picture as it would be were each of its places drawn from another. */
+  const drawnFrom = (g: ReturnType<typeof pictureOf>, from: (x: number, y: number) => readonly [number, number]) => {
+    const data = new Float32Array(g.data.length);
+    const at = (x: number, y: number): number =>
+      g.data[Math.max(0, Math.min(g.h - 1, y)) * g.w + Math.max(0, Math.min(g.w - 1, x))] ?? 0;
+    for (let y = 0; y < g.h; y += 1)
+      for (let x = 0; x < g.w; x += 1) {
+        const [u, v] = from(x, y);
+        const [i, j] = [Math.floor(u), Math.floor(v)];
+        const [f, k] = [u - i, v - j];
+        data[y * g.w + x] =
+          (at(i, j) * (1 - f) + at(i + 1, j) * f) * (1 - k) + (at(i, j + 1) * (1 - f) + at(i + 1, j + 1) * f) * k;
+      }
+    return { w: g.w, h: g.h, data };
+  };
+  const [w, h] = [1200, 700];
+  const straight = pictureOf(solid(M24), { ...SHOT, w, h });
+
+  test('a bent part', () => {
+    const r = readProfile(
+      drawnFrom(straight, (x, y) => [x, y - 6 * ((2 * x) / w - 1) ** 2]),
+      ASK,
+    );
+    expect(r.asks).toEqual(['bent']);
+    right(r, M24);
+  });
+  test.each([
+    ['barrel', 1],
+    ['cushion', -1],
+  ])('a lens that draws a %s', (_, sign) => {
+    // 1.2 per cent at the ends
+    const k = (sign * 0.012) / (w / 2) ** 2;
+    const r = readProfile(
+      drawnFrom(straight, (x, y) => {
+        const [dx, dy] = [x - w / 2, y - h / 2];
+        const f = 1 + k * (dx * dx + dy * dy);
+        return [w / 2 + dx * f, h / 2 + dy * f];
+      }),
+      ASK,
+    );
+    expect(r.asks).toEqual(['bowed']);
+    expect(Math.sign(r.warp?.barrelPx ?? 0)).toBe(-sign);
+    expect(abs((r.pitchPx?.value ?? NaN) / 20 / 3 - 1)).toBeLessThan(0.002);
+    expect(r.left?.axialDeg ?? NaN).toBeCloseTo(30, 0);
+  });
+  test('a camera that is not square: its growth is no taper', () => {
+    const p = 0.01 / (w / 2);
+    const r = readProfile(
+      drawnFrom(straight, (x, y) => {
+        const g = 1 / (1 + p * (x - w / 2));
+        return [w / 2 + (x - w / 2) * g, h / 2 + (y - h / 2) * g];
+      }),
+      ASK,
+    );
+    expect(r.asks).toEqual(['not-square']);
+    expect(abs(r.taper ?? NaN)).toBeLessThan(0.004);
+    expect(abs((r.pitchPx?.value ?? NaN) / 20 / 3 - 1)).toBeLessThan(0.004);
+  });
+  test('a pitch that grows while the diameter does not is the part’s own', () => {
+    const grown = solid(M24);
+    const r = look({ ...grown, radiusAt: (z) => grown.radiusAt(z - 0.0006 * z * z) }, { w, h });
+    expect(r.asks).toEqual(['lead-grows']);
+    expect(r.warp?.leadGrows ?? 0).toBeGreaterThan(0);
+  });
+  test('a straight picture is left as it is', () => {
+    expect(readProfile(straight, ASK).warp).toBeNull();
+  });
+  test('bent too far', () => {
+    const r = readProfile(
+      drawnFrom(straight, (x, y) => [x, y - 60 * ((2 * x) / w - 1) ** 2]),
+      ASK,
+    );
+    expect(r.confident).toBe(false);
+  });
 });
 
 test('two starts stand in step, and are asked about; the lead they make goes into the section', () => {

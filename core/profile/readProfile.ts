@@ -1,61 +1,21 @@
-import { cosDeg, degrees, sinDeg, tanDeg } from '../quantity/units.ts';
+import { cosDeg, degrees, tanDeg } from '../quantity/units.ts';
 import { components, edgeOf, type EdgePoints } from './edges.ts';
 import { reduced, type Grey } from './grey.ts';
 import { levelsOf } from './levels.ts';
-import { median, rangeOf, robustLine } from './line.ts';
+import { median, robustLine } from './line.ts';
 import { between, parity, widthsAlike } from './across.ts';
+import { endsOf, type EndsRead } from './ends.ts';
+import { foldedPoints } from './folded.ts';
+import { formsLaid } from './forms.ts';
+import { hiddenFlank, type HiddenFlank } from './hidden.ts';
+import { drawnOver } from './drawnOver.ts';
+import { leaning, sidesOf, slant } from './sides.ts';
 import { axialOf, flankOf, type FlankRead } from './section.ts';
 import { pinOf, type PinSeen } from './pin.ts';
-import { wearOf, type WearSeen } from './wearSeen.ts';
+import { wearOf } from './wearSeen.ts';
 import { angleOf, crestsOf, foldOf, laid, periodOf, type Edge, type Folded } from './teeth.ts';
-
-/** Value with its standard uncertainty. */
-export interface Told {
-  readonly value: number;
-  readonly uncertainty: number;
-}
-/** Why a picture gives no reading, or what is to be borne in mind with one. */
-export type ProfileAsk =
-  | 'no-part'
-  | 'nothing-repeats'
-  | 'few-teeth'
-  | 'rack'
-  | 'not-in-step'
-  | 'knurl'
-  | 'blurred'
-  | 'even-or-rings'
-  | 'bowed';
-
-export interface ProfileAskedFor {
-  readonly pxPerMm: number | null;
-  /** Diameter of a plain round pin in view apart from the part, end on, mm. */
-  readonly pinMm: number | null;
-  readonly knownMajorMm: number | null;
-  readonly starts: number | null;
-  /** At the pitch diameter, degrees. */
-  readonly leadAngleDeg: number | null;
-}
-/** A thread as its shadow shows it; px of the full picture. */
-export interface ProfileRead {
-  readonly confident: boolean;
-  readonly asks: readonly ProfileAsk[];
-  readonly rotationDeg: number;
-  readonly startsSeen: 'odd' | 'even' | null;
-  readonly pitchPx: Told | null;
-  readonly majorPx: number | null;
-  readonly rootPx: number | null;
-  readonly depthPx: number | null;
-  /** Where ridge and groove are of one width, in the shadow. */
-  readonly pitchDiameterPx: number | null;
-  readonly residualPx: number | null;
-  readonly diameterUncertaintyPx: number;
-  readonly left: FlankRead | null;
-  readonly right: FlankRead | null;
-  readonly taper: number | null;
-  readonly wear: readonly WearSeen[];
-  readonly blurPx: number;
-  readonly pxPerMm: Told | null;
-}
+import type { ProfileAsk, ProfileAskedFor, ProfileRead, Seen, Shown, Told } from './types.ts';
+import { warpOf, type Warp } from './warp.ts';
 
 const MOST_SMALL = 400;
 
@@ -77,38 +37,111 @@ const none = (asks: readonly ProfileAsk[], rotationDeg = 0, blurPx = 0): Profile
   wear: [],
   blurPx,
   pxPerMm: null,
+  scaleBy: null,
+  ends: null,
+  hidden: { left: null, right: null },
+  forms: [],
+  warp: null,
+  teeth: 0,
+  unevenness: 1,
+  scan: false,
+  seen: null,
 });
+
+/** Edges of the part in step with the picture's own coordinates, as found. */
+interface Found {
+  readonly edges: readonly Edge[];
+  readonly raw: readonly { readonly side: 1 | -1; readonly x: Float64Array; readonly y: Float64Array }[];
+}
+type Side = { readonly x: Float64Array; readonly y: Float64Array };
+
+/** Teeth of both edges, from their points as they are or as a straight picture would have them. */
+function found(
+  sides: { readonly upper: Side; readonly lower: Side },
+  about: number,
+  shown: Shown,
+  map: Warp['map'] | null,
+): Found {
+  const edges: Edge[] = [];
+  const raw: { side: 1 | -1; x: Float64Array; y: Float64Array }[] = [];
+  let wanted = shown.pitchPx ?? null;
+  const read = ([p, side]: readonly [Side, 1 | -1]): Edge | null => {
+    if (!map) return edgeRead(p, side, about, wanted);
+    const [x, y] = [new Float64Array(p.x.length), new Float64Array(p.y.length)];
+    for (let i = 0; i < x.length; i += 1) {
+      const [u, v] = map(p.x[i] ?? 0, p.y[i] ?? 0);
+      x[i] = u;
+      y[i] = v;
+    }
+    return edgeRead({ x, y }, side, about, wanted);
+  };
+  const both = (
+    [
+      [sides.upper, -1, 'upper'],
+      [sides.lower, 1, 'lower'],
+    ] as const
+  ).filter(([, , name]) => !shown.edge || shown.edge === name);
+  const first = both.map(([p, side]) => read([p, side]));
+  // an edge that fails alone may have the other's teeth
+  wanted ??= first.find((e) => e)?.fold.pitchPx ?? null;
+  both.forEach(([p, side], i) => {
+    const other = first.find((x) => x) ?? null;
+    const again = first[i] ?? (other ? read([p, side]) : null);
+    const e = again && (!other || likeOf(again, other)) ? again : null;
+    if (!e) return;
+    edges.push(e);
+    raw.push({ side, ...p });
+  });
+  return { edges, raw };
+}
+
+/** Teeth of one part: as high, as wide apart and nearly as many on both of its edges. */
+const likeOf = (a: Edge, b: Edge): boolean => {
+  const deep = (e: Edge): number => e.fold.crest - e.fold.root;
+  return (
+    deep(a) > 0.6 * deep(b) &&
+    Math.abs(a.fold.pitchPx / b.fold.pitchPx - 1) < 0.05 &&
+    a.fold.scatterPx < 0.1 * a.fold.pitchPx
+  );
+};
 
 /**
  * Reads a thread from a picture against the light, or from a scan: edges to a fraction of a pixel against the light about them, teeth by
  * what repeats and then by all of them together, flanks by their own lines, the axial section from the shadow by where the
- * silhouette lies on the helicoid. It says what it wants where it cannot tell. Geometry of shadows: parallel light.
+ * silhouette lies on the helicoid, crest and root by the shadow that they would throw. It says what it wants where it cannot tell.
+ * Geometry of shadows: parallel light. @param progress told the share done, 0 to 1
  */
-export function readProfile(g: Grey, ask: ProfileAskedFor): ProfileRead {
+export function readProfile(g: Grey, ask: ProfileAskedFor, progress: (done: number) => void = () => {}): ProfileRead {
+  const shown = ask.shown ?? {};
   const { small, by } = reduced(g, MOST_SMALL);
   const levels = levelsOf(small, by);
   if (!levels) return none(['no-part']);
   const [pixels, ...others] = components(levels.small, small.w, small.h);
   if (!pixels || pixels.length < 0.01 * small.w * small.h) return none(['no-part']);
+  progress(0.2);
   const points = edgeOf(g, levels, pixels, small.w, small.h, by);
   if (points.x.length < 200) return none(['no-part']);
-  const about = leaning(pixels, small.w);
-  const { upper, lower } = sidesOf(points, about);
+  progress(0.55);
+  const about = shown.axis ? slant(shown.axis) : leaning(pixels, small.w);
+  const sides = sidesOf(points, about, shown);
   const blurPx = blurOf(points);
-  const edges = (
-    [
-      [upper, -1],
-      [lower, 1],
-    ] as const
-  ).flatMap(([p, side]): Edge[] => {
-    const e = edgeRead(p, side, about);
-    return e ? [e] : [];
-  });
-  const plain = (p: { readonly x: Float64Array }): boolean => p.x.length > 0.25 * g.w;
+  const plain = (p: Side): boolean => p.x.length > 0.25 * g.w;
+  let { edges, raw } = found(sides, about, shown, null);
+  progress(0.7);
+  const pair = (list: readonly Edge[]): [Edge, Edge] | null => (list.length === 2 ? (list as [Edge, Edge]) : null);
+  const firstPair = pair(edges);
+  const warp = firstPair && warpOf(firstPair, g.w, g.h);
+  if (warp?.tooMuch) return none(['warped'], about, blurPx);
+  if (warp && (warp.barrelPx !== 0 || warp.bentPx !== 0 || warp.perspectivePx !== 0)) {
+    const straight = found(sides, about, shown, warp.map);
+    if (straight.edges.length === 2) ({ edges, raw } = straight);
+  }
+  progress(0.8);
   const [first] = edges;
   if (!first) return none(['nothing-repeats'], about, blurPx);
-  if (edges.length === 1 && plain(first.side === -1 ? lower : upper)) return none(['rack'], about, blurPx);
-  const both = edges.length === 2 ? (edges as [Edge, Edge]) : null;
+  if (!shown.edge && edges.length === 1 && plain(first.side === -1 ? sides.lower : sides.upper))
+    return { ...none(['rack'], about, blurPx), seen: bare(edges, raw, g) };
+  const both = pair(edges);
   const axisDeg = both ? (both[0].laid.deg + both[1].laid.deg) / 2 : first.laid.deg;
   const teeth = Math.min(...edges.map((e) => e.fold.used.length));
   if (teeth < 2) return none(['few-teeth'], axisDeg, blurPx);
@@ -116,7 +149,7 @@ export function readProfile(g: Grey, ask: ProfileAskedFor): ProfileRead {
   if (blurPx > depthPx / 4) return none(['blurred'], axisDeg, blurPx);
   const pitchPx = pitchOf(edges, axisDeg);
   const startsSeen = both ? parity(both, pitchPx.value) : null;
-  if (both && startsSeen === null) return none(['not-in-step'], axisDeg, blurPx);
+  if (both && startsSeen === null) return { ...none(['not-in-step'], axisDeg, blurPx), seen: bare(edges, raw, g) };
   const major = both ? between(both, g, 'crest') : null;
   const root = both ? between(both, g, 'root') : null;
   const starts = ask.starts ?? (startsSeen === 'even' ? 2 : 1);
@@ -124,38 +157,68 @@ export function readProfile(g: Grey, ask: ProfileAskedFor): ProfileRead {
   const right = flankOf(edges, axisDeg, 'right');
   if (!left || !right) return none(['few-teeth'], axisDeg, blurPx);
   if (left.apparentDeg > 55 || right.apparentDeg > 55) return none(['knurl'], axisDeg, blurPx);
+  // a ridge wider at its crest than at its foot is no thread seen from the side
+  if (left.apparentDeg < LEAST_DEG || right.apparentDeg < LEAST_DEG) return none(['not-in-step'], axisDeg, blurPx);
   const uncertaintyPx = Math.hypot(0.15, 0.12 * blurPx);
   const pin = ask.pinMm === null ? null : pinAmong(others.map((o) => edgeOf(g, levels, o, small.w, small.h, by)));
-  const scale: Told | null =
-    ask.pxPerMm !== null
-      ? { value: ask.pxPerMm, uncertainty: 0 }
-      : pin && ask.pinMm !== null
-        ? { value: pin.diameterPx / ask.pinMm, uncertainty: (pin.diameterPx / ask.pinMm) * PIN_LENS }
-        : ask.knownMajorMm !== null && major !== null
-          ? { value: major / ask.knownMajorMm, uncertainty: uncertaintyPx / ask.knownMajorMm }
-          : null;
+  const [scale, scaleBy] = scaleOf(ask, pin, major, uncertaintyPx);
   const pxPerMm = scale?.value ?? null;
+  const knownPx = ask.knownMajorMm !== null && pxPerMm !== null ? (ask.knownMajorMm * pxPerMm) / 2 : null;
+  const leadPx = pitchPx.value * starts;
   const radiusPx =
     major !== null
       ? major / 2
-      : ask.knownMajorMm !== null && pxPerMm !== null
-        ? (ask.knownMajorMm * pxPerMm) / 2
-        : null;
+      : (knownPx ??
+        // the lead angle at the pitch diameter says what the radius is there
+        (ask.leadAngleDeg === null ? null : leadPx / (2 * Math.PI * tanDeg(ask.leadAngleDeg)) + depthPx / 2));
   const helix = (f: Omit<FlankRead, 'axialDeg'>): FlankRead => ({
     ...f,
     axialDeg: axialOf(f.apparentDeg, {
       pitchPx: pitchPx.value,
       starts,
-      radiusPx,
+      radiusPx: major !== null ? major / 2 : knownPx,
       depthPx,
       leadAngleDeg: ask.leadAngleDeg,
     }),
   });
+  const [l, r] = [helix(left), helix(right)];
+  progress(0.85);
+  const folded = foldedPoints(edges, radiusPx ?? depthPx);
+  const laidOut = { pitch: pitchPx.value, lead: leadPx, outer: radiusPx ?? depthPx, sigma: Math.hypot(1, blurPx) };
+  const wide = edges.reduce((s, e) => s + e.fold.widePx, 0) / edges.length;
+  const endsWith = (leftDeg: number, rightDeg: number): EndsRead | null =>
+    radiusPx === null ? null : endsOf(folded, { ...laidOut, leftDeg, rightDeg, depth: depthPx, wide });
+  // where a flank is hidden its section is taken half-way until it is known what it may be
+  const assumed = (f: FlankRead): number => f.axialDeg ?? f.apparentDeg / 2;
+  const rough = endsWith(assumed(l), assumed(r));
+  const scatterPx = edges.reduce((s, e) => s + e.fold.scatterPx, 0) / edges.length;
+  const hid = (f: FlankRead, side: 'left' | 'right'): HiddenFlank | null =>
+    rough && f.axialDeg === null
+      ? hiddenFlank(folded, rough.ridge, side, f.apparentDeg, laidOut.sigma, SCATTER_SHARE * scatterPx)
+      : null;
+  const hidden = { left: hid(l, 'left'), right: hid(r, 'right') };
+  const middle = (f: FlankRead, h: HiddenFlank | null): number => (h ? (h.fromDeg + h.toDeg) / 2 : assumed(f));
+  const ends = hidden.left || hidden.right ? endsWith(middle(l, hidden.left), middle(r, hidden.right)) : rough;
+  progress(0.92);
+  const forms =
+    radiusPx === null
+      ? []
+      : formsLaid(folded, {
+          ...laidOut,
+          outer: ends?.ridge.outer ?? radiusPx,
+          pitchMm: pxPerMm === null ? null : pitchPx.value / pxPerMm,
+          leftDeg: l.apparentDeg,
+          rightDeg: r.apparentDeg,
+        });
+  progress(1);
   return {
     confident: true,
     asks: [
       ...(startsSeen === 'even' ? (['even-or-rings'] as const) : []),
-      ...(edges.some(bowed) ? (['bowed'] as const) : []),
+      ...(warp?.barrelPx ? (['bowed'] as const) : []),
+      ...(warp?.bentPx ? (['bent'] as const) : []),
+      ...(warp?.perspectivePx ? (['not-square'] as const) : []),
+      ...(warp?.leadGrows ? (['lead-grows'] as const) : []),
     ],
     rotationDeg: axisDeg,
     startsSeen,
@@ -165,84 +228,68 @@ export function readProfile(g: Grey, ask: ProfileAskedFor): ProfileRead {
     depthPx,
     pitchDiameterPx:
       major === null || root === null ? null : widthsAlike(edges, (major + root) / 2, pitchPx.value, left, right),
-    residualPx: edges.reduce((s, e) => s + e.fold.scatterPx, 0) / edges.length,
+    residualPx: scatterPx,
     diameterUncertaintyPx: uncertaintyPx,
-    left: helix(left),
-    right: helix(right),
+    left: l,
+    right: r,
     taper: both ? 2 * tanDeg((both[1].laid.deg - both[0].laid.deg) / 2) : null,
     wear: wearOf(edges, axisDeg),
     blurPx,
     pxPerMm: scale,
+    scaleBy,
+    ends,
+    hidden,
+    forms,
+    warp: warp && {
+      barrelPx: warp.barrelPx,
+      bentPx: warp.bentPx,
+      perspectivePx: warp.perspectivePx,
+      leadGrows: warp.leadGrows,
+    },
+    unevenness: levels.unevenness,
+    scan: levels.scan,
+    teeth: edges.reduce((n, e) => n + e.fold.used.length, 0),
+    seen: { ...bare(edges, raw, g), folded, outerPx: radiusPx ?? depthPx, ends, leadPx },
   };
 }
+
+/** Scale by the first of what is given that can be used. */
+function scaleOf(
+  ask: ProfileAskedFor,
+  pin: PinSeen | null,
+  major: number | null,
+  uncertaintyPx: number,
+): readonly [Told | null, ProfileRead['scaleBy']] {
+  if (ask.pxPerMm !== null) return [{ value: ask.pxPerMm, uncertainty: 0 }, 'resolution'];
+  if (pin && ask.pinMm !== null) {
+    const value = pin.diameterPx / ask.pinMm;
+    return [{ value, uncertainty: value * PIN_LENS }, 'pin'];
+  }
+  if (ask.knownMajorMm !== null && major !== null)
+    return [{ value: major / ask.knownMajorMm, uncertainty: uncertaintyPx / ask.knownMajorMm }, 'major'];
+  return [null, null];
+}
+
+/** What was seen, as it is drawn over the picture, without its section. */
+function bare(edges: readonly Edge[], raw: Found['raw'], g: Grey): Seen {
+  return {
+    ...drawnOver(edges, raw, g),
+    folded: { u: new Float64Array(), h: new Float64Array() },
+    outerPx: 0,
+    ends: null,
+    leadPx: 0,
+  };
+}
+
+const LEAST_DEG = -5;
+/** Angles whose lines differ by less than this share of the teeth’s own scatter are alike. */
+const SCATTER_SHARE = 0.5;
 
 /** The first of what lies beside the part that is round and clean. */
 const pinAmong = (edges: readonly EdgePoints[]): PinSeen | null => edges.map(pinOf).find((p) => p !== null) ?? null;
 /** The lens shrinks what is away from the centre; common practice, no source. */
 const PIN_LENS = 0.0015;
 
-/** Crests of the teeth used lie on a curve rather than a line: by more than a pixel, and with less than half of the scatter. */
-function bowed(e: Edge): boolean {
-  const used = crestsOf(e.fold);
-  if (used.length < LEAST_BOWED) return false;
-  const k = used.map((t) => t.k);
-  const [from, to] = rangeOf(k);
-  const x = k.map((v) => (2 * (v - from)) / (to - from) - 1);
-  const h = used.map((t) => t.h);
-  const line = robustLine(x, h, 0.02);
-  const off = h.map((v, i) => v - line.a - line.b * (x[i] ?? 0));
-  // what a parabola would take out of it
-  const sag = robustLine(
-    x.map((v) => v * v),
-    off,
-    0.02,
-  );
-  return Math.abs(sag.b) > 1 && sag.sigma < line.sigma / 2;
-}
-/** Fewer teeth tell no curve from a line. */
-const LEAST_BOWED = 6;
-
-/** How the part leans, from its pixels: the middle of each column. Degrees, + it falls to the right. */
-function leaning(pixels: Int32Array, w: number): number {
-  const low = new Map<number, [number, number]>();
-  for (const p of pixels) {
-    const [x, y] = [p % w, Math.floor(p / w)];
-    const [a, b] = low.get(x) ?? [Infinity, -Infinity];
-    low.set(x, [Math.min(a, y), Math.max(b, y)]);
-  }
-  const all = [...low].sort((a, b) => a[0] - b[0]);
-  const xs = all.map(([x]) => x);
-  return degrees(
-    Math.atan(
-      robustLine(
-        xs,
-        all.map(([, [a, b]]) => (a + b) / 2),
-        0.2,
-      ).b,
-    ),
-  );
-}
-
-/** Points whose way out lies above or below the part's own line; those that face along it are its ends. */
-function sidesOf(p: EdgePoints, about: number) {
-  const [c, s] = [cosDeg(about), sinDeg(about)];
-  const across = Array.from(p.x, (x, i) => -x * s + (p.y[i] ?? 0) * c);
-  const [low, high] = rangeOf(across);
-  const middle = (low + high) / 2;
-  const of = (side: 1 | -1): { x: Float64Array; y: Float64Array } => {
-    const xs: number[] = [];
-    const ys: number[] = [];
-    for (let i = 0; i < p.x.length; i += 1) {
-      const out = -(p.nx[i] ?? 0) * s + (p.ny[i] ?? 0) * c;
-      // flanks of a fast thread overhang a little once they are turned
-      if (side * ((across[i] ?? 0) - middle) <= 0 || side * out < -0.3) continue;
-      xs.push(p.x[i] ?? 0);
-      ys.push(p.y[i] ?? 0);
-    }
-    return { x: Float64Array.from(xs), y: Float64Array.from(ys) };
-  };
-  return { upper: of(-1), lower: of(1) };
-}
 /** One sigma of the blur, smoothing taken out again. */
 function blurOf(p: EdgePoints): number {
   const g = median(Array.from(p.steep));
@@ -250,13 +297,13 @@ function blurOf(p: EdgePoints): number {
   return Math.sqrt(Math.max(0, all * all - 1));
 }
 
-function edgeRead(p: { x: Float64Array; y: Float64Array }, side: 1 | -1, about: number): Edge | null {
+function edgeRead(p: Side, side: 1 | -1, about: number, pitchPx: number | null): Edge | null {
   if (p.x.length < 120) return null;
   let tilt = angleOf(p.x, p.y, about);
   let e = laid(p.x, p.y, tilt, side);
-  const period = periodOf(e);
-  if (!period) return null;
-  let fold = foldOf(e, period.px);
+  const period = pitchPx ?? periodOf(e)?.px;
+  if (period === undefined) return null;
+  let fold = foldOf(e, period);
   // crests and flanks of all teeth say how the edge lies better than the heights' own crowd
   for (let round = 0; fold && round < 3; round += 1) {
     const f: Folded = fold;

@@ -26,6 +26,17 @@ export interface Shot {
   /** How uneven the light is: change over the picture, of the whole range. */
   readonly uneven: number;
   readonly seed: number;
+  /** Specks on glass and part. */
+  readonly dust?: number;
+  /** A plain pin that lies beside it: its middle from the picture's own, mm, and how it is turned. */
+  readonly pin?: {
+    readonly diameterMm: number;
+    readonly atMm: readonly [number, number];
+    readonly longMm: number;
+    readonly turnDeg: number;
+  };
+  /** Its lower edge is hidden behind something plain. */
+  readonly plainBelow?: boolean;
 }
 
 /** Turns about the axis that the silhouette is sought over; a fast thread needs them. */
@@ -78,6 +89,16 @@ export function pictureOf(s: Solid, shot: Shot): Grey {
   const noise = noiseOf(shot.seed);
   const data = new Float32Array(w * h);
   const sigma = max(0.35, blurPx);
+  const { pin } = shot;
+  const [pinCos, pinSin] = pin ? [cos((pin.turnDeg * PI) / 180), sin((pin.turnDeg * PI) / 180)] : [1, 0];
+  /** How far outside of the pin a place lies, px. */
+  const pinOff = pin
+    ? (dx: number, dy: number): number => {
+        const [x, y] = [dx - pin.atMm[0] * pxPerMm, dy - pin.atMm[1] * pxPerMm];
+        const [a, c] = [x * pinCos + y * pinSin, -x * pinSin + y * pinCos];
+        return max(abs(a) - (pin.longMm / 2) * pxPerMm, abs(c) - (pin.diameterMm / 2) * pxPerMm);
+      }
+    : null;
   for (let y = 0; y < h; y += 1)
     for (let x = 0; x < w; x += 1) {
       const [dx, dy] = [x + 0.5 - w / 2, y + 0.5 - h / 2];
@@ -88,15 +109,25 @@ export function pictureOf(s: Solid, shot: Shot): Grey {
       const i = max(1, min(n - 3, floor(at)));
       const f = at - i;
       const edge = above >= 0 ? up : down;
-      const here = ((edge[i] ?? 0) * (1 - f) + (edge[i + 1] ?? 0) * f) * pxPerMm;
-      const slope = ((edge[i + 1] ?? 0) - (edge[i - 1] ?? 0)) * pxPerMm * (per / 2);
+      const hidden = shot.plainBelow === true && above < 0;
+      const here = hidden ? (s.majorMm / 2) * pxPerMm : ((edge[i] ?? 0) * (1 - f) + (edge[i + 1] ?? 0) * f) * pxPerMm;
+      const slope = hidden ? 0 : ((edge[i + 1] ?? 0) - (edge[i - 1] ?? 0)) * pxPerMm * (per / 2);
       // distance to the edge along its normal, so that steep flanks blur as flat ones do
-      const off = (abs(above) - here) / hypot(1, slope);
+      const own = (abs(above) - here) / hypot(1, slope);
+      const off = pinOff ? min(own, pinOff(dx, dy)) : own;
       const light = 0.5 * (1 + erf(off / (sigma * SQRT2)));
       const level = 1 + shot.uneven * (dx / w + 0.5 * (dy / h));
       const grey = shot.scan ? 0.12 + 0.7 * (1 - light) * level : 0.1 + 0.75 * light * level;
       data[y * w + x] = max(0, min(1, grey + shot.noise * noise()));
     }
+  const speck = noiseOf(shot.seed + 77);
+  for (let k = 0; k < (shot.dust ?? 0); k += 1) {
+    const [cx, cy] = [((speck() * 0.3 + 0.5) % 1) * w, ((speck() * 0.35 + 0.5) % 1) * h];
+    const r = (0.0008 + abs(speck()) * 0.0007) * w;
+    for (let y = max(0, floor(cy - r)); y < min(h, cy + r); y += 1)
+      for (let x = max(0, floor(cx - r)); x < min(w, cx + r); x += 1)
+        if (hypot(x - cx, y - cy) < r) data[y * w + x] = (data[y * w + x] ?? 0) * 0.55 + 0.15;
+  }
   return { w, h, data };
 }
 

@@ -168,6 +168,40 @@ export const crestsOf = (f: Folded): readonly { readonly k: number; readonly h: 
 const BINS = 120;
 const ROUNDS_FOLD = 9;
 
+/**
+ * Where a folded profile rises through a height and falls again, in bins from the first: the widest ridge, gaps of a few bins in
+ * it closed, for teeth that wore stand beside those that did not. Null: it never crosses.
+ */
+function widest(m: readonly number[], mid: number): readonly [number, number] | null {
+  const n = m.length;
+  const runs: [number, number][] = [];
+  for (let i = 0; i < n; i += 1) {
+    const [a, b] = [m[i] ?? 0, m[(i + 1) % n] ?? 0];
+    const at = i + 0.5 + (mid - a) / (b - a);
+    if (a < mid && b >= mid) runs.push([at, NaN]);
+    const open = runs.at(-1);
+    if (a >= mid && b < mid && open) open[1] = at;
+  }
+  const [first] = runs;
+  if (!first) return null;
+  // a ridge that lies over the end of the list falls after its beginning
+  for (let i = 0; Number.isNaN(runs.at(-1)?.[1]) && i < n; i += 1)
+    if ((m[i] ?? 0) >= mid && (m[(i + 1) % n] ?? 0) < mid) {
+      const last = runs.at(-1);
+      if (last) last[1] = n + i + 0.5 + (mid - (m[i] ?? 0)) / ((m[(i + 1) % n] ?? 0) - (m[i] ?? 0));
+    }
+  const whole = runs.filter(([, down]) => !Number.isNaN(down));
+  const joined: [number, number][] = [];
+  for (const run of [...whole, ...whole.map(([u, d]): [number, number] => [u + n, d + n])]) {
+    const last = joined.at(-1);
+    if (last && run[0] - last[1] < CLOSED * n && run[1] - last[0] < n) last[1] = run[1];
+    else joined.push([...run]);
+  }
+  return joined.reduce<[number, number] | null>((w, r) => (!w || r[1] - r[0] > w[1] - w[0] ? r : w), null);
+}
+/** Gaps in a ridge under this share of the pitch are none. */
+const CLOSED = 0.05;
+
 /** Folds an edge over its period and makes the period, the ridge and the teeth agree. Null: fewer than two whole teeth. */
 export function foldOf(e: Laid, periodPx: number): Folded | null {
   let [p, z0] = [periodPx, 0];
@@ -194,16 +228,9 @@ export function foldOf(e: Laid, periodPx: number): Folded | null {
     root = sorted[floor(BINS * 0.03)] ?? 0;
     // the ridge's middle: half-way between the crossings at mid height
     const mid = (crest + root) / 2;
-    const ups: number[] = [];
-    const downs: number[] = [];
-    for (let i = 0; i < BINS; i += 1) {
-      const [a, b] = [m[i] ?? 0, m[(i + 1) % BINS] ?? 0];
-      if (a < mid && b >= mid) ups.push(i + 0.5 + (mid - a) / (b - a));
-      if (a >= mid && b < mid) downs.push(i + 0.5 + (mid - a) / (b - a));
-    }
-    const up = ups[0];
-    if (up === undefined || downs.length === 0) return null;
-    const down = downs.map((d) => (d > up ? d : d + BINS)).sort((a, b) => a - b)[0] ?? up;
+    const ridge = widest(m, mid);
+    if (!ridge) return null;
+    const [up, down] = ridge;
     z0 += ((up + down) / 2 / BINS - 0.5) * p;
     const wide = ((down - up) / BINS) * p;
     // each tooth's flanks by their crossing of mid height, from points near it

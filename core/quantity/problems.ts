@@ -50,6 +50,8 @@ export interface ProblemFigures {
   'pairs-1-to-3': None;
   'teeth-out-of-reach': { readonly teeth: string | number };
   'no-such-reading': None;
+  'no-such-picture': None;
+  'dots-out-of-range': None;
   'no-name': None;
   'not-a-special': None;
   'no-such-lathe': { readonly there: string };

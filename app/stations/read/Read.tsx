@@ -1,5 +1,6 @@
-import { memo, useCallback, useId, useMemo, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useId, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
+import { useSearchParams } from 'react-router';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { READING_ORDER } from '../../../core/job/entry.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
@@ -12,12 +13,31 @@ import { Cable } from './Cable.tsx';
 import { EntryPanel } from './EntryPanel.tsx';
 import { Likeliest } from './Likeliest.tsx';
 import { NextReading } from './NextReading.tsx';
+import { PictureButton, Pictures } from './Pictures.tsx';
 import { ReadPlate } from './ReadPlate.tsx';
 import { Taken } from './Taken.tsx';
 import { useEntry } from './useEntry.ts';
 import { Wear } from './Wear.tsx';
 
+/** Reading a picture comes with what draws it, and only when it is wanted. */
+const PictureStation = lazy(async () => ({
+  default: (await import('./picture/PictureStation.tsx')).PictureStation,
+}));
+
+/** Readings typed where they stand; or, where the address says so, from a picture. */
 export function Read() {
+  const [params] = useSearchParams();
+  const picture = params.get('picture');
+  return picture === null ? (
+    <Typed />
+  ) : (
+    <Suspense fallback={<h1 className="text-2xl">Opening&hellip;</h1>}>
+      <PictureStation key={picture} of={picture} />
+    </Suspense>
+  );
+}
+
+function Typed() {
   const { job, top } = useJobView();
   const [armed, setArmed] = useState<Quantity>(
     () => READING_ORDER.find((q) => !job.readings.some((r) => r.quantity === q)) ?? 'majorDiameter',
@@ -49,6 +69,7 @@ export function Read() {
       acts={
         <>
           <EntryPanel entry={entry} form={form} positionMm={position} onPoint={setPosition} />
+          <PictureButton />
           <Besides onArm={arm} />
         </>
       }
@@ -67,6 +88,14 @@ export function Read() {
   );
 }
 
+/** Readings, and the pictures that some of them came from. */
+const TakenAll = () => (
+  <>
+    <Taken />
+    <Pictures />
+  </>
+);
+
 /** What the readings say so far and what stands beside them: it does not change while a figure is being typed. */
 const Besides = memo(function Besides({ onArm }: { readonly onArm: (q: Quantity) => void }) {
   const { job } = useJobView();
@@ -80,7 +109,7 @@ const Besides = memo(function Besides({ onArm }: { readonly onArm: (q: Quantity)
         onChange={setTab}
         tabs={[
           { id: 'next', label: 'Next', body: <NextReading onArm={onArm} /> },
-          { id: 'taken', label: `Readings ${job.readings.length}`, body: <Taken /> },
+          { id: 'taken', label: `Readings ${job.readings.length}`, body: <TakenAll /> },
           { id: 'wear', label: 'Wear', body: <Wear /> },
           { id: 'cable', label: 'Cable', body: <Cable /> },
         ]}

@@ -2,7 +2,7 @@ import { Trash2 } from 'lucide-react';
 import { readEntry } from '../../../core/reading/kinds.ts';
 import { partOf, pitchOfCount } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
-import { ALONG, FINE, lengthText } from '../../../core/quantity/format.ts';
+import { ALONG, degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { good, type Outcome } from '../../../core/quantity/outcome.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { handText, QUANTITY_NAMES } from '../../../words/readings.ts';
@@ -58,6 +58,7 @@ function Row({ r, side }: { readonly r: Reading; readonly side: 'external' | 'in
     r.member === 'mate' ? 'its mate' : '',
     r.positionMm === null ? '' : `at ${lengthText(r.positionMm, system, ALONG)}`,
     r.place,
+    r.picture ? 'from a picture' : '',
     r.span ? `${r.quantity === 'overWires' ? 'wires of' : 'in'} ${r.span.text}` : '',
     r.leaf ?? '',
     r.flank ? QUANTITY_NAMES[r.flank === 'leading' ? 'leadingFlank' : 'trailingFlank'][side] : '',
@@ -127,6 +128,6 @@ function meaning(r: Reading, system: UnitSystem): string {
   if (r.quantity === 'pitchLeaf') return lengthText(r.value, system, FINE);
   if (r.quantity === 'hand') return `${handText(r.value < 0)} hand`;
   if (ANGLES.includes(r.quantity))
-    return `${r.value}\u00b0${r.uncertainty === null ? '' : ` \u00b1 ${r.uncertainty}\u00b0`}`;
+    return `${degreesText(r.value, 0.01)}${r.uncertainty === null ? '' : ` \u00b1 ${degreesText(r.uncertainty, 0.01)}`}`;
   return String(Number(r.value.toFixed(4)));
 }

@@ -14,7 +14,16 @@ import { makeOf } from '../made.ts';
 import { lastN } from '../metal.ts';
 import { oriented, withDimensions } from '../special.ts';
 import { angle, id, positive, text } from '../parts.ts';
-import { JobSchema, ReadingSchema, ThreadSchema, type Job, type Reading, type Shop } from '../schema.ts';
+import {
+  JobSchema,
+  PictureSchema,
+  ReadingSchema,
+  ThreadSchema,
+  type Job,
+  type Picture,
+  type Reading,
+  type Shop,
+} from '../schema.ts';
 import { STATIONS, type StationId } from '../stations.ts';
 import { edit, type Before, some } from './edit.ts';
 
@@ -92,6 +101,46 @@ export const DESK = {
     job.readings.some((r) => r.id === reading)
       ? good({ job: { ...job, readings: job.readings.filter((r) => r.id !== reading) } })
       : bad('reading', 'no-such-reading'),
+  ),
+  /** A picture with what was read from it; one taken again replaces what it gave before. */
+  takePicture: edit(
+    {
+      picture: Type.Omit(PictureSchema, ['at']),
+      readings: Type.Array(Type.Omit(TakenReading, ['picture']), { maxItems: 60 }),
+    },
+    ({ job, id, at }, { picture, readings }) => {
+      for (const r of readings) {
+        const wrong = lacks(r);
+        if (wrong) return wrong;
+      }
+      const kept = job.readings.filter((r) => r.picture !== picture.id);
+      const own = readings.map((r, i) => ({
+        ...(r as Omit<Reading, 'id' | 'at'>),
+        picture: picture.id,
+        id: `${id}-${i + 1}`,
+        at,
+      }));
+      const others = job.pictures.filter((p) => p.id !== picture.id);
+      return good({
+        job: {
+          ...job,
+          readings: [...kept, ...own],
+          pictures: [...others, { ...(picture as Omit<Picture, 'at'>), at }],
+        },
+      });
+    },
+  ),
+  /** A picture away, with the readings that came from it. */
+  removePicture: edit({ picture: id }, ({ job }, { picture }) =>
+    job.pictures.some((p) => p.id === picture)
+      ? good({
+          job: {
+            ...job,
+            pictures: job.pictures.filter((p) => p.id !== picture),
+            readings: job.readings.filter((r) => r.picture !== picture),
+          },
+        })
+      : bad('picture', 'no-such-picture'),
   ),
   setUnworn: edit(
     { lengthMm: some(wearMap.properties.lengthMm), unworn: some(wearMap.properties.unworn) },

@@ -1,0 +1,23 @@
+import type { Scene } from '../../core/profile/scenes.ts';
+import type { ProfileAskedFor, ProfileRead } from '../../core/profile/types.ts';
+
+/** A picture as it lies before the reader. */
+export interface Decoded {
+  readonly w: number;
+  readonly h: number;
+  /** The same in grey, no wider than a screen shows. */
+  readonly preview: Blob;
+}
+/** Side of a picture that cannot be taken: too many points. */
+export interface TooLarge {
+  readonly megapixels: number;
+}
+
+export interface PictureWorker {
+  /** Decodes a picture, turned as its own tag says, and keeps it for reading; the one before is let go. */
+  decode(key: string, blob: Blob): Promise<Decoded | TooLarge>;
+  /** Reads the picture that was decoded under this key. */
+  read(key: string, ask: ProfileAskedFor, onProgress?: (done: number) => void): Promise<ProfileRead>;
+  /** A look through the simulated camera. */
+  simulate(scene: Scene, w: number, seed: number): Promise<Blob>;
+}

@@ -1,0 +1,155 @@
+import type { PictureRow } from '../core/job/fromPicture.ts';
+import type { FormLaid } from '../core/profile/forms.ts';
+import type { Scene } from '../core/profile/scenes.ts';
+import type { ProfileRead } from '../core/profile/types.ts';
+import { formAt } from '../core/form/shape.ts';
+import { degreesText, FINE, lengthText, type LengthStyle } from '../core/quantity/format.ts';
+import type { UnitSystem } from '../core/quantity/units.ts';
+import { QUANTITY_NAMES } from './readings.ts';
+
+type Side = 'external' | 'internal';
+
+const ALONG: LengthStyle = { stepMm: 1, stepIn: 0.05 };
+
+/** What a line of the picture is called. */
+export function rowName(row: PictureRow, side: Side): string {
+  const why = row.why;
+  switch (row.key) {
+    case 'pitch':
+      return 'Pitch';
+    case 'major':
+      return QUANTITY_NAMES.majorDiameter[side];
+    case 'minor':
+      return QUANTITY_NAMES.minorDiameter[side];
+    case 'depth':
+      return 'Depth';
+    case 'included':
+      return QUANTITY_NAMES.flankAngle[side];
+    case 'leading':
+      return QUANTITY_NAMES.leadingFlank[side];
+    case 'trailing':
+      return QUANTITY_NAMES.trailingFlank[side];
+    case 'crest':
+    case 'root': {
+      const where = row.key === 'crest' ? 'Crest' : 'Root';
+      return why?.kind === 'end' ? `${where} ${why.of}` : where;
+    }
+    case 'taper':
+      return 'Taper';
+    case 'pitchDiameter':
+      return 'Pitch diameter';
+    case 'wear':
+      return why?.kind === 'worn'
+        ? why.where === 'crest'
+          ? 'Worn, crest'
+          : `Worn, ${why.where === 'leading' ? 'towards the free end' : 'towards the head'}`
+        : 'Worn';
+  }
+}
+
+/** What stands under its name in small. */
+export function rowNote(row: PictureRow, system: UnitSystem): string {
+  const why = row.why;
+  switch (why?.kind) {
+    case 'teeth':
+      return `${why.teeth} teeth`;
+    case 'yours':
+      return 'gave the scale: it is yours';
+    case 'alike':
+      return 'flat and round look alike: nearer, or sharper';
+    case 'shadow':
+      return row.unit === 'deg'
+        ? `the shadow shows ${degreesText(Number(why.apparent.toFixed(1)))}`
+        : `the shadow shows ${lengthText(why.apparent, system, FINE)}`;
+    case 'worn':
+      return `${lengthText(why.longMm, system, ALONG)} long, from ${lengthText(why.fromMm, system, ALONG)}`;
+    case 'hidden':
+      return 'its own crest hides it';
+    case 'end':
+    case undefined:
+      return row.key === 'taper' ? 'on diameter' : '';
+  }
+}
+
+const bareMm = { ...FINE, bare: true };
+/** The figure and what is known of it. */
+export function rowFigures(row: PictureRow, system: UnitSystem): { readonly value: string; readonly sigma: string } {
+  if (row.why?.kind === 'hidden') {
+    const { fromDeg, toDeg } = row.why.range;
+    return { value: `${fromDeg}\u2013${degreesText(toDeg)}`, sigma: 'asks' };
+  }
+  if (row.value === null) return { value: '\u2013', sigma: 'asks' };
+  switch (row.unit) {
+    case 'deg':
+      return {
+        value: degreesText(Number(row.value.toFixed(1))),
+        sigma: `\u00b1 ${Math.max(0.1, Number(row.uncertainty.toFixed(1)))}`,
+      };
+    case 'ratio':
+      return {
+        value: row.value === 0 ? 'none' : `1 in ${(1 / Math.abs(row.value)).toFixed(1)}`,
+        sigma: `\u00b1 ${(100 * row.uncertainty).toFixed(2)} in 100`,
+      };
+    case 'mm':
+      return {
+        value: lengthText(row.value, system, bareMm),
+        sigma: row.why?.kind === 'yours' ? 'yours' : `\u00b1 ${lengthText(row.uncertainty, system, bareMm)}`,
+      };
+  }
+}
+
+/** What the text of a reading is, as somebody would have typed it. */
+export function readingTyped(value: number, unit: PictureRow['unit'], system: UnitSystem): string {
+  if (unit === 'deg') return value.toFixed(1);
+  if (unit === 'ratio') return value === 0 ? '0' : `1 in ${(1 / value).toFixed(1)}`;
+  return lengthText(value, system, bareMm);
+}
+
+/** A form by its own flanks. */
+export const formName = (f: FormLaid): string => formAt(f.form, 1).name;
+export const offText = (px: number): string => `${px < 10 ? px.toFixed(1) : Math.round(px)} px off`;
+
+/** Above this a picture is not that form's, and within it two are not told apart, px. */
+export const CLEARLY_OFF = 3;
+
+/** What is borne in mind with a hidden flank. */
+export const hiddenText = (
+  from: number,
+  to: number,
+  apparent: number,
+  next: { deg: number; seen: number } | null,
+): string =>
+  `Its own crest hides this flank. Anything from ${from} to ${degreesText(to)} shows ${degreesText(Number(apparent.toFixed(1)))}${
+    next ? `; a ${next.deg} would show ${next.seen.toFixed(1)}` : ''
+  }. Feel it with a square.`;
+
+export const SCENE_NAMES: Readonly<Record<Scene, string>> = {
+  press: 'A press screw, 50 mm, worn',
+  vice: 'A vice screw, 30 mm, worn in the middle',
+  special: 'A maker\u2019s own thread, on a scanner',
+  pinned: 'A bolt, a 2.5 mm pin beside it',
+  soft: 'The same out of focus',
+  half: 'A screw, half of it hidden',
+};
+
+/** What is looked at before a picture is taken. */
+export function checksOf(
+  read: ProfileRead,
+): readonly { readonly good: boolean; readonly what: string; readonly figure: string }[] {
+  const edges = read.seen?.edges.length ?? 0;
+  const soft = read.blurPx > 0 && read.depthPx !== null && read.blurPx > read.depthPx / 10;
+  return [
+    {
+      good: edges === 2 && read.teeth >= 4,
+      what: edges === 2 ? 'Both edges in view' : edges === 1 ? 'One edge in view' : 'No thread in view yet',
+      figure: read.teeth > 0 ? `${Math.round(read.teeth / Math.max(1, edges))} threads` : '',
+    },
+    { good: read.confident && !soft, what: 'Sharp', figure: `${read.blurPx.toFixed(1)} px` },
+    { good: read.unevenness < 2, what: 'Light even', figure: `1 : ${read.unevenness.toFixed(1)}` },
+    {
+      good: Math.abs(read.rotationDeg) <= 30,
+      what: 'Axis, up to 30\u00b0 will do',
+      figure: degreesText(Number(Math.abs(read.rotationDeg).toFixed(1))),
+    },
+  ];
+}

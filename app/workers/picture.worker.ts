@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import type { Grey } from '../../core/profile/grey.ts';
 import { readProfile } from '../../core/profile/readProfile.ts';
 import { lookAt } from '../../core/profile/scenes.ts';
-import type { Decoded, PictureWorker } from './pictureProtocol.ts';
+import { LOOK, type Decoded, type PictureWorker } from './pictureProtocol.ts';
 
 /** Points that are taken, in millions; a little over 12 so that a camera of 12 is. */
 const MOST_MP = 12.6;
@@ -12,7 +12,8 @@ const PREVIEW_W = 1600;
 /** What the eye takes of red, green and blue. @see ITU-R BT.601 */
 const [RED, GREEN, BLUE] = [0.299 / 255, 0.587 / 255, 0.114 / 255];
 
-let held: { readonly key: string; readonly grey: Grey } | null = null;
+/** The picture that is read, and beside it what a camera sees meanwhile: a late look must not push the picture out. */
+const held = new Map<string, Grey>();
 
 function context(w: number, h: number) {
   const canvas = new OffscreenCanvas(w, h);
@@ -55,14 +56,14 @@ async function pictureOf(g: Grey): Promise<Blob> {
 
 const api: PictureWorker = {
   decode: async (key, blob) => {
-    held = null;
+    for (const other of held.keys()) if (key !== LOOK && other !== LOOK) held.delete(other);
     const bitmap = await createImageBitmap(blob, { imageOrientation: 'from-image' });
     const { width: w, height: h } = bitmap;
     if (w * h > MOST_MP * 1e6) {
       bitmap.close();
       return { megapixels: (w * h) / 1e6 };
     }
-    held = { key, grey: greyOf(bitmap) };
+    held.set(key, greyOf(bitmap));
     const share = Math.min(1, PREVIEW_W / w);
     const { canvas, c } = context(Math.round(w * share), Math.round(h * share));
     c.imageSmoothingQuality = 'high';
@@ -71,8 +72,9 @@ const api: PictureWorker = {
     return { w, h, preview: await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 }) } satisfies Decoded;
   },
   read: (key, ask, onProgress) => {
-    if (held?.key !== key) throw new Error('the picture is not there any more');
-    return Promise.resolve(readProfile(held.grey, ask, onProgress));
+    const grey = held.get(key);
+    if (!grey) throw new Error('the picture is not there any more');
+    return Promise.resolve(readProfile(grey, ask, onProgress));
   },
   simulate: (scene, w, seed) => pictureOf(lookAt(scene, w, seed)),
 };

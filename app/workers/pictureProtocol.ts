@@ -13,6 +13,9 @@ export interface TooLarge {
   readonly megapixels: number;
 }
 
+/** Key of what a camera sees while nothing is taken yet. */
+export const LOOK = 'look';
+
 export interface PictureWorker {
   /** Decodes a picture, turned as its own tag says, and keeps it for reading; the one before is let go. */
   decode(key: string, blob: Blob): Promise<Decoded | TooLarge>;

@@ -121,7 +121,7 @@ export function PictureStation({ of }: { readonly of: string }) {
   const ready = looks?.confident ?? false;
   return (
     <div className="grid gap-3 desk:h-full desk:grid-cols-[minmax(0,1fr)_22.25rem] desk:grid-rows-[minmax(0,1fr)]">
-      <div className="grid min-w-0 content-start gap-3 desk:content-stretch desk:overflow-y-auto">
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 desk:content-stretch desk:overflow-y-auto">
         {!picture ? (
           <TakePlate
             reader={view.reader}
@@ -132,7 +132,7 @@ export function PictureStation({ of }: { readonly of: string }) {
           />
         ) : (
           <div
-            className={`grid min-w-0 gap-3 ${readOk ? 'desk:grid-rows-[auto_minmax(18rem,1fr)_auto_auto]' : 'desk:grid-rows-[auto_minmax(0,1fr)_auto]'}`}
+            className={`grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 ${readOk ? 'desk:grid-rows-[auto_minmax(18rem,1fr)_auto_auto]' : 'desk:grid-rows-[auto_minmax(0,1fr)_auto]'}`}
           >
             <div className="flex flex-wrap items-center justify-between gap-2">
               <h2 className="min-w-0 truncate text-xl">{picture.name}</h2>
@@ -147,7 +147,7 @@ export function PictureStation({ of }: { readonly of: string }) {
               />
             </div>
             {readOk ? (
-              <div className="grid min-h-0 gap-3 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
+              <div className="grid min-h-0 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
                 <ShadowPlate
                   key={picture.id}
                   picture={picture}

@@ -66,7 +66,10 @@ export function ShadowPlate({ picture, read, way, pointed, onPoint, badges }: Pr
   const button =
     'flex size-12 items-center justify-center rounded-[3px] border border-scribe2 bg-deep text-scribe hover:brightness-125';
   return (
-    <div className="plate on-plate relative h-full min-h-72 overflow-hidden">
+    <div
+      className="plate on-plate relative w-full min-w-0 overflow-hidden desk:min-h-72 desk:h-full max-lg:[aspect-ratio:var(--shape)]"
+      style={{ '--shape': `${picture.w} / ${picture.h}` } as React.CSSProperties}
+    >
       <DyeCoat />
       <svg
         ref={svg}

@@ -4,6 +4,7 @@ import { SCENES, type Scene } from '../../../../core/profile/scenes.ts';
 import type { ProfileRead } from '../../../../core/profile/types.ts';
 import { SCENE_NAMES } from '../../../../words/picture.ts';
 import { DyeCoat } from '../../../drawing/Plate.tsx';
+import { LOOK } from '../../../workers/pictureProtocol.ts';
 import type { Reader } from '../../../workers/pictures.ts';
 import { PICTURE_FILES } from './usePicture.ts';
 
@@ -70,8 +71,8 @@ export function TakePlate({ reader, onTake, onFile, onLooks, shutterRef }: Props
         if (!current) return;
         if (blob) {
           const { ask } = reader();
-          await ask.decode('look', blob);
-          const read = await ask.read('look', {
+          await ask.decode(LOOK, blob);
+          const read = await ask.read(LOOK, {
             pxPerMm: null,
             pinMm: null,
             knownMajorMm: null,
@@ -147,8 +148,9 @@ export function TakePlate({ reader, onTake, onFile, onLooks, shutterRef }: Props
       <div className="relative flex flex-wrap items-center justify-between gap-2">
         <h2 className="text-xl">Through the camera</h2>
         <label className="flex items-center gap-2 text-scribe2">
-          Camera
+          <span aria-hidden>Camera</span>
           <select
+            aria-label="Camera"
             value={key}
             onChange={(e) => {
               const scene = SCENES.find((s) => s === e.target.value);

@@ -19,7 +19,7 @@ export function ToothPlate({ read, form }: { readonly read: ProfileRead; readonl
   const depth = read.ends?.ridge.depth ?? read.depthPx ?? 1;
   const width = 1.3 * pitchPx.value;
   const draw = ({ w, h }: Size) => {
-    const scale = Math.min((w - 24) / width, (h - 116) / (depth * 1.12));
+    const scale = Math.min((w - 24) / width, (h - 150) / (depth * 1.05));
     const [cx, top] = [w / 2, 74];
     const x = (u: number): number => cx + u * scale;
     const y = (r: number): number => top + (outer - r) * scale;
@@ -90,7 +90,7 @@ export function ToothPlate({ read, form }: { readonly read: ProfileRead; readonl
   return (
     <Plate
       label={`${read.teeth} teeth laid on one, with the line found over them`}
-      className="h-full min-h-72"
+      className="min-h-88 desk:h-full desk:min-h-72"
       draw={draw}
     />
   );

@@ -6,6 +6,7 @@ import type { StationId } from '../../core/job/stations.ts';
 import { STATE_WORDS, STATION_NAMES } from '../../words/stations.ts';
 import { threadLine } from '../../words/threadLine.ts';
 import { useShop, useSystem } from '../store/store.ts';
+import { announce } from '../ui/announce.ts';
 import { useKeys } from '../ui/keys.ts';
 import { PrintHead } from '../ui/PrintHead.tsx';
 import { Refusal } from '../ui/Refusal.tsx';
@@ -126,17 +127,4 @@ function useArrival(station: StationId): void {
     // only where one has come to matters, not how its state changes afterwards
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [station]);
-}
-
-/** Says something to whoever does not see the screen. */
-export function announce(text: string): void {
-  let region = document.getElementById('spoken');
-  if (!region) {
-    region = document.createElement('p');
-    region.id = 'spoken';
-    region.setAttribute('role', 'status');
-    region.className = 'sr-only';
-    document.body.append(region);
-  }
-  region.textContent = text;
 }

@@ -8,7 +8,7 @@ import type { FormLaid } from '../../../../core/profile/forms.ts';
 import type { ProfileRead, Shown } from '../../../../core/profile/types.ts';
 import { checksOf, formName, offText } from '../../../../words/picture.ts';
 import { storageText } from '../../../../words/storage.ts';
-import { announce } from '../../../shell/JobFrame.tsx';
+import { announce } from '../../../ui/announce.ts';
 import { useJobView } from '../../../shell/jobContext.tsx';
 import { putPicture } from '../../../storage/db.ts';
 import { act, useSystem } from '../../../store/store.ts';

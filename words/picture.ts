@@ -1,6 +1,7 @@
 import type { PictureRow } from '../core/job/fromPicture.ts';
 import type { FormLaid } from '../core/profile/forms.ts';
-import type { Scene } from '../core/profile/scenes.ts';
+import type { Scene, ToolScene } from '../core/profile/scenes.ts';
+import type { TipAsk } from '../core/profile/tip.ts';
 import type { ProfileRead } from '../core/profile/types.ts';
 import { formAt } from '../core/form/shape.ts';
 import { degreesText, FINE, lengthText, type LengthStyle } from '../core/quantity/format.ts';
@@ -123,14 +124,32 @@ export const hiddenText = (
     next ? `; a ${next.deg} would show ${next.seen.toFixed(1)}` : ''
   }. Feel it with a square.`;
 
-export const SCENE_NAMES: Readonly<Record<Scene, string>> = {
+export const SCENE_NAMES: Readonly<Record<Scene | ToolScene, string>> = {
   press: 'A press screw, 50 mm, worn',
   vice: 'A vice screw, 30 mm, worn in the middle',
   special: 'A maker\u2019s own thread, on a scanner',
   pinned: 'A bolt, a 2.5 mm pin beside it',
   soft: 'The same out of focus',
   half: 'A screw, half of it hidden',
+  'tool-flat': 'A 60\u00b0 tool, its tip flat, a 2 mm pin beside it',
+  'tool-round': 'A 55\u00b0 tool, its nose round, a 2 mm pin beside it',
 };
+
+/** What a picture of a tool wants. */
+export const TIP_ASKS: Readonly<Record<TipAsk, string>> = {
+  'no-part': 'No tool stands out from its ground: lamp behind it, and its face square to the camera.',
+  'no-shank': 'The tool lies whole in the picture: let its shank run out of it at one side, so that its tip is known.',
+  'no-tip': 'No two straight flanks meet at its end: turn its face square to the camera, nearer, and sharp.',
+  blurred: 'Too soft for its tip: focus, hold still, come nearer.',
+};
+/** Within this a tool's angle is right, degrees. Common practice, no source. */
+const TOOL_DEG = 0.5;
+export function tipAngleText(is: { readonly value: number; readonly uncertainty: number }, wantedDeg: number): string {
+  const off = is.value - wantedDeg;
+  return Math.abs(off) <= Math.max(TOOL_DEG, 2 * is.uncertainty)
+    ? `Right: ${degreesText(wantedDeg)} is wanted.`
+    : `${degreesText(wantedDeg)} is wanted: grind it ${off > 0 ? 'sharper' : 'blunter'} by ${degreesText(Math.abs(off))}. How it stands to the work, this does not say.`;
+}
 
 /** What is looked at before a picture is taken. */
 export function checksOf(

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import type { Grey } from '../../core/profile/grey.ts';
 import { readProfile } from '../../core/profile/readProfile.ts';
+import { readTip } from '../../core/profile/tip.ts';
 import { lookAt } from '../../core/profile/scenes.ts';
 import { LOOK, type Decoded, type PictureWorker } from './pictureProtocol.ts';
 
@@ -54,6 +55,12 @@ async function pictureOf(g: Grey): Promise<Blob> {
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.94 });
 }
 
+function heldAs(key: string): Grey {
+  const grey = held.get(key);
+  if (!grey) throw new Error('the picture is not there any more');
+  return grey;
+}
+
 const api: PictureWorker = {
   decode: async (key, blob) => {
     for (const other of held.keys()) if (key !== LOOK && other !== LOOK) held.delete(other);
@@ -72,10 +79,9 @@ const api: PictureWorker = {
     return { w, h, preview: await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 }) } satisfies Decoded;
   },
   read: (key, ask, onProgress) => {
-    const grey = held.get(key);
-    if (!grey) throw new Error('the picture is not there any more');
-    return Promise.resolve(readProfile(grey, ask, onProgress));
+    return Promise.resolve(readProfile(heldAs(key), ask, onProgress));
   },
+  readTip: (key, ask) => Promise.resolve(readTip(heldAs(key), ask)),
   simulate: (scene, w, seed) => pictureOf(lookAt(scene, w, seed)),
 };
 expose(api);

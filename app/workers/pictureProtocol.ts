@@ -1,4 +1,5 @@
-import type { Scene } from '../../core/profile/scenes.ts';
+import type { Scene, ToolScene } from '../../core/profile/scenes.ts';
+import type { TipAskedFor, TipRead } from '../../core/profile/tip.ts';
 import type { ProfileAskedFor, ProfileRead } from '../../core/profile/types.ts';
 
 /** A picture as it lies before the reader. */
@@ -21,6 +22,8 @@ export interface PictureWorker {
   decode(key: string, blob: Blob): Promise<Decoded | TooLarge>;
   /** Reads the picture that was decoded under this key. */
   read(key: string, ask: ProfileAskedFor, onProgress?: (done: number) => void): Promise<ProfileRead>;
+  /** Reads it as a tool's end. */
+  readTip(key: string, ask: TipAskedFor): Promise<TipRead>;
   /** A look through the simulated camera. */
-  simulate(scene: Scene, w: number, seed: number): Promise<Blob>;
+  simulate(scene: Scene | ToolScene, w: number, seed: number): Promise<Blob>;
 }

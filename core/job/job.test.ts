@@ -232,7 +232,7 @@ describe('documents', () => {
       (d) => void (((d['name'] as Record<string, Record<string, unknown>>)['thread'] ?? {})['pitch'] = '0/5'),
       'name.thread.pitch',
     ],
-    ['a newer version', (d) => void (d['version'] = 9), 'version'],
+    ['a newer version', (d) => void (d['version'] = JOB_VERSION + 1), 'version'],
     ['another program\u2019s file', (d) => void (d['format'] = 'x'), 'format'],
   ])('%s is refused with its place', (_, spoil, field) => {
     const data = JSON.parse(writeJob(workedJob())) as Record<string, unknown>;

@@ -297,6 +297,9 @@ function blurOf(p: EdgePoints): number {
   return Math.sqrt(Math.max(0, all * all - 1));
 }
 
+const LEAST_HIGH_PX = 2;
+const MOST_SCATTER = 0.1;
+
 function edgeRead(p: Side, side: 1 | -1, about: number, pitchPx: number | null): Edge | null {
   if (p.x.length < 120) return null;
   let tilt = angleOf(p.x, p.y, about);
@@ -319,7 +322,9 @@ function edgeRead(p: Side, side: 1 | -1, about: number, pitchPx: number | null):
     e = laid(p.x, p.y, tilt, side);
     fold = foldOf(e, f.pitchPx);
   }
-  return fold ? { side, laid: e, fold } : null;
+  // what is no higher than the noise of an edge, or scatters over its own pitch, are no teeth
+  const teeth = fold && fold.crest - fold.root > LEAST_HIGH_PX && fold.scatterPx < MOST_SCATTER * fold.pitchPx;
+  return fold && teeth ? { side, laid: e, fold } : null;
 }
 
 function pitchOf(edges: readonly Edge[], axisDeg: number): Told {

@@ -66,7 +66,7 @@ function silhouette(s: Solid, z: Float64Array): { readonly up: Float64Array; rea
 }
 
 /** Normal noise from a number, the same each time. */
-function noiseOf(seed: number): () => number {
+export function noiseOf(seed: number): () => number {
   let a = seed >>> 0;
   const uniform = (): number => {
     a = (a + 0x6d2b79f5) >>> 0;
@@ -115,7 +115,7 @@ export function pictureOf(s: Solid, shot: Shot): Grey {
       // distance to the edge along its normal, so that steep flanks blur as flat ones do
       const own = (abs(above) - here) / hypot(1, slope);
       const off = pinOff ? min(own, pinOff(dx, dy)) : own;
-      const light = 0.5 * (1 + erf(off / (sigma * SQRT2)));
+      const light = lightOf(off, sigma);
       const level = 1 + shot.uneven * (dx / w + 0.5 * (dy / h));
       const grey = shot.scan ? 0.12 + 0.7 * (1 - light) * level : 0.1 + 0.75 * light * level;
       data[y * w + x] = max(0, min(1, grey + shot.noise * noise()));
@@ -130,6 +130,9 @@ export function pictureOf(s: Solid, shot: Shot): Grey {
   }
   return { w, h, data };
 }
+
+/** Share of the light that comes past an edge so far away, blurred by a normal law. */
+export const lightOf = (off: number, sigma: number): number => 0.5 * (1 + erf(off / (max(0.35, sigma) * SQRT2)));
 
 /** @see Abramowitz and Stegun, Handbook of Mathematical Functions, 7.1.26: good to 1.5e-7 */
 function erf(x: number): number {

@@ -2,10 +2,15 @@ import { formAt, specialForm } from '../form/shape.ts';
 import type { Grey } from './grey.ts';
 import { pictureOf, type Shot, type Solid } from './render.ts';
 import { solidOf } from './solid.ts';
+import { toolPicture } from './toolScene.ts';
 
 /** What lies before the simulated camera. */
 export const SCENES = ['press', 'vice', 'special', 'pinned', 'soft', 'half'] as const;
 export type Scene = (typeof SCENES)[number];
+
+/** Tools before it. */
+export const TOOL_SCENES = ['tool-flat', 'tool-round'] as const;
+export type ToolScene = (typeof TOOL_SCENES)[number];
 
 interface Laid {
   readonly solid: Solid;
@@ -57,11 +62,30 @@ const LAID: Readonly<Record<Scene, () => Laid>> = {
   },
 };
 
+/** Invented tools: one ground to a flat, one with a nose. */
+const TOOLS = {
+  'tool-flat': { includedDeg: 60, tip: { kind: 'flat', wide: 0.37 } },
+  'tool-round': { includedDeg: 55, tip: { kind: 'round', radius: 0.44 } },
+} as const;
+
 /** Pictures are so wide, as to 1600; what a shot gives in px is for that. */
 const DRAWN_AT = 1600;
 
 /** One look through the simulated camera. @param w width in px; its height is five eighths of it */
-export function lookAt(scene: Scene, w: number, seed: number): Grey {
+export function lookAt(scene: Scene | ToolScene, w: number, seed: number): Grey {
+  if (scene === 'tool-flat' || scene === 'tool-round')
+    return toolPicture({
+      ...TOOLS[scene],
+      shankMm: 8,
+      turnDeg: 3,
+      pxPerMm: w / 22,
+      w,
+      h: Math.round(w * 0.625),
+      blurPx: Math.max(0.6, (1.1 * w) / DRAWN_AT),
+      noise: 0.012,
+      seed,
+      pinMm: 2,
+    });
   const { solid, acrossMm, shot } = LAID[scene]();
   const share = w / DRAWN_AT;
   return pictureOf(solid, {

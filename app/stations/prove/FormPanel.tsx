@@ -1,4 +1,6 @@
+import { Camera } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { formCheck, type FormRow } from '../../../core/job/formCheck.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
 import { parseLength } from '../../../core/quantity/length.ts';
@@ -22,6 +24,14 @@ export function FormPanel() {
       <p role="status" className="text-xl font-semibold">
         {formText(check, system)}
       </p>
+      {job.intake.make === 'external' && (
+        <Link
+          className="key inline-flex min-h-12 items-center gap-2 justify-self-start rounded-[4px] px-4"
+          to={`/jobs/${job.id}/read?picture=new&for=made`}
+        >
+          <Camera aria-hidden size={18} /> Read it from a picture
+        </Link>
+      )}
       <ul className="grid gap-x-4">
         {check.rows.map((r) => (
           <Row key={r.what} row={r} system={system} />

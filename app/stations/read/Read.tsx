@@ -24,6 +24,8 @@ const PictureStation = lazy(async () => ({
   default: (await import('./picture/PictureStation.tsx')).PictureStation,
 }));
 
+const AIMS = ['made', 'tool'] as const;
+
 /** Readings typed where they stand; or, where the address says so, from a picture. */
 export function Read() {
   const [params] = useSearchParams();
@@ -32,7 +34,7 @@ export function Read() {
     <Typed />
   ) : (
     <Suspense fallback={<h1 className="text-2xl">Opening&hellip;</h1>}>
-      <PictureStation key={picture} of={picture} />
+      <PictureStation key={picture} of={picture} aim={AIMS.find((a) => a === params.get('for')) ?? 'part'} />
     </Suspense>
   );
 }

@@ -1,3 +1,5 @@
+import { Camera } from 'lucide-react';
+import { Link } from 'react-router';
 import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { toolViewOf } from '../../../core/job/toolView.ts';
 import { parseAngle } from '../../../core/quantity/angle.ts';
@@ -59,6 +61,12 @@ export function ToolTab() {
           hint="3 to 5 in steel, less in hard, more in soft metal (common practice)"
         />
       </div>
+      <Link
+        className="key inline-flex min-h-12 items-center gap-2 justify-self-start rounded-[4px] px-4"
+        to={`/jobs/${job.id}/read?picture=new&for=tool`}
+      >
+        <Camera aria-hidden size={18} /> Read the tool from a picture
+      </Link>
       {leans && <Note tone="caution">{leans}</Note>}
       <Choice
         label="What cuts"

@@ -2,11 +2,14 @@ import { ArrowLeft, Camera, CircleAlert, CircleCheck } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { partOf } from '../../../../core/job/evidence.ts';
+import { formGiven } from '../../../../core/job/formFromPicture.ts';
 import { rowsOfPicture } from '../../../../core/job/fromPicture.ts';
+import { FINE, lengthText } from '../../../../core/quantity/format.ts';
 import type { ShadowTaken } from '../../../../core/job/schema.ts';
 import type { FormLaid } from '../../../../core/profile/forms.ts';
 import type { ProfileRead, Shown } from '../../../../core/profile/types.ts';
 import { checksOf, formName, offText } from '../../../../words/picture.ts';
+import { problemLine } from '../../../../words/problems.ts';
 import { storageText } from '../../../../words/storage.ts';
 import { announce } from '../../../ui/announce.ts';
 import { useJobView } from '../../../shell/jobContext.tsx';
@@ -23,7 +26,25 @@ import { ShadowPlate, type Way } from './ShadowPlate.tsx';
 import { TakePlate } from './TakePlate.tsx';
 import { readingsOf } from './taken.ts';
 import { ToothPlate } from './ToothPlate.tsx';
-import { usePicture } from './usePicture.ts';
+import { TipPanel } from './TipPanel.tsx';
+import { usePicture, type Aim } from './usePicture.ts';
+
+/** Where one came from. */
+const BACK: Readonly<Record<Aim, (job: string) => string>> = {
+  part: (id) => `/jobs/${id}/read`,
+  made: (id) => `/jobs/${id}/prove?by=form`,
+  tool: (id) => `/jobs/${id}/setup?show=tool`,
+};
+const BACK_TEXT: Readonly<Record<Aim, string>> = {
+  part: 'To the readings',
+  made: 'To the proof',
+  tool: 'To the tool',
+};
+const HOLD: Readonly<Record<Aim, string>> = {
+  part: 'Lamp behind a sheet of paper, camera as far off as the zoom allows, square to the part.',
+  made: 'The finished thread, clean and dry: lamp behind paper, camera far off and square to it.',
+  tool: 'The tool’s face square to the camera, lamp behind it, its shank running out of the picture.',
+};
 
 /** Forms laid over that are offered. */
 const OFFERED = 3;
@@ -37,13 +58,13 @@ const asKept = ({ axis, stretch, pitchPx, edge }: Shown): ShadowTaken['shown'] =
 });
 
 /** A picture against the light, from the camera to readings: `of` is one of the job's own, or a new one. */
-export function PictureStation({ of }: { readonly of: string }) {
+export function PictureStation({ of, aim }: { readonly of: string; readonly aim: Aim }) {
   const { job } = useJobView();
   const system = useSystem();
   const navigate = useNavigate();
   const kept = job.pictures.find((p) => p.id === of) ?? null;
-  const view = usePicture(kept);
-  const { picture, read, shadow } = view;
+  const view = usePicture(kept, aim);
+  const { picture, read, tip, shadow } = view;
   const shutterRef = useRef<(() => void) | null>(null);
   const [looks, setLooks] = useState<ProfileRead | null>(null);
   const [way, setWay] = useState<Way>('dyed');
@@ -73,9 +94,9 @@ export function PictureStation({ of }: { readonly of: string }) {
     window.addEventListener('paste', paste);
     return () => window.removeEventListener('paste', paste);
   });
-  const back = `/jobs/${job.id}/read`;
+  const back = BACK[aim](job.id);
   const takeReadings = async (): Promise<void> => {
-    if (!picture) return;
+    if (!picture || !read) return;
     setFailed(null);
     try {
       await putPicture({ id: picture.id, jobId: job.id, blob: picture.blob });
@@ -83,19 +104,43 @@ export function PictureStation({ of }: { readonly of: string }) {
       setFailed(`The picture could not be kept: ${storageText(e)}. Its readings are not taken.`);
       return;
     }
-    const member = partOf(job) === 'external' ? 'part' : 'mate';
-    const given = readingsOf(
-      rows.filter((_, i) => chosen.has(i)),
-      member,
-      system,
-    );
+    const lines = rows.filter((_, i) => chosen.has(i));
+    // the finished thread is read for its form: what was found of it stands among what was done
+    const given = aim === 'made' ? [] : readingsOf(lines, partOf(job) === 'external' ? 'part' : 'mate', system);
+    const form = aim === 'made' ? formGiven(job, read, lines, shadow.freeEnd ?? 'right') : [];
     const refused = act({
       do: 'takePicture',
-      picture: { id: picture.id, name: picture.name.slice(0, 200), type: picture.blob.type, place: '', shadow },
+      picture: {
+        id: picture.id,
+        name: picture.name.slice(0, 200),
+        type: picture.blob.type,
+        place: aim === 'made' ? 'finished thread' : '',
+        shadow,
+      },
       readings: given,
     });
     if (refused) return setFailed('These readings could not be taken: undo the last change, and take them again.');
-    announce(`${given.length} readings taken from the picture`);
+    for (const { what, value, unit, spanMm } of form)
+      act({
+        do: 'readForm',
+        what,
+        value,
+        text: unit === 'deg' ? value.toFixed(1) : lengthText(value, system, FINE),
+        spanMm,
+      });
+    announce(`${given.length + form.length} readings taken from the picture`);
+    void navigate(back);
+  };
+  const takeTip = (): void => {
+    const scale = tip?.pxPerMm?.value;
+    if (!tip?.tip || scale === undefined) return;
+    const end = tip.tip;
+    const mm = (px: number): number => Number((px / scale).toFixed(3));
+    const refused = act({
+      do: 'setFit',
+      tip: end.kind === 'flat' ? { flatMm: mm(end.wide) } : { radiusMm: mm(end.radius) },
+    });
+    if (refused) return setFailed(`This tip cannot be taken: ${problemLine(refused, system)}`);
     void navigate(back);
   };
   const startPointing = (): void => {
@@ -124,6 +169,7 @@ export function PictureStation({ of }: { readonly of: string }) {
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 desk:content-stretch desk:overflow-y-auto">
         {!picture ? (
           <TakePlate
+            aim={aim}
             reader={view.reader}
             shutterRef={shutterRef}
             onTake={(b, n) => view.take(b, n)}
@@ -164,6 +210,7 @@ export function PictureStation({ of }: { readonly of: string }) {
                 key={picture.id}
                 picture={picture}
                 read={read}
+                tip={tip}
                 way={way}
                 pointed={pointed}
                 onPoint={setPointed}
@@ -189,7 +236,7 @@ export function PictureStation({ of }: { readonly of: string }) {
                 ))}
               </div>
             )}
-            {!readOk && <p className="text-lg font-semibold">Nothing has been taken from this picture yet.</p>}
+            {!readOk && !tip && <p className="text-lg font-semibold">Nothing has been taken from this picture yet.</p>}
           </div>
         )}
       </div>
@@ -198,7 +245,7 @@ export function PictureStation({ of }: { readonly of: string }) {
         className="relative grid content-start gap-3 rounded-[4px] border border-l-[10px] border-edge border-l-straw bg-panel p-4 desk:overflow-y-auto"
       >
         <Button tone="quiet" className="justify-self-start px-0!" onClick={() => void navigate(back)}>
-          <ArrowLeft aria-hidden size={18} /> To the readings
+          <ArrowLeft aria-hidden size={18} /> {BACK_TEXT[aim]}
         </Button>
         {view.failed && (
           <Note tone="wrong">
@@ -220,7 +267,7 @@ export function PictureStation({ of }: { readonly of: string }) {
             <Button onClick={view.stop}>Stop</Button>
           </div>
         )}
-        {picture && view.done === null && !read && (
+        {picture && view.done === null && !read && !tip && (
           <>
             <h1 tabIndex={-1} className="text-2xl outline-none">
               It was not read to the end.
@@ -237,9 +284,7 @@ export function PictureStation({ of }: { readonly of: string }) {
               <h1 tabIndex={-1} className="text-2xl leading-tight outline-none">
                 {ready ? 'Sharp, and in view: take it.' : 'Hold it against the light.'}
               </h1>
-              <p className="text-ink2">
-                Lamp behind a sheet of paper, camera as far off as the zoom allows, square to the part.
-              </p>
+              <p className="text-ink2">{HOLD[aim]}</p>
             </header>
             <Button tone="main" className="min-h-14 w-full text-lg" onClick={() => shutterRef.current?.()}>
               <Camera aria-hidden size={20} /> Take it
@@ -260,9 +305,15 @@ export function PictureStation({ of }: { readonly of: string }) {
                 ))}
               </ul>
             )}
-            <ScaleFields scale={shadow.scale} onChange={(scale) => view.setShadow({ scale })} />
+            <ScaleFields
+              scale={shadow.scale}
+              onChange={(scale) => view.setShadow({ scale })}
+              {...(aim === 'tool' ? { without: 'major' } : {})}
+            />
           </>
         )}
+        {picture && tip && <TipPanel view={view} tip={tip} onTake={takeTip} />}
+        {tip && failed !== null && <Note tone="wrong">{failed}</Note>}
         {readOk && (
           <ReadPanel
             view={view}

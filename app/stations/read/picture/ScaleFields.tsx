@@ -24,9 +24,12 @@ const dots = (text: string): Outcome<number> => {
 export function ScaleFields({
   scale,
   onChange,
+  without,
 }: {
   readonly scale: ShadowTaken['scale'];
   readonly onChange: (scale: ShadowTaken['scale']) => void;
+  /** A way that says nothing of what lies there. */
+  readonly without?: By;
 }) {
   const { job } = useJobView();
   const system = useSystem();
@@ -103,24 +106,29 @@ export function ScaleFields({
   return (
     <fieldset className="grid gap-1">
       <legend className="mb-1 text-sm text-ink2">What gives the scale</legend>
-      {rows.map((r) => (
-        <div key={r.by} className="grid grid-cols-[minmax(0,1fr)_7.5rem] items-center gap-2 border-t border-line py-1">
-          <label className="flex min-h-12 items-center gap-2.5 leading-tight">
-            <input
-              type="radio"
-              name={name}
-              checked={by === r.by}
-              onChange={() => choose(r.by)}
-              className="size-6 shrink-0 accent-(--ink)"
-            />
-            <span>
-              <strong className="block font-semibold">{r.title}</strong>
-              <span className="block text-sm text-ink2">{r.note}</span>
-            </span>
-          </label>
-          {r.field}
-        </div>
-      ))}
+      {rows
+        .filter((r) => r.by !== without)
+        .map((r) => (
+          <div
+            key={r.by}
+            className="grid grid-cols-[minmax(0,1fr)_7.5rem] items-center gap-2 border-t border-line py-1"
+          >
+            <label className="flex min-h-12 items-center gap-2.5 leading-tight">
+              <input
+                type="radio"
+                name={name}
+                checked={by === r.by}
+                onChange={() => choose(r.by)}
+                className="size-6 shrink-0 accent-(--ink)"
+              />
+              <span>
+                <strong className="block font-semibold">{r.title}</strong>
+                <span className="block text-sm text-ink2">{r.note}</span>
+              </span>
+            </label>
+            {r.field}
+          </div>
+        ))}
     </fieldset>
   );
 }

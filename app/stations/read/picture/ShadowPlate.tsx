@@ -1,5 +1,6 @@
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
 import { useRef, useState } from 'react';
+import type { TipRead } from '../../../../core/profile/tip.ts';
 import type { ProfileRead, Shown as Pointed } from '../../../../core/profile/types.ts';
 import { DyeCoat } from '../../../drawing/Plate.tsx';
 import type { Shown } from './usePicture.ts';
@@ -10,6 +11,7 @@ export type Way = 'dyed' | 'taken';
 interface Props {
   readonly picture: Shown;
   readonly read: ProfileRead | null;
+  readonly tip?: TipRead | null;
   readonly way: Way;
   /** What the person shows, with handles; null: they do not. */
   readonly pointed: Pointed | null;
@@ -21,7 +23,7 @@ const STEP = 1.5;
 const MOST_ZOOM = 24;
 
 /** The picture with what was found drawn over it: edges, axis, teeth, what was left out; zoomed and moved by hand, wheel or keys. */
-export function ShadowPlate({ picture, read, way, pointed, onPoint, badges }: Props) {
+export function ShadowPlate({ picture, read, tip = null, way, pointed, onPoint, badges }: Props) {
   const whole: Rect = { x: 0, y: 0, w: picture.w, h: picture.h };
   const [view, setView] = useState<Rect>(whole);
   const svg = useRef<SVGSVGElement>(null);
@@ -132,6 +134,7 @@ export function ShadowPlate({ picture, read, way, pointed, onPoint, badges }: Pr
           filter={way === 'dyed' ? 'url(#dyed)' : undefined}
         />
         {read && seen && <Found read={read} unit={unit} badges={badges} quiet={way === 'taken'} />}
+        {tip?.seen && <TipFound seen={tip.seen} unit={unit} />}
         {pointed && <Handles pointed={pointed} onPoint={onPoint} unit={unit} spot={spot} />}
       </svg>
       <div className="absolute bottom-2 right-2 flex gap-1.5">
@@ -267,6 +270,32 @@ function Found({
             )
           );
         })}
+    </>
+  );
+}
+
+/** Edge of a tool and the lines of its two flanks. */
+function TipFound({ seen, unit }: { readonly seen: NonNullable<TipRead['seen']>; readonly unit: number }) {
+  return (
+    <>
+      <path
+        d={Array.from(seen.x, (x, i) => `M${x.toFixed(1)} ${(seen.y[i] ?? 0).toFixed(1)}h0`).join('')}
+        stroke="var(--scribe)"
+        strokeWidth={1.8 * unit}
+        strokeLinecap="round"
+      />
+      {seen.flanks.map(([x0, y0, x1, y1]) => (
+        <line
+          key={x1}
+          x1={x0}
+          y1={y0}
+          x2={x1}
+          y2={y1}
+          stroke="var(--straw)"
+          strokeWidth={2 * unit}
+          strokeDasharray={`${10 * unit} ${6 * unit}`}
+        />
+      ))}
     </>
   );
 }

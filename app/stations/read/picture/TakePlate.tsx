@@ -1,19 +1,20 @@
 import { Camera, FileImage, ScanLine } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { SCENES, type Scene } from '../../../../core/profile/scenes.ts';
+import { SCENES, TOOL_SCENES, type Scene, type ToolScene } from '../../../../core/profile/scenes.ts';
 import type { ProfileRead } from '../../../../core/profile/types.ts';
 import { SCENE_NAMES } from '../../../../words/picture.ts';
 import { DyeCoat } from '../../../drawing/Plate.tsx';
 import { LOOK } from '../../../workers/pictureProtocol.ts';
 import type { Reader } from '../../../workers/pictures.ts';
-import { PICTURE_FILES } from './usePicture.ts';
+import { PICTURE_FILES, type Aim } from './usePicture.ts';
 
 /** A look every so often: what is before the lens moves no faster than a hand. */
 const LOOK_EVERY_MS = 700;
 const LOOK_W = 640;
 const TAKEN_W = 2000;
 /** What is chosen as camera: one of the device's own, or a simulated part. */
-type Source = { readonly kind: 'device'; readonly id: string } | { readonly kind: 'simulated'; readonly scene: Scene };
+type Source =
+  { readonly kind: 'device'; readonly id: string } | { readonly kind: 'simulated'; readonly scene: Scene | ToolScene };
 
 interface Live {
   readonly read: ProfileRead | null;
@@ -21,12 +22,19 @@ interface Live {
 }
 
 interface Props {
+  readonly aim: Aim;
   readonly reader: () => Reader;
   readonly onTake: (blob: Blob, name: string) => void;
   readonly onFile: (file: Blob, name: string, scanned: boolean) => void;
   readonly onLooks: (read: ProfileRead | null) => void;
   /** What takes the picture now, for the act at the side. */
   readonly shutterRef: React.RefObject<(() => void) | null>;
+}
+
+/** What would be read of a look, without any scale. */
+async function lookedAt({ ask }: Reader, blob: Blob): Promise<ProfileRead> {
+  await ask.decode(LOOK, blob);
+  return ask.read(LOOK, { pxPerMm: null, pinMm: null, knownMajorMm: null, starts: null, leadAngleDeg: null });
 }
 
 const devicesOf = async (): Promise<MediaDeviceInfo[]> => {
@@ -36,8 +44,11 @@ const devicesOf = async (): Promise<MediaDeviceInfo[]> => {
 };
 
 /** What the camera sees, with its axis; a file, a scan or a simulated part instead. */
-export function TakePlate({ reader, onTake, onFile, onLooks, shutterRef }: Props) {
-  const [source, setSource] = useState<Source>({ kind: 'simulated', scene: 'press' });
+export function TakePlate({ aim, reader, onTake, onFile, onLooks, shutterRef }: Props) {
+  const [source, setSource] = useState<Source>({
+    kind: 'simulated',
+    scene: aim === 'tool' ? 'tool-flat' : aim === 'made' ? 'pinned' : 'press',
+  });
   const [devices, setDevices] = useState<readonly MediaDeviceInfo[]>([]);
   const [live, setLive] = useState<Live>({ read: null, url: null });
   const [fault, setFault] = useState<{ readonly of: string; readonly text: string } | null>(null);
@@ -47,6 +58,7 @@ export function TakePlate({ reader, onTake, onFile, onLooks, shutterRef }: Props
   useEffect(() => {
     devicesOf().then(setDevices, () => undefined);
   }, []);
+  const scenes: readonly (Scene | ToolScene)[] = aim === 'tool' ? TOOL_SCENES : SCENES;
   const key = source.kind === 'device' ? source.id : source.scene;
   const failed = fault?.of === key ? fault.text : null;
 
@@ -70,15 +82,8 @@ export function TakePlate({ reader, onTake, onFile, onLooks, shutterRef }: Props
         const blob = await frame(LOOK_W, n);
         if (!current) return;
         if (blob) {
-          const { ask } = reader();
-          await ask.decode(LOOK, blob);
-          const read = await ask.read(LOOK, {
-            pxPerMm: null,
-            pinMm: null,
-            knownMajorMm: null,
-            starts: null,
-            leadAngleDeg: null,
-          });
+          // whether a tool is in view is told when it is taken
+          const read = aim === 'tool' ? null : await lookedAt(reader(), blob);
           if (!current) return;
           const url = source.kind === 'simulated' ? URL.createObjectURL(blob) : null;
           if (last) URL.revokeObjectURL(last);
@@ -153,7 +158,7 @@ export function TakePlate({ reader, onTake, onFile, onLooks, shutterRef }: Props
             aria-label="Camera"
             value={key}
             onChange={(e) => {
-              const scene = SCENES.find((s) => s === e.target.value);
+              const scene = scenes.find((s) => s === e.target.value);
               setSource(scene ? { kind: 'simulated', scene } : { kind: 'device', id: e.target.value });
               setLive({ read: null, url: null });
               onLooks(null);
@@ -165,7 +170,7 @@ export function TakePlate({ reader, onTake, onFile, onLooks, shutterRef }: Props
                 {d.label || `This device\u2019s camera ${i + 1}`}
               </option>
             ))}
-            {SCENES.map((s) => (
+            {scenes.map((s) => (
               <option key={s} value={s}>{`Simulated: ${SCENE_NAMES[s]}`}</option>
             ))}
           </select>

@@ -1,10 +1,14 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { leastWorn } from '../../../../core/job/special.ts';
 import type { Picture, ShadowTaken } from '../../../../core/job/schema.ts';
+import type { TipRead } from '../../../../core/profile/tip.ts';
 import type { ProfileAskedFor, ProfileRead } from '../../../../core/profile/types.ts';
 import { useJobView } from '../../../shell/jobContext.tsx';
 import { loadPicture } from '../../../storage/db.ts';
 import { openReader, told, type Reader } from '../../../workers/pictures.ts';
+
+/** What lies before it: the part that came in, the thread that was cut, or the tool that cuts it. */
+export type Aim = 'part' | 'made' | 'tool';
 
 /** A picture that lies before the reader, as it can be shown. */
 export interface Shown {
@@ -26,6 +30,8 @@ type Failed =
 export interface PictureView {
   readonly picture: Shown | null;
   readonly read: ProfileRead | null;
+  /** The same of a tool. */
+  readonly tip: TipRead | null;
   /** Share done while it is being read; null: it is not. */
   readonly done: number | null;
   readonly failed: Failed | null;
@@ -55,11 +61,12 @@ const askOf = (s: ShadowTaken): ProfileAskedFor => ({
 });
 
 /** One picture from taking it to what it says: decoded and read in a worker, read again whenever what is said of it changes. */
-export function usePicture(kept: Picture | null): PictureView {
+export function usePicture(kept: Picture | null, aim: Aim): PictureView {
   const { job } = useJobView();
   const major = leastWorn(job, 'majorDiameter');
   const fresh: ShadowTaken = {
-    scale: major ? { by: 'major', value: major.value } : null,
+    // what was measured of the old part is not measured of what was made, nor of a tool
+    scale: major && aim === 'part' ? { by: 'major', value: major.value } : null,
     freeEnd: null,
     beginsMm: 0,
     starts: null,
@@ -68,6 +75,7 @@ export function usePicture(kept: Picture | null): PictureView {
   const [shadow, setShadowState] = useState<ShadowTaken>(() => kept?.shadow ?? fresh);
   const [picture, setPicture] = useState<Shown | null>(null);
   const [read, setRead] = useState<ProfileRead | null>(null);
+  const [tip, setTip] = useState<TipRead | null>(null);
   const [done, setDone] = useState<number | null>(null);
   const [failed, setFailed] = useState<Failed | null>(null);
   const [tookS, setTook] = useState<number | null>(null);
@@ -98,6 +106,14 @@ export function usePicture(kept: Picture | null): PictureView {
       const from = performance.now();
       try {
         const { ask } = open();
+        if (aim === 'tool') {
+          const { pxPerMm, pinMm } = askOf(s);
+          const answer = await ask.readTip(p.id, { pxPerMm, pinMm });
+          if (!current()) return;
+          setTip(answer);
+          setDone(null);
+          return;
+        }
         const answer = await ask.read(
           p.id,
           askOf(s),
@@ -113,13 +129,14 @@ export function usePicture(kept: Picture | null): PictureView {
       }
       if (current()) setDone(null);
     },
-    [open],
+    [open, aim],
   );
 
   const lay = useCallback(
     async (id: string, blob: Blob, name: string, s: ShadowTaken): Promise<void> => {
       const mine = (run.current += 1);
       setRead(null);
+      setTip(null);
       setFailed(null);
       setDone(0);
       try {
@@ -168,6 +185,7 @@ export function usePicture(kept: Picture | null): PictureView {
   return {
     picture,
     read,
+    tip,
     done,
     failed,
     tookS,
@@ -196,6 +214,7 @@ export function usePicture(kept: Picture | null): PictureView {
       run.current += 1;
       setPicture(null);
       setRead(null);
+      setTip(null);
       setDone(null);
       setFailed(null);
     },

@@ -5,6 +5,8 @@ import { findTrains } from '../core/gearing/search.ts';
 import { rank } from '../core/identify/rank.ts';
 import { Dice } from '../sim/random.ts';
 import { harshPart } from './naming/harsh.ts';
+import { readProfile } from '../core/profile/readProfile.ts';
+import { lookAt } from '../core/profile/scenes.ts';
 import { seeded, simulatePart } from './naming/plain.ts';
 import { score, type Dealt } from './naming/score.ts';
 import { exact } from '../core/quantity/rational.ts';
@@ -13,6 +15,28 @@ import { CATALOGUE } from '../core/standards/catalogue.ts';
 
 if (process.argv.includes('sizing')) {
   for (const line of sizingLines(200)) console.log(line);
+  process.exit(0);
+}
+
+/** Pictures of 2 and 12 million points: drawn first, which is not timed. */
+function pictures(): void {
+  for (const w of [1800, 4380]) {
+    const g = lookAt('press', w, 3);
+    const took: number[] = [];
+    for (let i = 0; i < 4; i += 1) {
+      const from = performance.now();
+      readProfile(g, { pxPerMm: null, pinMm: null, knownMajorMm: 49.82, starts: null, leadAngleDeg: null });
+      took.push(performance.now() - from);
+    }
+    const [first = 0, ...warm] = took;
+    const then = warm.sort((a, b) => a - b)[1] ?? 0;
+    console.log(
+      `a worn screw from a picture of ${((g.w * g.h) / 1e6).toFixed(1)} MP, one core: first ${first.toFixed(0)} ms, then ${then.toFixed(0)} ms; memory ${(process.memoryUsage.rss() / 1e6).toFixed(0)} MB`,
+    );
+  }
+}
+if (process.argv.includes('pictures')) {
+  pictures();
   process.exit(0);
 }
 
@@ -161,6 +185,7 @@ function calibration(title: string, parts: number, deal: () => Dealt): void {
       `| ${g.group} | ${g.parts} | ${percent(g.right / g.parts)} | ${g.group.startsWith('special') ? percent(g.pitchRight / g.parts) : ''} |`,
     );
 }
+pictures();
 if (process.argv.includes('calibration')) {
   const plain = seeded(11);
   const harsh = new Dice(17);

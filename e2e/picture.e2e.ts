@@ -125,10 +125,14 @@ test('a maker’s own thread off a scanner is copied to the fit', async ({ page 
   await page.getByRole('button', { name: /^Take the/ }).click();
   await expect(page).toHaveURL(/\/read$/);
   await page.goto(`/jobs/${job}/name`);
-  await page
-    .getByRole('button', { name: /special/i })
-    .first()
-    .waitFor({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Accept as special' }).click();
+  // every later station hears its own dimensions
+  await page.goto(`/jobs/${job}/fit`);
+  await expect(page.getByRole('heading', { name: 'Fit', exact: true })).toBeVisible();
+  await expect(page.locator('header').getByText(/31\.2 mm x 4\.5 mm 40/)).toBeVisible();
+  await expect(page.getByLabel(/Crest flat/).first()).toHaveValue(/1\.(39|40)/);
+  await page.goto(`/jobs/${job}/setup?show=tool`);
+  await expect(page.getByText('40.0\u00b0').first()).toBeVisible();
 });
 
 test('what is no picture, or too soft, or half hidden is said; the edge that is the thread is chosen by its number', async ({
@@ -217,3 +221,34 @@ for (const [w, h] of [
     expect(await fits()).toBe(true);
     await axeClean(page);
   });
+
+test('the tool in the holder is read for Set up, the finished thread for Prove', async ({ page }) => {
+  await page.goto('/jobs/demo-sluice/setup?show=tool');
+  await page.getByRole('link', { name: 'Read the tool from a picture' }).click();
+  await expect(page.getByAltText('What the simulated camera sees')).toBeVisible({ timeout: 20_000 });
+  await axeClean(page);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'The tool has 60.0\u00b0.' })).toBeVisible({ timeout: 20_000 });
+  // a 29-degree thread is cut with another one, and it says so
+  await expect(page.getByText(/29\.0\u00b0 is wanted: grind it sharper by 31\.0\u00b0/)).toBeVisible();
+  const take = page.getByRole('button', { name: /This is the tip in the holder/ });
+  await expect(take).toBeDisabled();
+  await page.getByLabel('Diameter of the pin').fill('2');
+  await page.keyboard.press('Enter');
+  await expect(take).toBeEnabled({ timeout: 20_000 });
+  await axeClean(page);
+  await take.click();
+  await expect(page.getByLabel('Tip flat, as ground')).toHaveValue(/^0\.3[67]\d mm/);
+  await page.goto('/jobs/demo-sluice/prove?by=form');
+  await page.getByRole('link', { name: 'Read it from a picture' }).click();
+  await expect(page.getByRole('heading', { name: /take it/ })).toBeVisible({ timeout: 20_000 });
+  await page.keyboard.press('Space');
+  await readFrom(page);
+  await page.getByLabel('Diameter of the pin').fill('2.5');
+  await page.keyboard.press('Enter');
+  await expect(row(page, /^Pitch\d/)).toContainText(/3\.00\d|2\.99\d/, { timeout: 20_000 });
+  await page.getByRole('button', { name: /^Take the/ }).click();
+  await expect(page).toHaveURL(/prove\?by=form/);
+  await expect(page.getByLabel('Leading flank', { exact: true })).toHaveValue(/^(30\.|29\.9)/);
+  await expect(page.getByLabel(/^Lead over/)).toHaveValue(/ mm$/);
+});

@@ -8,7 +8,6 @@ const SHOTS = [
   ['fit', '/jobs/demo-pump/fit'],
   ['gears', '/jobs/demo-pump/gears'],
   ['setup', '/jobs/demo-sluice/setup'],
-  ['settings-at-machine', '/jobs/demo-sluice/setup/machine'],
   ['practice', '/practice'],
   ['try', '/jobs/demo-auger/cut'],
   ['pickup', '/jobs/demo-pump/pickup'],
@@ -37,6 +36,16 @@ test('what is on the bench', async ({ page }) => {
   await page.goto('/jobs');
   await page.getByRole('heading', { name: 'What is on the bench?' }).waitFor();
   await page.screenshot({ path: 'docs/screenshots/bench.png' });
+});
+
+test('a picture read', async ({ page }) => {
+  await page.goto('/jobs/demo-press/read?picture=new');
+  await page.getByRole('list', { name: 'What the camera sees' }).waitFor({ timeout: 20_000 });
+  await page.getByRole('button', { name: /Take it/ }).click();
+  await page.getByRole('heading', { name: /sound teeth/ }).waitFor({ timeout: 30_000 });
+  await page.getByRole('radio', { name: 'right' }).check();
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: 'docs/screenshots/picture.png' });
 });
 
 test('cut, wide', async ({ page }) => {

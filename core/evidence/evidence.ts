@@ -45,13 +45,19 @@ export type Evidence = OnMember &
         readonly fit: 'fits' | 'nearly' | 'no';
         readonly flank?: 'leading' | 'trailing';
       }
-    /** Included angle. */
-    | { readonly quantity: 'flankAngle'; readonly valueDeg: number; readonly uncertaintyDeg?: number }
+    /** Included angle; by all teeth of a picture together it is not misread as one by eye may be. */
+    | {
+        readonly quantity: 'flankAngle';
+        readonly valueDeg: number;
+        readonly uncertaintyDeg?: number;
+        readonly byAllTeeth?: true;
+      }
     /** One flank, from the square to the axis. */
     | {
         readonly quantity: 'leadingFlank' | 'trailingFlank';
         readonly valueDeg: number;
         readonly uncertaintyDeg?: number;
+        readonly byAllTeeth?: true;
       }
     | { readonly quantity: 'depth'; readonly valueMm: number; readonly uncertaintyMm?: number; readonly wear?: Wear }
     /** Width of the flat on the crest or at the root; 0 where it is round. */

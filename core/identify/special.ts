@@ -113,7 +113,7 @@ function weighNominal(
   const crest = rest.filter(({ e }) => e.quantity === 'majorDiameter');
   const onForm = rest.filter(({ e }) => e.quantity !== 'majorDiameter');
   const sized = rest.some(({ e }) => SIZES_IT.includes(e.quantity));
-  const flanks = onForm.some(({ e }) => ANGLES.includes(e.quantity)) ? flanksFrom(all) : null;
+  const flanks = onForm.some(({ e }) => ANGLES.includes(e.quantity)) ? asChosen(flanksFrom(all)) : null;
   const pitchScores = PITCHES.map((p) => ({ p, like: pitchLike(p.mm) }));
   const counted = pitchesCounted(all.map(({ e }) => e));
   const top = Math.max(...pitchScores.map((s) => s.like));
@@ -217,6 +217,11 @@ function oddGroup(
     density: ofNoForm,
   };
 }
+/** Whoever chose such flanks chose quarters of a degree. */
+const asChosen = (f: { readonly leadingDeg: number; readonly trailingDeg: number }) => ({
+  leadingDeg: Math.round(f.leadingDeg * 4) / 4,
+  trailingDeg: Math.round(f.trailingDeg * 4) / 4,
+});
 /** Depth to reckon with where none is known, in pitches. */
 const ODD_DEPTH = 0.6;
 

@@ -346,6 +346,7 @@ export const evidenceOfRows = (rows: readonly PictureRow[]): Evidence[] =>
         flank: g.flank ?? undefined,
         uncertainty: g.uncertainty,
         wear: g.wear,
+        picture: 'this',
       });
       return e ? [e] : [];
     });

@@ -86,8 +86,13 @@ export function specialOf(ranking: Ranking, job: Job): ThreadSpec {
         ? deg(2 * s.leadingDeg)
         : ([deg(s.leadingDeg), deg(s.trailingDeg)] as const);
   const given = {
-    majorMm: major ? Number(major.value.toFixed(4)) : s.nominal ? s.majorMm : Number(s.majorMm.toFixed(2)),
-    sizeSystem: s.sizeSystem,
+    // a picture is no surer than hundredths, and nobody chose a unit for it
+    majorMm: major
+      ? Number(major.value.toFixed(major.picture === undefined ? 4 : 2))
+      : s.nominal
+        ? s.majorMm
+        : Number(s.majorMm.toFixed(2)),
+    sizeSystem: major?.picture === undefined ? s.sizeSystem : 'mm',
     pitch: cutablePitch(s.pitchMm, s.sizeSystem, s.nominal),
     flanks,
     starts: s.starts,

@@ -138,7 +138,8 @@ export function readProfile(g: Grey, ask: ProfileAskedFor, progress: (done: numb
   }
   progress(0.8);
   const [first] = edges;
-  if (!first) return none(['nothing-repeats'], about, blurPx);
+  // where nothing repeats and the edge is a smear, it is the smear that hides it
+  if (!first) return none([blurPx > SMEARED * g.w ? 'blurred' : 'nothing-repeats'], about, blurPx);
   if (!shown.edge && edges.length === 1 && plain(first.side === -1 ? sides.lower : sides.upper))
     return { ...none(['rack'], about, blurPx), seen: bare(edges, raw, g) };
   const both = pair(edges);
@@ -281,6 +282,8 @@ function bare(edges: readonly Edge[], raw: Found['raw'], g: Grey): Seen {
   };
 }
 
+/** An edge spread over more of the picture’s width shows no fine thread. */
+const SMEARED = 0.004;
 const LEAST_DEG = -5;
 /** Angles whose lines differ by less than this share of the teeth’s own scatter are alike. */
 const SCATTER_SHARE = 0.5;

@@ -2,8 +2,8 @@ import { DEFAULT_SIGMA } from '../evidence/evidence.ts';
 import type { Expectation } from '../reading/expectation.ts';
 import { parseAngle } from '../quantity/angle.ts';
 import { good, type Outcome } from '../quantity/outcome.ts';
-import { plain, uncertainty, type Entry, type EvidenceOf, type Flank, type ReadingKind } from './kind.ts';
-import { angleDensity, TEMPLATE, verdictProbability } from './noise.ts';
+import { plain, uncertainty, type Entry, type EvidenceOf, type Flank, type ReadingKind, type Taken } from './kind.ts';
+import { angleDensity, angleOfAllTeeth, TEMPLATE, verdictProbability } from './noise.ts';
 import { angleSlip, halfTypedAsFlank } from './slips.ts';
 
 const angle = (text: string, most: number): Outcome<Entry> => {
@@ -12,6 +12,10 @@ const angle = (text: string, most: number): Outcome<Entry> => {
 };
 const included = (h: Expectation): number => h.leadingDeg + h.trailingDeg;
 const sigmaOf = (e: { readonly uncertaintyDeg?: number }): number => e.uncertaintyDeg ?? DEFAULT_SIGMA.angleDeg;
+/** How likely an angle is read so far off: by eye, or by all teeth together. */
+const readOff = (e: { readonly uncertaintyDeg?: number; readonly byAllTeeth?: true }, offDeg: number): number =>
+  (e.byAllTeeth ? angleOfAllTeeth : angleDensity)(offDeg, sigmaOf(e));
+const allTeeth = (r: Taken): { readonly byAllTeeth?: true } => (r.picture === undefined ? {} : { byAllTeeth: true });
 const MOST = { included: 120, flank: 70 } as const;
 
 export const flankAngle: ReadingKind<'flankAngle'> = {
@@ -20,9 +24,14 @@ export const flankAngle: ReadingKind<'flankAngle'> = {
   onStarts: false,
   parse: ({ text }) => angle(text, MOST.included),
   slip: (value, known) => angleSlip(value, known.includedDeg),
-  evidence: (r) => ({ quantity: 'flankAngle', valueDeg: r.value, ...uncertainty('uncertaintyDeg', r) }),
+  evidence: (r) => ({
+    quantity: 'flankAngle',
+    valueDeg: r.value,
+    ...uncertainty('uncertaintyDeg', r),
+    ...allTeeth(r),
+  }),
   nominal: included,
-  density: (e, h) => angleDensity(e.valueDeg - included(h), sigmaOf(e)),
+  density: (e, h) => readOff(e, e.valueDeg - included(h)),
   free: () => 1 / 90,
   ideals: (e, h) => [{ ...e, valueDeg: included(h) }],
   reason: (e, h) => ({ kind: 'angle', readDeg: e.valueDeg, expectedDeg: included(h) }),
@@ -40,11 +49,9 @@ const flank = <Q extends 'leadingFlank' | 'trailingFlank'>(
     onStarts: false,
     parse: ({ text }) => angle(text, MOST.flank),
     slip: (value, known) => halfTypedAsFlank(value, known.includedDeg),
-    evidence: (r) => ({ quantity, valueDeg: r.value, ...uncertainty('uncertaintyDeg', r) }),
+    evidence: (r) => ({ quantity, valueDeg: r.value, ...uncertainty('uncertaintyDeg', r), ...allTeeth(r) }),
     nominal: own,
-    density: (e, h) =>
-      0.5 * angleDensity(e.valueDeg - h.leadingDeg, sigmaOf(e)) +
-      0.5 * angleDensity(e.valueDeg - h.trailingDeg, sigmaOf(e)),
+    density: (e, h) => 0.5 * readOff(e, e.valueDeg - h.leadingDeg) + 0.5 * readOff(e, e.valueDeg - h.trailingDeg),
     free: () => 1 / 50,
     ideals: (e, h) => [{ ...e, valueDeg: own(h) }],
     reason: (e, h) => ({ kind: 'flank', readDeg: e.valueDeg, leadingDeg: h.leadingDeg, trailingDeg: h.trailingDeg }),

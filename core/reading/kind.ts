@@ -43,6 +43,8 @@ export interface Taken {
   /** One standard deviation of the instrument in the value's unit; null when not said. */
   readonly uncertainty: number | null;
   readonly wear: Wear;
+  /** It comes from a picture, of all teeth together. */
+  readonly picture?: string | undefined;
 }
 
 /** A reading yet to be taken, as it is likely to come out: mean and one standard deviation in its own unit. */

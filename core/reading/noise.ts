@@ -111,6 +111,12 @@ export function countDensity(crests: number, expected: number, sigma: number, co
 /** One angle in twenty is read twice as badly as is said; none is surer than a third of a degree. */
 const ANGLE = { leastDeg: 0.3, badly: 0.05, times: 2, worstLeastDeg: 1 } as const;
 
+/** A flank as it is made leans so far from its form, one sigma, degrees. Common practice, no source. */
+const AS_MADE_DEG = 0.3;
+/** The same of an angle that is the line of every tooth there is: it may be made wrong, but it is not misread. */
+export const angleOfAllTeeth = (offDeg: number, sigma: number): number =>
+  normalPdf(offDeg, Math.hypot(AS_MADE_DEG, sigma));
+
 /** Density, per degree, of an angle read so far off. */
 export const angleDensity = (offDeg: number, sigma: number): number =>
   withBlunder(

@@ -2,7 +2,7 @@ import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { partOf, pitchOfCount, sigmaOf } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
 import { leastWorn } from '../../../core/job/special.ts';
-import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
@@ -66,7 +66,7 @@ function sureText(r: Reading, system: UnitSystem): string {
     case 'flankAngle':
     case 'leadingFlank':
     case 'trailingFlank':
-      return `${r.value}\u00b0 \u00b1${sigmaOf(r) ?? '?'}\u00b0`;
+      return `${degreesText(r.value, 0.01)} \u00b1${degreesText(sigmaOf(r) ?? 0, 0.01)}`;
     case 'crestCount': {
       const pitch = pitchOfCount(r);
       return pitch ? within(pitch.mm, pitch.sigmaMm) : 'over no length';

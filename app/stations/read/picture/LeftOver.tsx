@@ -30,8 +30,7 @@ export function LeftOver({
   const typical = offs.length > 0 ? (offs.toSorted((a, b) => a - b)[Math.floor(offs.length * 0.9)] ?? 1) : 1;
   const times = MAGNIFIED.findLast((m) => m * Math.max(0.05, typical) < ROW / 4) ?? 1;
   const place = pxPerMm ? alongPart(read, { freeEnd, beginsMm }) : null;
-  const all = seen.edges.flatMap((e) => e.teeth.map((t) => t.along));
-  const [from, to] = [Math.min(...all), Math.max(...all)];
+  const [from, to] = seen.alongPx;
   const most = ROW / 2.3 / times;
   const over = seen.edges.flatMap((e) => e.teeth.map(lostOf)).filter((v) => Math.abs(v) > most);
   const far = over.reduce((m, v) => Math.max(m, Math.abs(v)), 0);

@@ -5,7 +5,7 @@ import { seenAs } from '../../../../core/job/fromPicture.ts';
 import { partOf } from '../../../../core/job/evidence.ts';
 import type { ProfileRead } from '../../../../core/profile/types.ts';
 import { FREE_ENDS } from '../../../../core/job/schema.ts';
-import { hiddenText, rowFigures, rowName, rowNote } from '../../../../words/picture.ts';
+import { growsText, hiddenText, rowFigures, rowName, rowNote } from '../../../../words/picture.ts';
 import { PROFILE_ASKS } from '../../../../words/profile.ts';
 import { useJobView } from '../../../shell/jobContext.tsx';
 import { useSystem } from '../../../store/store.ts';
@@ -96,15 +96,6 @@ export function ReadPanel({ view, read, rows, chosen, onChoose, onTake, failed }
           onChange={(e) => setShadow({ freeEnd: FREE_ENDS.find((x) => x === e) ?? null })}
         />
       )}
-      {rows.some((r) => r.key === 'wear') && (
-        <LengthField
-          label="The picture begins from the end of the thread"
-          mm={shadow.beginsMm}
-          system={system}
-          rule={{ allowZero: true }}
-          onCommit={(mm) => setShadow({ beginsMm: mm })}
-        />
-      )}
       {read.asks.includes('even-or-rings') && (
         <Choice
           label="Starts, looked at from its end"
@@ -150,6 +141,15 @@ export function ReadPanel({ view, read, rows, chosen, onChoose, onTake, failed }
           );
         })}
       </ul>
+      {rows.some((r) => r.key === 'wear') && (
+        <LengthField
+          label="The picture begins from the end of the thread"
+          mm={shadow.beginsMm}
+          system={system}
+          rule={{ allowZero: true }}
+          onCommit={(mm) => setShadow({ beginsMm: mm })}
+        />
+      )}
       {hidden.map((t) => (
         <p key={t} className="flex gap-2 border-t border-line pt-2 font-semibold text-stop">
           <TriangleAlert aria-hidden size={20} className="mt-0.5 shrink-0" /> {t}
@@ -158,6 +158,7 @@ export function ReadPanel({ view, read, rows, chosen, onChoose, onTake, failed }
       {read.asks.map((a) => (
         <Note key={a} tone="say">
           {PROFILE_ASKS[a]}
+          {a === 'lead-grows' && read.warp && ` ${growsText(read.warp.leadGrows)}`}
         </Note>
       ))}
       <details open={scaling} onToggle={(e) => setScaling(e.currentTarget.open)} className="border-t border-line pt-1">

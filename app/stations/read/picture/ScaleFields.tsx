@@ -111,7 +111,7 @@ export function ScaleFields({
         .map((r) => (
           <div
             key={r.by}
-            className="grid grid-cols-[minmax(0,1fr)_7.5rem] items-center gap-2 border-t border-line py-1"
+            className="grid grid-cols-[minmax(0,1fr)_8.25rem] items-center gap-2 border-t border-line py-1"
           >
             <label className="flex min-h-12 items-center gap-2.5 leading-tight">
               <input

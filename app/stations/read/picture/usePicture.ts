@@ -100,6 +100,8 @@ export function usePicture(kept: Picture | null, aim: Aim): PictureView {
   const readIt = useCallback(
     async (p: { readonly id: string; readonly blob: Blob }, s: ShadowTaken): Promise<void> => {
       const mine = (run.current += 1);
+      // what it reports comes by another way than its answer, and may come after it
+      let over = false;
       const current = (): boolean => run.current === mine;
       setDone(0);
       setFailed(null);
@@ -118,7 +120,7 @@ export function usePicture(kept: Picture | null, aim: Aim): PictureView {
           p.id,
           askOf(s),
           told((share) => {
-            if (current()) setDone(share);
+            if (current() && !over) setDone(share);
           }),
         );
         if (!current()) return;
@@ -127,6 +129,7 @@ export function usePicture(kept: Picture | null, aim: Aim): PictureView {
       } catch (e) {
         if (current()) setFailed({ kind: 'failed', because: e instanceof Error ? e.message : 'no reason given' });
       }
+      over = true;
       if (current()) setDone(null);
     },
     [open, aim],

@@ -7,7 +7,7 @@ export default {
   maxWorkers: '100%',
   // modules of a file that is done are never let go of: a worker that has run a hundred files crawls, so it makes way for a fresh one
   workerIdleMemoryLimit: '900MB',
-  setupFiles: ['fake-indexeddb/auto'],
+  setupFiles: ['fake-indexeddb/auto', '<rootDir>/scripts/jest-properties.mjs'],
   roots: [
     '<rootDir>/core',
     '<rootDir>/app',

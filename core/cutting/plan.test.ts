@@ -251,6 +251,40 @@ describe('only what is left is scheduled', () => {
     );
   });
 
+  test.each([
+    [0.9118, 18, 0.43, [14.5, 14.5]],
+    [0.7594, 19, null, [3, 30]],
+    [1.0151, 20, null, [27.5, 27.5]],
+    [0.7038, 17, 0.454, [45, 7]],
+  ] as const)(
+    'a sharp tip at equal force, %s deep in %s passes: none under the floor, none of nothing',
+    (depthMm, passes, cap, flanks) => {
+      // from nothing a sharp tip's force grows as the square of the infeed: a step sought by a fixed power leapt to and fro
+      const floor = 0.05;
+      const plan = made({
+        target: { depthMm },
+        surfaceMm: null,
+        tip: { flatMm: 0 },
+        infeed: 'plunge',
+        slideAngleDeg: null,
+        rule: 'constant-force',
+        passes,
+        firstMaxMm: cap,
+        lastMinMm: floor,
+        leadingDeg: flanks[0],
+        trailingDeg: flanks[1],
+      });
+      const steps = plan.passes.map((p, i) => p.depthMm - (plan.passes[i - 1]?.depthMm ?? 0));
+      expect(Math.min(...steps)).toBeGreaterThanOrEqual(floor - 1e-6);
+      // where the floor does not bind the force is the same in every pass
+      const tool = toolOf(request({ tip: { flatMm: 0 }, leadingDeg: flanks[0], trailingDeg: flanks[1] }));
+      const free = plan.passes
+        .map((p, i) => passForce(tool, p.depthMm, steps[i] ?? 0, 0))
+        .filter((_, i) => (steps[i] ?? 0) > floor + 1e-6 && (steps[i] ?? 0) < (cap ?? Infinity) - 1e-6);
+      expect(Math.max(...free) / Math.min(...free)).toBeLessThan(1.001);
+    },
+  );
+
   test('sixteen cut of twenty-two, ten more asked for: ten smaller passes, no leap', () => {
     // typing 10 passes after 16 of 22 offered the whole rest as one "spring pass"
     const all = made({ passes: 22 });

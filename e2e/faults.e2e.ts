@@ -240,8 +240,8 @@ test.describe('a record that was harmed', () => {
     await page.goto('/settings');
     const downloads: string[] = [];
     page.on('download', (d) => void d.path().then((p) => downloads.push(p)));
-    await page.getByRole('button', { name: 'Export the whole shop' }).click();
-    await expect(page.getByText(/set aside .* in a file of their own/)).toBeVisible();
+    await page.getByRole('button', { name: 'without pictures, as one JSON document' }).click();
+    await expect(page.getByText(/set aside .* apart from them/)).toBeVisible();
     await expect.poll(() => downloads.length).toBe(2);
     const texts = await Promise.all(downloads.map((p) => readFile(p, 'utf8')));
     const backup = texts.find((t) => t.includes('gelvin-backup')) ?? '';
@@ -478,7 +478,7 @@ test('files that came to harm, brought in at the page', async ({ page }) => {
   await page.goto('/settings');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export the whole shop' }).click(),
+    page.getByRole('button', { name: 'without pictures, as one JSON document' }).click(),
   ]);
   const text = await readFile(await download.path(), 'utf8');
   // a fixed sequence, so that a file that does harm can be made again

@@ -22,6 +22,7 @@ for (const [name, path] of SHOTS) {
   test(name, async ({ page }) => {
     await page.goto(path);
     await page.locator('main h1').first().waitFor({ state: 'attached' });
+    await expect(page.getByText('Opening\u2026')).toHaveCount(0);
     // the worker's answer belongs in the picture
     await page.waitForTimeout(700);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });

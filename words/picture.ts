@@ -110,9 +110,6 @@ export function readingTyped(value: number, unit: PictureRow['unit'], system: Un
 export const formName = (f: FormLaid): string => formAt(f.form, 1).name;
 export const offText = (px: number): string => `${px < 10 ? px.toFixed(1) : Math.round(px)} px off`;
 
-/** Above this a picture is not that form's, and within it two are not told apart, px. */
-export const CLEARLY_OFF = 3;
-
 /** How the lead changes along a part. @param share of itself from end to end of what is seen, + to the right */
 export const growsText = (share: number): string =>
   `From left to right it ${share > 0 ? 'grows' : 'falls'} by ${(100 * Math.abs(share)).toFixed(2)} %.`;

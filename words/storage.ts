@@ -14,3 +14,20 @@ export function storageText(e: unknown): string {
   if (name === 'TimeoutError') return 'the disk does not answer. Wait, or export the job now';
   return `the browser\u2019s storage refused${e instanceof Error && e.message !== '' ? ` (${e.message.split('\n')[0] ?? ''})` : ''}. Export the job now`;
 }
+
+/** Under this share left it is said that it runs short. */
+const SHORT = 0.1;
+const bytesText = (n: number): string =>
+  n < 1e6
+    ? `${Math.max(1, Math.round(n / 1e3))} kB`
+    : n < 1e9
+      ? `${(n / 1e6).toFixed(0)} MB`
+      : `${(n / 1e9).toFixed(1)} GB`;
+/** How much room is taken and left, and what happens when it runs out. */
+export function roomText({ usedBytes, ofBytes }: { readonly usedBytes: number; readonly ofBytes: number }): string {
+  const left = Math.max(0, ofBytes - usedBytes);
+  const says = `Jobs and pictures take ${bytesText(usedBytes)}; the browser gives this address ${bytesText(left)} more.`;
+  return left < SHORT * ofBytes
+    ? `${says} It runs short: export the shop, then remove pictures or jobs. When it is full nothing that is there is lost, but what is new is not kept, and that is said.`
+    : `${says} When that is full nothing that is there is lost; what is new is then refused, and that is said.`;
+}

@@ -4,7 +4,7 @@ import { ArrowRight, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { storageText } from '../../words/storage.ts';
 import { STATION_NAMES } from '../../words/stations.ts';
-import { deleteJob, freshLine } from '../storage/db.ts';
+import { removeJob, freshLine } from '../storage/db.ts';
 import type { JobRow as Row, RowLine } from '../storage/rows.ts';
 import { channel, jobClosed, recorder, useAppDispatch, useAppSelector, useShop, useSystem } from '../store/store.ts';
 import { Boundary } from '../ui/Boundary.tsx';
@@ -17,10 +17,13 @@ const RemoveDialog = lazy(async () => ({ default: (await import('./RemoveDialog.
 /** One row; where one breaks, the others stand. */
 export function JobRow({
   row,
+  why,
   onChanged,
   inHand = false,
 }: {
   readonly row: Row;
+  /** Why it was found; null: nothing was sought. */
+  readonly why: string | null;
   readonly onChanged: () => void;
   /** The one that was touched last and is not finished: large, with the way back to it. */
   readonly inHand?: boolean;
@@ -35,7 +38,7 @@ export function JobRow({
     >
       <Boundary fallback={<p className="p-4">{title}: this row could not be shown.</p>}>
         {row.state === 'good' ? (
-          <GoodRow row={row} title={title} inHand={inHand} />
+          <GoodRow row={row} title={title} why={why} inHand={inHand} />
         ) : (
           <OtherRow row={row} title={title} />
         )}
@@ -58,7 +61,17 @@ function OtherRow({ row, title }: { readonly row: Row; readonly title: string })
   );
 }
 
-function GoodRow({ row, title, inHand }: { readonly row: Row; readonly title: string; readonly inHand: boolean }) {
+function GoodRow({
+  row,
+  title,
+  why,
+  inHand,
+}: {
+  readonly row: Row;
+  readonly title: string;
+  readonly why: string | null;
+  readonly inHand: boolean;
+}) {
   const system = useSystem();
   const line = useLine(row);
   const next = line?.next ?? (row.done ? 'record' : 'read');
@@ -80,6 +93,7 @@ function GoodRow({ row, title, inHand }: { readonly row: Row; readonly title: st
             .filter(Boolean)
             .join(', ')}
         </span>
+        {why !== null && <span className="block text-sm">{why}</span>}
         {line?.chain !== undefined && <ChainBar chain={line.chain} />}
       </span>
       <span className="num flex items-center gap-3 self-center">
@@ -143,7 +157,7 @@ function Remove({
   const [failed, setFailed] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);
   const remove = (): void => {
-    deleteJob(id).then(
+    removeJob(id, title, new Date().toISOString()).then(
       () => {
         recorder.openedJob(null, null);
         dispatch(jobClosed());

@@ -1,13 +1,15 @@
 import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { useNavigate } from 'react-router';
+import { foundText } from '../../words/found.ts';
 import { storageText } from '../../words/storage.ts';
-import { loadRows } from '../storage/db.ts';
+import { loadRows, removedJobs, type Removed } from '../storage/db.ts';
 import type { JobRow as Row } from '../storage/rows.ts';
 import { allSaved, channel, useShop } from '../store/store.ts';
 import { Button, Note, Panel } from '../ui/controls.tsx';
 import { inputClass } from '../ui/inputClass.ts';
 import { useKeys } from '../ui/keys.ts';
+import type { Finder } from './finding.ts';
 import { firstVisit } from './first.ts';
 import { JobRow } from './JobRow.tsx';
 import { Page } from './Page.tsx';
@@ -19,21 +21,26 @@ const Bench = lazy(async () => ({ default: (await import('./Bench.tsx')).Bench }
 /** Fetched only where there are many. */
 const LongList = lazy(async () => ({ default: (await import('./LongList.tsx')).LongList }));
 
+/** Fetched only where something was removed. */
+const RemovedJobs = lazy(async () => ({ default: (await import('./RemovedJobs.tsx')).RemovedJobs }));
+
 /** Below so many a plain list costs nothing, and the browser's own search finds every row. */
 const PLAIN = 40;
 
 export function Jobs() {
   const [rows, setRows] = useState<Row[] | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
+  const [removed, setRemoved] = useState<readonly Removed[]>([]);
   const [sought, setSought] = useState('');
   const navigate = useNavigate();
   const first = firstVisit(useShop().name);
   const refresh = useCallback(() => {
     allSaved()
-      .then(loadRows)
+      .then(() => Promise.all([loadRows(), removedJobs()]))
       .then(
-        (r) => {
+        ([r, gone]) => {
           setRows(r);
+          setRemoved(gone);
           setFailed(null);
         },
         (e: unknown) => setFailed(`The jobs could not be read: ${storageText(e)}.`),
@@ -54,10 +61,7 @@ export function Jobs() {
   const keys = useMemo(() => ({ n: create }), [create]);
   useKeys(keys);
   const wanted = useDeferredValue(sought);
-  const found = useMemo(() => {
-    const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
-    return rows?.filter((r) => words.every((w) => r.find.includes(w)));
-  }, [rows, wanted]);
+  const { found, why } = useFound(rows, wanted);
   return (
     <Page
       title="Jobs"
@@ -76,7 +80,7 @@ export function Jobs() {
       <input
         type="search"
         aria-label="Find a job"
-        placeholder="Find: title, customer, thread, note"
+        placeholder="Find: a customer, 1.492, buttress, the long bed"
         value={sought}
         onChange={(e) => setSought(e.target.value)}
         className={`${inputClass} max-w-md font-sans tracking-normal`}
@@ -97,11 +101,16 @@ export function Jobs() {
       ) : (
         found?.length === 0 && (
           <Panel>
-            <p>No job has all of these words.</p>
+            <p>No job has all of these words, nor any near them.</p>
           </Panel>
         )
       )}
-      {found && found.length > 0 && <List rows={found} all={rows?.length ?? 0} onChanged={refresh} />}
+      {found && found.length > 0 && <List rows={found} all={rows?.length ?? 0} why={why} onChanged={refresh} />}
+      {removed.length > 0 && (
+        <Suspense>
+          <RemovedJobs removed={removed} onChanged={refresh} />
+        </Suspense>
+      )}
     </Page>
   );
 }
@@ -109,15 +118,47 @@ export function Jobs() {
 interface ListProps {
   readonly rows: readonly Row[];
   readonly all: number;
+  /** Why a row was found, by its identity. */
+  readonly why: ReadonlyMap<string, string>;
   readonly onChanged: () => void;
 }
 
+/** Rows that have all the words sought, the best first; until the index is there those that have them letter by letter. */
+function useFound(rows: readonly Row[] | null, sought: string) {
+  const { lathes } = useShop();
+  const [finder, setFinder] = useState<{ readonly of: readonly Row[]; readonly it: Finder } | null>(null);
+  const seeking = sought.trim() !== '';
+  useEffect(() => {
+    if (!seeking || !rows) return;
+    let current = true;
+    import('./finding.ts').then(
+      ({ finderOf }) => {
+        if (current) setFinder({ of: rows, it: finderOf(rows, (id) => lathes.find((l) => l.id === id)?.name ?? '') });
+      },
+      () => undefined, // letter by letter does, too
+    );
+    return () => {
+      current = false;
+    };
+  }, [seeking, rows, lathes]);
+  return useMemo(() => {
+    const none = new Map<string, string>();
+    if (!rows || !seeking) return { found: rows ?? undefined, why: none };
+    if (finder?.of !== rows) {
+      const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+      return { found: rows.filter((r) => words.every((w) => r.find.includes(w))), why: none };
+    }
+    const hits = finder.it.find(sought);
+    return { found: hits.map((h) => h.row), why: new Map(hits.map((h) => [h.row.id, foundText(h.why)])) };
+  }, [rows, sought, seeking, finder]);
+}
+
 /** Few rows are a plain list; of many only those in sight are drawn. */
-function List({ rows, all, onChanged }: ListProps) {
+function List({ rows, all, why, onChanged }: ListProps) {
   if (rows.length > PLAIN)
     return (
       <Suspense fallback={<p>Reading the jobs&hellip;</p>}>
-        <LongList rows={rows} all={all} onChanged={onChanged} />
+        <LongList rows={rows} all={all} why={why} onChanged={onChanged} />
       </Suspense>
     );
   const hand = rows.length === all ? rows.find((r) => r.state === 'good' && !r.done) : undefined;
@@ -129,7 +170,7 @@ function List({ rows, all, onChanged }: ListProps) {
     <>
       {hand && (
         <section aria-label="In hand">
-          <JobRow row={hand} onChanged={onChanged} inHand />
+          <JobRow row={hand} why={null} onChanged={onChanged} inHand />
         </section>
       )}
       {shelves.map((shelf) => (
@@ -138,7 +179,7 @@ function List({ rows, all, onChanged }: ListProps) {
           <ul className="grid gap-2">
             {shelf.rows.map((r) => (
               <li key={r.id}>
-                <JobRow row={r} onChanged={onChanged} />
+                <JobRow row={r} why={why.get(r.id) ?? null} onChanged={onChanged} />
               </li>
             ))}
           </ul>

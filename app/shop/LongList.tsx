@@ -9,11 +9,12 @@ const ROW_PX = 92;
 interface Props {
   readonly rows: readonly Row[];
   readonly all: number;
+  readonly why: ReadonlyMap<string, string>;
   readonly onChanged: () => void;
 }
 
 /** Only the rows in sight are drawn, however many there are. */
-export function LongList({ rows, all, onChanged }: Props) {
+export function LongList({ rows, all, why, onChanged }: Props) {
   const list = useRef<HTMLUListElement>(null);
   const [top, setTop] = useState(0);
   useEffect(() => setTop(list.current?.offsetTop ?? 0), []);
@@ -45,7 +46,7 @@ export function LongList({ rows, all, onChanged }: Props) {
                 className="absolute inset-x-0 top-0"
                 style={{ transform: `translateY(${item.start - top}px)` }}
               >
-                <JobRow row={row} onChanged={onChanged} />
+                <JobRow row={row} why={why.get(row.id) ?? null} onChanged={onChanged} />
               </li>
             )
           );

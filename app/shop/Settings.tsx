@@ -1,26 +1,24 @@
-import { ProblemText } from '../ui/ProblemText.tsx';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { offlineState, onOffline } from '../offline/register.ts';
 import { Download, Upload } from 'lucide-react';
-import type { Problem } from '../../core/quantity/outcome.ts';
-import type { Imported } from '../../core/formats/documents.ts';
 import { emptyShop } from '../../core/job/create.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
-import { storageText } from '../../words/storage.ts';
-import { loadAll, putJobs, replaceAll } from '../storage/db.ts';
-import { askToKeep, isKept } from '../storage/persist.ts';
-import { exportShop, readFile } from '../storage/files.ts';
+import { roomText, storageText } from '../../words/storage.ts';
+import { loadAll, replaceAll } from '../storage/db.ts';
+import { askToKeep, isKept, roomHere, type Room } from '../storage/persist.ts';
+import { exportShop, exportShopPack, readFile, type Brought } from '../storage/files.ts';
 import { allSaved, channel, editShop, jobClosed, openShop, recorder, useAppDispatch, useShop } from '../store/store.ts';
 import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
 import { dropDrafts } from '../ui/drafts.ts';
 import { TextField } from '../ui/fields.tsx';
+import { BringIn } from './BringIn.tsx';
 import { Page } from './Page.tsx';
 
 export function Settings() {
   const shop = useShop();
   const dispatch = useAppDispatch();
   const picker = useRef<HTMLInputElement>(null);
-  const [pending, setPending] = useState<Imported | null>(null);
+  const [brought, setBrought] = useState<Brought | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const { settings } = shop;
@@ -41,22 +39,16 @@ export function Settings() {
     recorder.openedJob(null, null);
     channel.say({ what: 'all' });
   };
-  const take = (): void => {
-    if (!pending?.ok) return;
-    const file = pending;
-    whole('Nothing was brought in', async () => {
-      if (file.kind === 'job') {
-        await putJobs([file.job]);
-        channel.say({ what: 'all' });
-        setPending(null);
-        return `Brought in the job "${file.job.title}".`;
-      }
-      const { shop: theirs, jobs } = file.backup;
-      await replaced(theirs, jobs);
-      setPending(null);
-      return `Brought in the shop "${theirs.name}" with ${jobs.length} jobs.`;
+  const exported = (
+    write: (shop: Shop, jobs: readonly Job[], others: readonly unknown[]) => void | Promise<void>,
+  ): void =>
+    whole('Not exported', async () => {
+      const { jobs, others } = await loadAll();
+      await write(shop, jobs, others);
+      return others.length === 0
+        ? `Exported ${jobs.length} jobs.`
+        : `Exported ${jobs.length} jobs, and ${others.length} set aside (damaged, newer, or as they were before a repair) apart from them.`;
     });
-  };
   const startOver = (demo: boolean): void =>
     whole('Nothing has changed', async () => {
       const { demoJobs, demoShop } = await import('../../demo/index.ts');
@@ -132,26 +124,19 @@ export function Settings() {
         <Panel title="Backup">
           <div className="grid gap-3">
             <p className="text-ink2">
-              Everything is kept in this browser. A file is yours to keep elsewhere: plain JSON, a shop with all its
-              jobs, or one job.
+              Everything is kept in this browser. A file is yours to keep elsewhere: the shop with all its jobs and
+              pictures in one pack, readable without Gelvin too, or one job.
             </p>
-            <Button
-              onClick={() =>
-                whole('Not exported', async () => {
-                  const { jobs, others } = await loadAll();
-                  exportShop(shop, jobs, others);
-                  return others.length === 0
-                    ? `Exported ${jobs.length} jobs.`
-                    : `Exported ${jobs.length} jobs, and ${others.length} set aside (damaged, newer, or as they were before a repair) in a file of their own.`;
-                })
-              }
-            >
+            <Button onClick={() => exported(exportShopPack)}>
               <Download aria-hidden size={18} /> Export the whole shop
+            </Button>
+            <Button tone="quiet" onClick={() => exported(exportShop)}>
+              without pictures, as one JSON document
             </Button>
             <input
               ref={picker}
               type="file"
-              accept=".json,application/json"
+              accept=".json,.zip,application/json,application/zip"
               className="sr-only"
               tabIndex={-1}
               aria-label="File to bring in"
@@ -161,7 +146,7 @@ export function Settings() {
                 setSaid(null);
                 setFailed(null);
                 if (file)
-                  readFile(file).then(setPending, (err: unknown) =>
+                  readFile(file).then(setBrought, (err: unknown) =>
                     setFailed(`The file could not be read: ${storageText(err)}.`),
                   );
               }}
@@ -169,22 +154,18 @@ export function Settings() {
             <Button onClick={() => picker.current?.click()}>
               <Upload aria-hidden size={18} /> Bring in a file
             </Button>
-            {pending && !pending.ok && <Wrong problems={pending.problems} />}
-            {pending?.ok && (
-              <Note tone="say">
-                <p>
-                  {pending.kind === 'job'
-                    ? `The file holds one job: "${pending.job.title}". A job of the same identity here is replaced.`
-                    : `The file holds the shop "${pending.backup.shop.name}" with ${pending.backup.jobs.length} jobs. It replaces everything here.`}
-                </p>
-                {pending.kind === 'backup' && <LeftOut file={pending} />}
-                <div className="mt-2 flex gap-2">
-                  <Button tone="main" onClick={take}>
-                    {pending.kind === 'job' ? 'Bring the job in' : 'Replace everything'}
-                  </Button>
-                  <Button onClick={() => setPending(null)}>Leave it</Button>
-                </div>
-              </Note>
+            {brought && (
+              <BringIn
+                key={String(brought.file.ok)}
+                brought={brought}
+                whole={whole}
+                onDone={() => setBrought(null)}
+                replaced={replaced}
+                merged={(next) =>
+                  editShop('bring in lathes, instruments and pins', (d) => void Object.assign(d, structuredClone(next)))
+                }
+                onJobs={() => channel.say({ what: 'all' })}
+              />
             )}
             {failed !== null && <Note tone="wrong">{failed}</Note>}
             {said !== null && (
@@ -240,60 +221,16 @@ function StartOver({ label, onSure }: { readonly label: string; readonly onSure:
   );
 }
 
-function Wrong({ problems }: { readonly problems: readonly Problem[] }) {
-  return (
-    <Note tone="wrong">
-      <p className="font-semibold">This file was not taken in; nothing has changed. What is wrong with it:</p>
-      <ul className="list-disc pl-5">
-        {problems.map((p) => (
-          <li key={`${p.field} ${p.code} ${JSON.stringify(p.figures)}`}>
-            <span className="num">{p.field}</span>: <ProblemText problem={p} />
-          </li>
-        ))}
-      </ul>
-    </Note>
-  );
-}
-
-/** What of a file is not taken in, and why. */
-function LeftOut({ file }: { readonly file: Extract<Imported, { kind: 'backup' }> }) {
-  if (file.left.length === 0 && file.shopLost.length === 0) return null;
-  return (
-    <div className="mt-2">
-      {file.shopLost.length > 0 && (
-        <p>
-          Of the shop this does not hold and is left out: <span className="num">{file.shopLost.join(', ')}</span>
-        </p>
-      )}
-      {file.left.length > 0 && (
-        <>
-          <p className="font-semibold">
-            {file.left.length} {file.left.length === 1 ? 'job is' : 'jobs are'} not taken in:
-          </p>
-          <ul className="list-disc pl-5">
-            {file.left.slice(0, 20).map((l, i) => (
-              <li key={i}>
-                {l.title || 'a job without a title'}:{' '}
-                {l.problems.slice(0, 2).map((p) => (
-                  <span key={`${p.field} ${p.code}`}>
-                    <span className="num">{p.field}</span> <ProblemText problem={p} />{' '}
-                  </span>
-                ))}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-    </div>
-  );
-}
-
 /** Whether the browser promised to keep the record. */
 function Kept() {
   const offline = useSyncExternalStore(onOffline, offlineState);
   const [kept, setKept] = useState<boolean | null>(null);
   useEffect(() => {
     isKept().then(setKept, () => setKept(null));
+  }, []);
+  const [room, setRoom] = useState<Room | null>(null);
+  useEffect(() => {
+    roomHere().then(setRoom, () => setRoom(null));
   }, []);
   return (
     <Panel title="How safe the record is here">
@@ -307,6 +244,7 @@ function Kept() {
           ? 'No copy of Gelvin for work without its server is kept here yet: it comes when a page is loaded from it.'
           : 'A copy of Gelvin is kept in this browser: it works also with its server stopped and the network off.'}
       </p>
+      {room && <p className="mt-2">{roomText(room)}</p>}
       {kept !== true && (
         <Button className="mt-2" onClick={() => void askToKeep().then(setKept, () => setKept(null))}>
           Ask the browser to keep it

@@ -5,6 +5,7 @@ import { JOB_VERSION } from '../../core/job/stations.ts';
 import { HISTORY_LIMIT, type StepTaken } from '../store/history.ts';
 import { fetchKnowing, knowing } from './knowing.ts';
 import type { JobRow, RowLine } from './rows.ts';
+import { ROW_VERSION } from './rowVersion.ts';
 
 export interface StoredJob {
   readonly id: string;
@@ -43,6 +44,15 @@ export interface StoredPicture {
   readonly blob: Blob;
 }
 
+/** A job that was removed, as it lay there: until it is emptied it can be brought back. */
+export interface Removed {
+  readonly id: string;
+  readonly title: string;
+  readonly at: string;
+  readonly rev: number;
+  readonly doc: unknown;
+}
+
 export const DB_NAME = 'gelvin';
 export const DB_VERSION = 5;
 
@@ -54,6 +64,7 @@ class GelvinDb extends Dexie {
   revisions!: EntityTable<Revision, 'seq'>;
   aside!: EntityTable<SetAside, 'seq'>;
   pictures!: EntityTable<StoredPicture, 'id'>;
+  removed!: EntityTable<Removed, 'id'>;
 
   constructor(name: string) {
     // written means on the disk, not in a buffer that dies with the browser
@@ -66,7 +77,7 @@ class GelvinDb extends Dexie {
         await bringUpToDate(tx);
         await countFromHere(tx);
       });
-    this.version(DB_VERSION).stores({ pictures: 'id, jobId' }).upgrade(bringUpToDate);
+    this.version(DB_VERSION).stores({ pictures: 'id, jobId', removed: 'id, at' }).upgrade(bringUpToDate);
   }
 }
 
@@ -206,7 +217,7 @@ const AT_ONCE = 500;
 /** All rows of the list, last changed first; jobs that have none yet get theirs. */
 export async function loadRows(): Promise<JobRow[]> {
   const [rows, ids] = await Promise.all([db.rows.toArray(), db.jobs.toCollection().primaryKeys()]);
-  const have = new Set(rows.map((r) => r.id));
+  const have = new Set(rows.filter((r) => r.v === ROW_VERSION).map((r) => r.id));
   const there = new Set(ids);
   const missing = ids.filter((id) => !have.has(id));
   const made: JobRow[] = [];
@@ -218,7 +229,7 @@ export async function loadRows(): Promise<JobRow[]> {
   if (made.length > 0) await db.rows.bulkPut(made);
   const orphans = rows.filter((r) => !there.has(r.id)).map((r) => r.id);
   if (orphans.length > 0) await db.rows.bulkDelete(orphans);
-  return [...rows.filter((r) => there.has(r.id)), ...made].sort((a, b) => b.touched - a.touched);
+  return [...rows.filter((r) => there.has(r.id) && have.has(r.id)), ...made].sort((a, b) => b.touched - a.touched);
 }
 
 /** The line of a row as it is now, kept for the next time. */
@@ -231,18 +242,48 @@ export async function freshLine(id: string, shop: Shop, shopRev: number): Promis
   return line;
 }
 
-export const deleteJob = (id: string): Promise<void> =>
-  db.transaction('rw', db.jobs, db.rows, db.revisions, db.pictures, async () => {
-    await Promise.all([
-      db.jobs.delete(id),
-      db.rows.delete(id),
-      db.revisions.where('jobId').equals(id).delete(),
-      db.pictures.where('jobId').equals(id).delete(),
-    ]);
+/** A job out of the list; it and its pictures stay until they are emptied. */
+export const removeJob = (id: string, title: string, at: string): Promise<void> =>
+  db.transaction('rw', db.jobs, db.rows, db.revisions, db.removed, async () => {
+    const stored = await db.jobs.get(id);
+    if (stored) await db.removed.put({ id, title, at, rev: stored.rev, doc: stored.doc });
+    await Promise.all([db.jobs.delete(id), db.rows.delete(id), db.revisions.where('jobId').equals(id).delete()]);
+  });
+export const removedJobs = (): Promise<Removed[]> => db.removed.orderBy('at').reverse().toArray();
+/** A removed job back in the list, changed last; a job that came in its place meanwhile stays. @returns whether it is back */
+export const bringBack = (id: string): Promise<boolean> =>
+  db.transaction('rw', db.jobs, db.removed, async () => {
+    const removed = await db.removed.get(id);
+    if (!removed || (await db.jobs.get(id))) return false;
+    // its row is made when the list is read; a window that still holds the old one sees that this is another
+    await db.jobs.put({ id, rev: removed.rev + 1, touched: await nextTouched(), doc: removed.doc });
+    await db.removed.delete(id);
+    return true;
+  });
+/** What was removed goes for good, with its pictures. */
+export const emptyRemoved = (): Promise<void> =>
+  db.transaction('rw', db.removed, db.pictures, db.jobs, async () => {
+    const gone = (await db.removed.toCollection().primaryKeys()).map(String);
+    const there = new Set((await db.jobs.toCollection().primaryKeys()).map(String));
+    await db.pictures
+      .where('jobId')
+      .anyOf(gone.filter((id) => !there.has(id)))
+      .delete();
+    await db.removed.clear();
   });
 
 /** Keeps a picture; it is there before the job speaks of it. */
 export const putPicture = (picture: StoredPicture): Promise<unknown> => db.pictures.put(picture);
+/** Keeps the pictures that jobs speak of, out of those that came with them. */
+export async function putPictures(jobs: readonly Job[], pictures: ReadonlyMap<string, Blob>): Promise<void> {
+  const stored = jobs.flatMap((j) =>
+    j.pictures.flatMap((p) => {
+      const blob = pictures.get(p.id);
+      return blob ? [{ id: p.id, jobId: j.id, blob }] : [];
+    }),
+  );
+  if (stored.length > 0) await db.pictures.bulkPut(stored);
+}
 /** A picture of a job; null: it is not in this browser. */
 export const loadPicture = async (id: string): Promise<Blob | null> => (await db.pictures.get(id))?.blob ?? null;
 
@@ -266,11 +307,15 @@ export async function putJobs(jobs: readonly Job[]): Promise<void> {
 /** Replaces everything with a backup, or nothing at all. @returns the shop's revision */
 export async function replaceAll(shop: Shop, jobs: readonly Job[]): Promise<number> {
   const { rowOf } = await fetchKnowing();
-  return db.transaction('rw', db.jobs, db.rows, db.shop, db.revisions, async () => {
+  return db.transaction('rw', [db.jobs, db.rows, db.shop, db.revisions, db.pictures, db.removed], async () => {
     const rev = ((await db.shop.get('shop'))?.rev ?? 0) + 1;
     // revisions go on counting: a window that still holds the old job has to see that this is another
     const before = new Map((await db.jobs.bulkGet(jobs.map((j) => j.id))).map((s) => [s?.id, s?.rev ?? 0]));
     await Promise.all([db.jobs.clear(), db.rows.clear(), db.revisions.clear()]);
+    await db.pictures
+      .where('jobId')
+      .noneOf(jobs.map((j) => j.id))
+      .delete();
     await db.shop.put({ id: 'shop', rev, doc: shop });
     // the last changed stands first, whatever the order in the file
     const order = jobs.toSorted((a, b) => (a.changed < b.changed ? -1 : a.changed > b.changed ? 1 : 0));

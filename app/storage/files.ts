@@ -23,6 +23,17 @@ export const fileName = (title: string): string =>
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '') || 'job';
 
+/** A job by itself; with its pictures where it has any. */
+export async function exportJobPack(job: Job): Promise<void> {
+  if (job.pictures.length === 0) return exportJob(job);
+  const { packJob } = await import('./pack.ts');
+  download(`${fileName(job.title)}.gelvin.zip`, await packJob(job));
+}
+export async function exportShopPack(shop: Shop, jobs: readonly Job[], others: readonly unknown[]): Promise<void> {
+  const { packShop } = await import('./pack.ts');
+  download(`${fileName(shop.name)}-backup.gelvin.zip`, await packShop(shop, jobs, others));
+}
+
 export const exportJob = (job: Job): void => downloadText(`${fileName(job.title)}.gelvin.json`, writeJob(job));
 
 /** The whole shop; jobs that do not hold go apart, as they were found, so that the backup can be brought in. */
@@ -34,7 +45,16 @@ export const EXPORT_RAW = 'Export everything as it lies there';
 /** Everything as it lies in the record, checked by nobody. */
 export const exportRaw = async (): Promise<void> =>
   downloadText('gelvin-record-as-it-lies.json', `${JSON.stringify(await rawRecord(), null, 1)}\n`);
-export const readFile = async (file: File): Promise<Imported> => {
-  const { readDocument } = await import('../../core/formats/documents.ts');
-  return readDocument(await file.text());
+/** A file brought in: what it holds, checked, and the pictures beside it. */
+export interface Brought {
+  readonly file: Imported;
+  readonly pictures: ReadonlyMap<string, Blob>;
+}
+export const readFile = async (file: File): Promise<Brought> => {
+  const [{ readDocument }, { unpacked }] = await Promise.all([
+    import('../../core/formats/documents.ts'),
+    import('./pack.ts'),
+  ]);
+  const { text, pictures } = await unpacked(file);
+  return { file: readDocument(text), pictures };
 };

@@ -14,6 +14,18 @@ export async function askToKeep(): Promise<boolean | null> {
   return (await isKept()) === true ? true : storage.persist();
 }
 
+/** How much room the record takes and how much the browser gives it, bytes; null: it does not say. */
+export interface Room {
+  readonly usedBytes: number;
+  readonly ofBytes: number;
+}
+export async function roomHere(): Promise<Room | null> {
+  const storage = storageOf();
+  if (!storage?.estimate) return null;
+  const { usage, quota } = await storage.estimate();
+  return usage === undefined || quota === undefined ? null : { usedBytes: usage, ofBytes: quota };
+}
+
 let asked = false;
 /** The same with the first act of a visit, and not with every one. */
 export function askOnce(): void {

@@ -1,11 +1,15 @@
 import { stationsOf, stationStates } from '../../core/job/chain.ts';
 import { threadOfJob } from '../../core/job/derive.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
+import type { Quantity } from '../../core/evidence/evidence.ts';
+import { trainText } from '../../core/gearing/trainText.ts';
+import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { StationId } from '../../core/job/stations.ts';
 import type { Checked } from '../../core/formats/check.ts';
 import { titleOf } from '../../core/formats/documents.ts';
 import { conclusion, threadLine } from '../../words/conclusions.ts';
 import { problemLine } from '../../words/problems.ts';
+import { ROW_VERSION } from './rowVersion.ts';
 import { sectionOf } from '../drawing/section.ts';
 
 /** What the list of jobs shows of one, kept beside it so that the list need not open ten thousand documents. */
@@ -22,8 +26,15 @@ export interface JobRow {
   readonly done: boolean;
   /** When it was last changed; rows of an older Gelvin have none. */
   readonly changed?: string;
-  /** All the words by which it is found, in small letters. */
+  /** Shape of the row; one of an older Gelvin is made again. */
+  readonly v?: number;
+  /** All the words by which it is found while the index is on its way, in small letters. */
   readonly find: string;
+  /** What was read, as typed and in both systems. */
+  readonly seek?: string;
+  readonly notes?: string;
+  /** Identity of the lathe that was chosen. */
+  readonly lathe?: string | null;
   /** Where to go on and what is concluded there; null until somebody has seen it since the shop last changed. */
   readonly line: RowLine | null;
 }
@@ -38,6 +49,20 @@ export interface RowLine {
   /** The form of the part’s thread as a path in a box of 72 by 24, with its metal; rows of an older Gelvin have none. */
   readonly form?: string;
 }
+/** Figures of a job by which somebody may remember it: as typed, and diameters in both systems. */
+function seekOf(job: Job): string {
+  const read = job.readings.flatMap((r) =>
+    LENGTHS.includes(r.quantity)
+      ? [r.text, lengthText(r.value, 'mm', BARE), lengthText(r.value, 'in', BARE)]
+      : [r.text, r.span?.text ?? ''],
+  );
+  const pictures = job.pictures.map((p) => p.name);
+  const train = job.gears.train ? trainText(job.gears.train) : '';
+  return [...new Set([...read, ...pictures, train])].join(' ');
+}
+const BARE = { ...FINE, bare: true };
+const LENGTHS: readonly Quantity[] = ['majorDiameter', 'minorDiameter', 'pitchDiameter', 'overWires', 'depth'];
+
 const LETTER = { settled: 's', open: 'o', stale: 'a', blocked: 'w' } as const;
 
 /** The row of a document as it is kept, whatever state that is in. */
@@ -55,6 +80,10 @@ export function rowOf(id: string, raw: unknown, checked: Checked<Job>, touched: 
       thread,
       done: job.record.verdict !== null,
       changed: job.changed,
+      v: ROW_VERSION,
+      seek: seekOf(job),
+      notes: `${job.intake.note} ${job.intake.material} ${job.record.note}`,
+      lathe: job.gears.lathe,
       find: `${job.title} ${job.customer} ${thread ?? ''} ${job.intake.note} ${job.record.note}`.toLowerCase(),
       line,
     };
@@ -70,6 +99,7 @@ export function rowOf(id: string, raw: unknown, checked: Checked<Job>, touched: 
     customer: '',
     thread: null,
     done: false,
+    v: ROW_VERSION,
     find: title.toLowerCase(),
     line: null,
   };

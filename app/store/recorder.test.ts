@@ -5,7 +5,7 @@ import type { Job, Shop } from '../../core/job/schema.ts';
 import { readDocument, writeBackup } from '../../core/formats/documents.ts';
 import { m30 } from '../testing/bench.ts';
 import { demoShop } from '../../demo/index.ts';
-import { db, deleteJob, loadJob, putJobs, replaceAll } from '../storage/db.ts';
+import { db, removeJob, loadJob, putJobs, replaceAll } from '../storage/db.ts';
 import { begin } from './history.ts';
 import { perform, Recorder, type Act, type Overlap, type Told, type Work } from './recorder.ts';
 
@@ -162,7 +162,7 @@ describe('two windows on one job', () => {
   });
   test('removed in one, edited in the other: not raised from the dead unless somebody says so', async () => {
     const [a, b] = await two();
-    await deleteJob('one');
+    await removeJob('one', 'one', '2026-11-27T08:00:00.000Z');
     b.do({ do: 'setIntake', customer: 'B' });
     await b.recorder.settled();
     expect(await loadJob('one')).toBeNull();

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { newJob } from '../../core/job/create.ts';
 import type { Job } from '../../core/job/schema.ts';
-import { db, deleteJob, loadJob, loadRows, putJobs, replaceAll, writeRoad } from '../storage/db.ts';
+import { db, removeJob, loadJob, loadRows, putJobs, replaceAll, writeRoad } from '../storage/db.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { begin, edit, HISTORY_LIMIT, redo, undo, type History } from './history.ts';
 import { act, allSaved, holdUnwritten, openJob, openShop, redoJob, store, undoJob } from './store.ts';
@@ -140,7 +140,7 @@ describe('the record', () => {
     await writeRoad(job(), [{ value: job(), label: 'x', events: [] }], null);
     await replaceAll(demoShop(), demoJobs());
     expect((await loadRows()).map((j) => j.id)).not.toContain('one');
-    await deleteJob('demo-brass');
+    await removeJob('demo-brass', 'demo-brass', '2026-11-27T08:00:00.000Z');
     expect(await loadJob('demo-brass')).toBeNull();
   });
 });

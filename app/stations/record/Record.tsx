@@ -13,7 +13,7 @@ import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Panel } from '../../ui/controls.tsx';
 import { TextField } from '../../ui/fields.tsx';
-import { exportJob } from '../../storage/files.ts';
+import { exportJobPack } from '../../storage/files.ts';
 import { Ledger } from '../cut/Ledger.tsx';
 
 export function Record() {
@@ -49,8 +49,9 @@ export function Record() {
             onCommit={(t) => act({ do: 'setRecord', note: t })}
           />
           <div>
-            <Button onClick={() => exportJob(job)}>
-              <Download aria-hidden size={18} /> Export this job (JSON)
+            <Button onClick={() => void exportJobPack(job)}>
+              <Download aria-hidden size={18} /> Export this job{' '}
+              {job.pictures.length > 0 ? 'with its pictures' : '(JSON)'}
             </Button>
           </div>
         </section>

@@ -1,0 +1,227 @@
+import { useEffect, useState } from 'react';
+import { besides, comingOf, shopMerged, type Choice, type Coming } from '../../core/formats/merge.ts';
+import type { Imported } from '../../core/formats/documents.ts';
+import type { Job, Shop } from '../../core/job/schema.ts';
+import type { Problem } from '../../core/quantity/outcome.ts';
+import { besideTitle, CHOICE_TEXT, STANDING_TEXT } from '../../words/bringIn.ts';
+import { loadAll, putJobs, putPictures } from '../storage/db.ts';
+import type { Brought } from '../storage/files.ts';
+import { useShop } from '../store/store.ts';
+import { Button, Note } from '../ui/controls.tsx';
+import { ProblemText } from '../ui/ProblemText.tsx';
+
+interface Props {
+  readonly brought: Brought;
+  /** Does what goes to the record as a whole, and says what it did. */
+  readonly whole: (what: string, how: () => Promise<string>) => void;
+  readonly onDone: () => void;
+  /** Everything here is replaced by the file's. */
+  readonly replaced: (shop: Shop, jobs: readonly Job[]) => Promise<void>;
+  /** This shop with what another adds. */
+  readonly merged: (shop: Shop) => void;
+  readonly onJobs: () => void;
+}
+const CHOICES: readonly Choice[] = ['bring', 'both', 'leave'];
+
+/** What a file would change, shown before anything is changed; each job by itself where it differs from what is here. */
+export function BringIn({ brought, whole, onDone, replaced, merged, onJobs }: Props) {
+  const { file, pictures } = brought;
+  const shop = useShop();
+  const [here, setHere] = useState<readonly Job[] | null>(null);
+  const [chosen, setChosen] = useState<Readonly<Record<string, Choice>>>({});
+  useEffect(() => {
+    let current = true;
+    loadAll().then(
+      ({ jobs }) => current && setHere(jobs),
+      () => current && setHere([]),
+    );
+    return () => {
+      current = false;
+    };
+  }, []);
+  if (!file.ok) return <Wrong problems={file.problems} />;
+  const jobs = file.kind === 'job' ? [file.job] : file.backup.jobs;
+  const coming = here ? comingOf(here, jobs) : [];
+  const choice = (c: Coming): Choice =>
+    // one job by itself is brought because it is wanted
+    chosen[c.job.id] ?? (file.kind === 'job' && c.standing !== 'older' ? 'bring' : c.proposed);
+  const bring = async (): Promise<number> => {
+    const wanted = coming.filter((c) => choice(c) !== 'leave');
+    for (const c of wanted) {
+      if (choice(c) === 'bring') {
+        await putPictures([c.job], pictures);
+        await putJobs([c.job]);
+        continue;
+      }
+      const copy = besides(c.job, besideTitle(c.job.title), () => crypto.randomUUID());
+      const own = new Map(
+        [...copy.pictures].flatMap(([was, is]) => (pictures.has(was) ? [[is, pictures.get(was)] as const] : [])),
+      );
+      await putPictures([copy.job], own as ReadonlyMap<string, Blob>);
+      await putJobs([copy.job]);
+    }
+    onJobs();
+    return wanted.length;
+  };
+  const differing = coming.filter((c) => c.standing === 'newer' || c.standing === 'older');
+  const count = (s: Coming['standing']): number => coming.filter((c) => c.standing === s).length;
+  if (file.kind === 'job')
+    return (
+      <Note tone="say">
+        <p>The file holds one job: &quot;{file.job.title}&quot;.</p>
+        {coming.map((c) => (
+          <Standing key={c.job.id} coming={c} choice={choice(c)} onChoose={(v) => setChosen({ [c.job.id]: v })} />
+        ))}
+        <div className="mt-2 flex flex-wrap gap-2">
+          <Button
+            tone="main"
+            disabled={here === null}
+            onClick={() =>
+              whole('Nothing was brought in', async () => {
+                const n = await bring();
+                onDone();
+                return n > 0 ? `Brought in the job "${file.job.title}".` : 'Nothing was brought in: it is left.';
+              })
+            }
+          >
+            Bring the job in
+          </Button>
+          <Button onClick={onDone}>Leave it</Button>
+        </div>
+      </Note>
+    );
+  const { shop: theirs } = file.backup;
+  const merge = shopMerged(shop, theirs);
+  return (
+    <Note tone="say">
+      <p>
+        The file holds the shop &quot;{theirs.name}&quot; with {jobs.length} jobs: {count('new')} new here,{' '}
+        {count('same')} the same, {count('newer')} changed since, {count('older')} older than here.
+        {merge.added > 0 && ` It adds ${merge.added} lathes, instruments or pins.`}
+        {merge.differ.length > 0 && ` These lathes differ and stay as they are here: ${merge.differ.join(', ')}.`}
+      </p>
+      <LeftOut file={file} />
+      {differing.length > 0 && (
+        <ul aria-label="Jobs that differ" className="mt-2 grid max-h-72 gap-1 overflow-y-auto" tabIndex={0}>
+          {differing.map((c) => (
+            <li key={c.job.id}>
+              <Standing coming={c} choice={choice(c)} onChoose={(v) => setChosen((s) => ({ ...s, [c.job.id]: v }))} />
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button
+          tone="main"
+          disabled={here === null}
+          onClick={() =>
+            whole('Nothing was brought in', async () => {
+              const n = await bring();
+              if (merge.added > 0) merged(merge.shop);
+              onDone();
+              return `Brought in ${n} jobs beside what is here${merge.added > 0 ? `, and ${merge.added} lathes, instruments or pins` : ''}.`;
+            })
+          }
+        >
+          Add it to what is here
+        </Button>
+        <Button
+          onClick={() =>
+            whole('Nothing was brought in', async () => {
+              await putPictures(jobs, pictures);
+              await replaced(theirs, jobs);
+              onDone();
+              return `Brought in the shop "${theirs.name}" with ${jobs.length} jobs.`;
+            })
+          }
+        >
+          Replace everything
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </div>
+    </Note>
+  );
+}
+
+/** How one job stands to what is here, and what is done with it. */
+function Standing({
+  coming,
+  choice,
+  onChoose,
+}: {
+  readonly coming: Coming;
+  readonly choice: Choice;
+  readonly onChoose: (c: Choice) => void;
+}) {
+  const { job, standing } = coming;
+  return (
+    <label className="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1">
+      <span className="min-w-0 leading-tight">
+        <strong className="block truncate">{job.title}</strong>
+        <span className="text-sm text-ink2">{STANDING_TEXT[standing]}</span>
+      </span>
+      {standing !== 'new' && standing !== 'same' && (
+        <select
+          aria-label={`What is done with ${job.title}`}
+          value={choice}
+          onChange={(e) => onChoose(CHOICES.find((c) => c === e.target.value) ?? 'leave')}
+          className="min-h-12 rounded-md border border-line bg-panel px-2"
+        >
+          {CHOICES.map((c) => (
+            <option key={c} value={c}>
+              {CHOICE_TEXT[c]}
+            </option>
+          ))}
+        </select>
+      )}
+    </label>
+  );
+}
+
+function Wrong({ problems }: { readonly problems: readonly Problem[] }) {
+  return (
+    <Note tone="wrong">
+      <p className="font-semibold">This file was not taken in; nothing has changed. What is wrong with it:</p>
+      <ul className="list-disc pl-5">
+        {problems.map((p) => (
+          <li key={`${p.field} ${p.code} ${JSON.stringify(p.figures)}`}>
+            <span className="num">{p.field}</span>: <ProblemText problem={p} />
+          </li>
+        ))}
+      </ul>
+    </Note>
+  );
+}
+
+/** What of a file is not taken in, and why. */
+function LeftOut({ file }: { readonly file: Extract<Imported, { kind: 'backup' }> }) {
+  if (file.left.length === 0 && file.shopLost.length === 0) return null;
+  return (
+    <div className="mt-2">
+      {file.shopLost.length > 0 && (
+        <p>
+          Of the shop this does not hold and is left out: <span className="num">{file.shopLost.join(', ')}</span>
+        </p>
+      )}
+      {file.left.length > 0 && (
+        <>
+          <p className="font-semibold">
+            {file.left.length} {file.left.length === 1 ? 'job is' : 'jobs are'} not taken in:
+          </p>
+          <ul className="list-disc pl-5">
+            {file.left.slice(0, 20).map((l, i) => (
+              <li key={i}>
+                {l.title || 'a job without a title'}:{' '}
+                {l.problems.slice(0, 2).map((p) => (
+                  <span key={`${p.field} ${p.code}`}>
+                    <span className="num">{p.field}</span> <ProblemText problem={p} />{' '}
+                  </span>
+                ))}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}

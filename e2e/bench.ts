@@ -43,6 +43,10 @@ export async function bringIn(page: Page, data: unknown, station: string, id = '
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(data)),
   });
+  // what is here by its identity is replaced, whichever is newer
+  await expect(page.getByText(/not here yet|the same as here|the one here/).first()).toBeVisible();
+  const what = page.getByLabel(/^What is done with/);
+  if (await what.isVisible()) await what.selectOption('bring');
   await page.getByRole('button', { name: 'Bring the job in' }).click();
   await expect(page.getByText('Brought in the job')).toBeVisible();
   await page.goto(`/jobs/${id}/${station}`);

@@ -122,3 +122,14 @@ test('one search finds by a figure, a lathe and a mistyped word, and says why', 
   await find.fill('nothing of the kind');
   await expect(page.getByText('No job has all of these words, nor any near them.')).toBeVisible();
 });
+
+test('a job is begun again from a finished one: its thread and fit, nothing cut, nothing settled', async ({ page }) => {
+  await page.goto('/jobs/demo-brass/record');
+  await page.getByRole('button', { name: 'Start a new job from it' }).click();
+  await expect(page).toHaveURL(/\/intake$/);
+  await expect(page.locator('header').getByText(/2\.3 mm x 52 TPI 55/)).toBeVisible();
+  const spine = page.getByRole('navigation', { name: 'Stations' });
+  await expect(spine.getByRole('link', { name: /settled/ })).toHaveCount(0);
+  await page.goto('/jobs');
+  await expect(page.getByRole('link', { name: /Level screws, brass, six off, again/ })).toBeVisible();
+});

@@ -12,4 +12,6 @@ export const CHOICE_TEXT: Readonly<Record<Choice, string>> = {
   both: 'beside the one here',
   leave: 'left',
 };
+/** Title of a job that is begun from another. */
+export const againTitle = (title: string): string => `${title}, again`.slice(0, 200);
 export const besideTitle = (title: string): string => `${title} (from a file)`.slice(0, 200);

@@ -44,9 +44,10 @@ export function BringIn({ brought, whole, onDone, replaced, merged, onJobs }: Pr
   const coming = here ? comingOf(here, jobs) : [];
   const choice = (c: Coming): Choice =>
     // one job by itself is brought because it is wanted
-    chosen[c.job.id] ?? (file.kind === 'job' && c.standing !== 'older' ? 'bring' : c.proposed);
+    chosen[c.job.id] ?? (file.kind !== 'job' ? c.proposed : c.standing === 'older' ? 'both' : 'bring');
   const bring = async (): Promise<number> => {
-    const wanted = coming.filter((c) => choice(c) !== 'leave');
+    const all = here ? coming : comingOf((await loadAll()).jobs, jobs);
+    const wanted = all.filter((c) => choice(c) !== 'leave');
     for (const c of wanted) {
       if (choice(c) === 'bring') {
         await putPictures([c.job], pictures);
@@ -75,7 +76,6 @@ export function BringIn({ brought, whole, onDone, replaced, merged, onJobs }: Pr
         <div className="mt-2 flex flex-wrap gap-2">
           <Button
             tone="main"
-            disabled={here === null}
             onClick={() =>
               whole('Nothing was brought in', async () => {
                 const n = await bring();
@@ -110,10 +110,10 @@ export function BringIn({ brought, whole, onDone, replaced, merged, onJobs }: Pr
           ))}
         </ul>
       )}
+      <p className="mt-2 text-sm">Replacing everything takes away what is here: export it first.</p>
       <div className="mt-2 flex flex-wrap gap-2">
         <Button
           tone="main"
-          disabled={here === null}
           onClick={() =>
             whole('Nothing was brought in', async () => {
               const n = await bring();

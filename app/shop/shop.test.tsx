@@ -33,8 +33,11 @@ const lathe = (id: string): Lathe => {
 const press = (name: RegExp | string): Promise<void> => user.click(screen.getByRole('button', { name }));
 const fileOf = (text: string, name = 'x.gelvin.json'): File => {
   const file = new File([text], name, { type: name.endsWith('.csv') ? 'text/csv' : 'application/json' });
-  // jsdom's File has no text()
+  // jsdom's File gives none of its contents
   Object.defineProperty(file, 'text', { value: () => Promise.resolve(text) });
+  Object.defineProperty(file, 'arrayBuffer', {
+    value: () => Promise.resolve(new TextEncoder().encode(text).slice().buffer),
+  });
   return file;
 };
 
@@ -222,11 +225,11 @@ describe('settings and backup', () => {
     await openAt('/settings');
     const text = writeBackup({ ...demoShop(), name: 'Elsewhere' }, []);
     await bringIn(text);
-    await screen.findByText(/It replaces everything here/);
+    await screen.findByText(/Replacing everything takes away what is here/);
     await press('Leave it');
     expect(shop().name).not.toBe('Elsewhere');
     await bringIn(text);
-    await screen.findByText(/It replaces everything here/);
+    await screen.findByText(/Replacing everything takes away what is here/);
     await press('Replace everything');
     await screen.findByText(/Brought in the shop "Elsewhere" with 0 jobs/);
     expect(shop().name).toBe('Elsewhere');

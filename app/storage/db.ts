@@ -249,7 +249,12 @@ export const removeJob = (id: string, title: string, at: string): Promise<void> 
     if (stored) await db.removed.put({ id, title, at, rev: stored.rev, doc: stored.doc });
     await Promise.all([db.jobs.delete(id), db.rows.delete(id), db.revisions.where('jobId').equals(id).delete()]);
   });
-export const removedJobs = (): Promise<Removed[]> => db.removed.orderBy('at').reverse().toArray();
+/** What was removed and is not there again, the last first. */
+export async function removedJobs(): Promise<Removed[]> {
+  const removed = await db.removed.orderBy('at').reverse().toArray();
+  const there = await db.jobs.bulkGet(removed.map((r) => r.id));
+  return removed.filter((_, i) => !there[i]);
+}
 /** A removed job back in the list, changed last; a job that came in its place meanwhile stays. @returns whether it is back */
 export const bringBack = (id: string): Promise<boolean> =>
   db.transaction('rw', db.jobs, db.removed, async () => {

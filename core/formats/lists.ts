@@ -21,7 +21,7 @@ export function listsOf(shop: Shop, jobs: readonly Job[]): readonly SheetList[] 
         'quantity',
         'taken on',
         'as typed',
-        'value (mm, degrees, ratio or count)',
+        'value',
         'standard uncertainty',
         'over (mm)',
         'from the end (mm)',

@@ -1,6 +1,6 @@
 import { becauseText } from '../../../words/stations.ts';
-import { useMemo } from 'react';
-import { Download } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { CopyPlus, Download } from 'lucide-react';
 import { proofVerdict } from '../../../core/job/verdict.ts';
 import { reasonText, VERDICT_TEXT } from '../../../words/prove.ts';
 import { stationsOf } from '../../../core/job/chain.ts';
@@ -13,7 +13,10 @@ import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Panel } from '../../ui/controls.tsx';
 import { TextField } from '../../ui/fields.tsx';
-import { exportJobPack } from '../../storage/files.ts';
+import { exportJob, exportJobPack } from '../../storage/files.ts';
+import { storageText } from '../../../words/storage.ts';
+import { beginAgain } from '../../shop/newJob.ts';
+import { useNavigate } from 'react-router';
 import { Ledger } from '../cut/Ledger.tsx';
 
 export function Record() {
@@ -48,8 +51,9 @@ export function Record() {
             value={job.record.note}
             onCommit={(t) => act({ do: 'setRecord', note: t })}
           />
-          <div>
-            <Button onClick={() => void exportJobPack(job)}>
+          <div className="flex flex-wrap gap-2">
+            <Again />
+            <Button onClick={() => void exportJobPack(job).catch(() => exportJob(job))}>
               <Download aria-hidden size={18} /> Export this job{' '}
               {job.pictures.length > 0 ? 'with its pictures' : '(JSON)'}
             </Button>
@@ -113,5 +117,27 @@ function ProofSaid() {
         </p>
       ))}
     </div>
+  );
+}
+
+/** The same thread once more: a new job from this one. */
+function Again() {
+  const { job } = useJobView();
+  const navigate = useNavigate();
+  const [failed, setFailed] = useState<string | null>(null);
+  return (
+    <>
+      <Button
+        onClick={() =>
+          void beginAgain(job).then(
+            (id) => navigate(`/jobs/${id}/intake`),
+            (e: unknown) => setFailed(storageText(e)),
+          )
+        }
+      >
+        <CopyPlus aria-hidden size={18} /> Start a new job from it
+      </Button>
+      {failed !== null && <p className="text-stop">No job was begun: {failed}.</p>}
+    </>
   );
 }

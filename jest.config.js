@@ -5,7 +5,7 @@ export default {
   testTimeout: 90_000,
   // nothing else runs beside the tests; one processor is otherwise left idle
   maxWorkers: '100%',
-  // modules of a file that is done are never let go of: a worker that has run a hundred files crawls, so it makes way for a fresh one
+  // modules of a file that is done are never let go of: two workers grew to 5 GB over the suite, so a large one makes way for a fresh one
   workerIdleMemoryLimit: '900MB',
   setupFiles: ['fake-indexeddb/auto', '<rootDir>/scripts/jest-properties.mjs'],
   roots: [

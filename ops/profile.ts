@@ -5,7 +5,7 @@ import type { ProfileRead, Told } from '../core/profile/types.ts';
 import type { FlankRead } from '../core/profile/section.ts';
 import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
 import { PROFILE_ASKS } from '../words/profile.ts';
-import { evidenceOfRows, rowsOfPicture } from '../core/job/fromPicture.ts';
+import { evidenceOfRows, lengthOf, rowsOfPicture } from '../core/job/fromPicture.ts';
 import { rank } from '../core/identify/rank.ts';
 import type { End } from '../core/profile/ends.ts';
 import { micro, nullOr, op, orNull, strict } from './op.ts';
@@ -119,12 +119,10 @@ export const profileOp = op({
     const px = (x: number | null): number | null => (x === null ? null : micro(x));
     const mm = (x: number | null): number | null => (x === null || scale === null ? null : micro(x / scale.value));
     const both = (t: Told): Told => ({ value: micro(t.value), uncertainty: micro(t.uncertainty) });
-    const inMm = (t: Told): Told | null =>
-      scale &&
-      both({
-        value: t.value / scale.value,
-        uncertainty: (t.value / scale.value) * Math.hypot(t.uncertainty / t.value, scale.uncertainty / scale.value),
-      });
+    const inMm = (t: Told): Told | null => {
+      const length = lengthOf(t, scale);
+      return length && both(length);
+    };
     const side = (f: FlankRead | null) =>
       f && { apparentDeg: micro(f.apparentDeg), axialDeg: px(f.axialDeg), uncertaintyDeg: micro(f.uncertaintyDeg) };
     return good({
@@ -143,14 +141,9 @@ export const profileOp = op({
       rootMm: mm(r.rootPx),
       depthMm: mm(r.depthPx),
       diameterUncertaintyMm:
-        scale && r.majorPx !== null
-          ? micro(
-              Math.hypot(
-                r.diameterUncertaintyPx / scale.value,
-                (r.majorPx / scale.value) * (scale.uncertainty / scale.value),
-              ),
-            )
-          : null,
+        r.majorPx === null
+          ? null
+          : (inMm({ value: r.majorPx, uncertainty: r.diameterUncertaintyPx })?.uncertainty ?? null),
       apparentPitchDiameterMm: mm(r.pitchDiameterPx),
       left: side(r.left),
       right: side(r.right),

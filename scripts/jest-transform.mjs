@@ -3,7 +3,7 @@ import swc from '@swc/jest';
 
 /**
  * Jest runs each file in a context of its own, where every look-up of a global is a call out of the engine: `Math.abs` in a loop
- * costs a hundred times what it does in the browser, and property tests stand still. Each module is therefore given the
+ * costs some forty times what it does in the browser. Each module is therefore given the
  * globals that it uses as constants of its own, looked up once.
  */
 const HELD = ['Math', 'Number', 'Array', 'Object', 'Map', 'Set', 'Float64Array', 'Float32Array', 'Infinity', 'NaN'];

@@ -141,7 +141,6 @@ export const TIP_ASKS: Readonly<Record<TipAsk, string>> = {
   'no-part': 'No tool stands out from its ground: lamp behind it, and its face square to the camera.',
   'no-shank': 'The tool lies whole in the picture: let its shank run out of it at one side, so that its tip is known.',
   'no-tip': 'No two straight flanks meet at its end: turn its face square to the camera, nearer, and sharp.',
-  blurred: 'Too soft for its tip: focus, hold still, come nearer.',
 };
 /** Within this a tool's angle is right, degrees. Common practice, no source. */
 const TOOL_DEG = 0.5;

@@ -3,16 +3,17 @@ import type { Evidence, Quantity } from '../evidence/evidence.ts';
 import { formAt, FORM_IDS } from '../form/shape.ts';
 import { tanDeg } from '../quantity/units.ts';
 import type { FlankRead } from '../profile/section.ts';
-import type { End } from '../profile/ends.ts';
+import { widthOver, type End } from '../profile/ends.ts';
 import type { HiddenFlank } from '../profile/hidden.ts';
 import type { ProfileRead, Told } from '../profile/types.ts';
 import { FINE_ENOUGH_MM } from '../reading/pitch.ts';
-import type { Reading } from './schema.ts';
+import type { FREE_ENDS} from './schema.ts';
+import { type Reading } from './schema.ts';
 
-const { PI, abs, atan, floor, hypot, max, min, sqrt, tan } = Math;
+const { PI, abs, atan, floor, hypot, max, min, sqrt } = Math;
 
 /** Which end of the picture is the part's free end. */
-export type FreeEnd = 'left' | 'right';
+export type FreeEnd = (typeof FREE_ENDS)[number];
 
 /** A figure that a picture gives, as it goes into the readings. */
 export interface PictureReading {
@@ -264,11 +265,7 @@ export function pitchDiameterPx(read: ProfileRead): Told | null {
   const { ends, hidden } = read;
   if (!ends || read.majorPx === null) return null;
   const { ridge } = ends;
-  const halfTop = (deg: number): number => tan((PI / 2 - (deg * PI) / 180) / 2);
-  const wide =
-    ridge.crest.kind === 'flat'
-      ? ridge.crest.wide
-      : ridge.crest.radius * (halfTop(ridge.leftDeg) + halfTop(ridge.rightDeg));
+  const wide = widthOver(ridge.crest, ridge.leftDeg, ridge.rightDeg);
   const at = (slope: number): number => 2 * (ridge.outer - (ridge.pitch / 2 - wide) / slope);
   const slope = tanDeg(ridge.leftDeg) + tanDeg(ridge.rightDeg);
   if (!(slope > 0.02)) return null;

@@ -2,15 +2,20 @@ import { cosDeg, sinDeg } from '../quantity/units.ts';
 import type { Grey } from './grey.ts';
 import type { EdgeSeen, Seen } from './types.ts';
 import { rangeOf } from './line.ts';
+import type { Side } from './sides.ts';
 import type { Edge } from './teeth.ts';
 
+/** The points of an edge as they were found. */
+export interface RawEdge extends Side {
+  readonly side: 1 | -1;
+}
 /** Points of an edge that a drawing needs. */
 const MOST_POINTS = 4000;
 
 /** Edges, teeth and axis in the picture's own pixels. */
 export function drawnOver(
   edges: readonly Edge[],
-  raw: readonly { readonly side: 1 | -1; readonly x: Float64Array; readonly y: Float64Array }[],
+  raw: readonly RawEdge[],
   g: Grey,
 ): Pick<Seen, 'edges' | 'axis' | 'alongPx'> {
   const deg = edges.reduce((s, e) => s + e.laid.deg, 0) / Math.max(1, edges.length);
@@ -35,7 +40,7 @@ export function drawnOver(
       }),
     };
   });
-  function along(p: { readonly x: Float64Array; readonly y: Float64Array } | undefined, i: number): number {
+  function along(p: Side | undefined, i: number): number {
     return (p?.x[i] ?? 0) * c + (p?.y[i] ?? 0) * s;
   }
   const [from, to] = rangeOf(seen.flatMap((e) => e.teeth.map((t) => t.along)));

@@ -1,8 +1,9 @@
 import type { Grey } from './grey.ts';
+import { median } from './line.ts';
 import type { Levels } from './levels.ts';
 
 // in the innermost loops a look-up of the global would take longer than the sum
-const { abs, floor, hypot, max, min } = Math;
+const { PI, abs, floor, hypot, max, min, sqrt } = Math;
 
 /** Places where the part's edge crosses, px from the upper left corner of the picture, each with the way out of the part. */
 export interface EdgePoints {
@@ -12,6 +13,12 @@ export interface EdgePoints {
   readonly ny: Float64Array;
   /** Steepness of the share there, a px; what blur leaves of it. */
   readonly steep: Float64Array;
+}
+
+/** One sigma of the blur at an edge, px, smoothing taken out again. */
+export function blurOf(p: EdgePoints): number {
+  const all = 1 / (sqrt(2 * PI) * median(Array.from(p.steep)));
+  return sqrt(max(0, all * all - 1));
 }
 
 /** Components of what is more than half part, the largest first, by their pixels in the small picture. */

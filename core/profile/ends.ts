@@ -1,4 +1,4 @@
-import { tanDeg } from '../quantity/units.ts';
+import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { laidOn, rms, sectionBy, shadowOf, type Points, type Section } from './shadow.ts';
 
 const { abs, hypot, max, min, sqrt, tan, PI } = Math;
@@ -20,19 +20,21 @@ export interface Ridge {
   readonly root: End;
 }
 
-/** An arc tangent to both flanks, its top at the level at which the flanks' own lines stand so far apart. */
-export function radiusWithin(wide: number, leftDeg: number, rightDeg: number): number {
-  // the top of a circle of radius 1 cuts the two tangents at tan((90 - a) / 2) to either side of its centre
-  const half = (deg: number): number => tan((PI / 2 - (deg * PI) / 180) / 2);
-  return wide / (half(leftDeg) + half(rightDeg));
-}
+/** The top of a circle of radius 1 lies so far from where the tangent that leans by an angle cuts its level. */
+const halfTop = (deg: number): number => tan((PI / 2 - (deg * PI) / 180) / 2);
+
+/** How far the flanks' own lines stand apart at the level of an end. */
+export const widthOver = (end: End, leftDeg: number, rightDeg: number): number =>
+  end.kind === 'flat' ? end.wide : end.radius * (halfTop(leftDeg) + halfTop(rightDeg));
+/** Radius of an arc tangent to both flanks, whose own lines stand so far apart at its top. */
+export const radiusWithin = (wide: number, leftDeg: number, rightDeg: number): number =>
+  wide / (halfTop(leftDeg) + halfTop(rightDeg));
 
 /** Radius of the section at a place from the middle of the crest's width. */
 function radiusOf(r: Ridge): (z: number) => number {
   const [tl, tr] = [tanDeg(r.leftDeg), tanDeg(r.rightDeg)];
   const steep = 1e-4;
-  const crestWide =
-    r.crest.kind === 'flat' ? r.crest.wide : r.crest.radius * (halfTop(r.leftDeg) + halfTop(r.rightDeg));
+  const crestWide = widthOver(r.crest, r.leftDeg, r.rightDeg);
   const groove = r.pitch - crestWide - r.depth * (tl + tr);
   const under = (z: number): number => {
     // flanks' own lines, under the crest's level
@@ -51,16 +53,14 @@ function radiusOf(r: Ridge): (z: number) => number {
   };
   return (z) => r.outer - bottom(z);
 }
-const halfTop = (deg: number): number => tan((PI / 2 - (deg * PI) / 180) / 2);
 
 /** How far an arc between two flanks stands under its top, at a place from the middle of their width at its level; 0 outside of it. */
 function arc(z: number, radius: number, wide: number, leftDeg: number, rightDeg: number): number {
   const centre = -wide / 2 + radius * halfTop(leftDeg);
   const x = z - centre;
-  const [from, to] = [-radius * cosOf(leftDeg), radius * cosOf(rightDeg)];
+  const [from, to] = [-radius * cosDeg(leftDeg), radius * cosDeg(rightDeg)];
   return x <= from || x >= to ? 0 : radius - sqrt(radius * radius - x * x);
 }
-const cosOf = (deg: number): number => Math.cos((deg * PI) / 180);
 
 export const sectionOfRidge = (r: Ridge): Section => sectionBy(r.pitch, r.lead, radiusOf(r));
 

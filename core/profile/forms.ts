@@ -19,6 +19,10 @@ const ALWAYS = 4;
 /** A pitch to draw forms at where no scale is known: only clearances hang on it. */
 const ANY_PITCH_MM = 5;
 
+/** Pitch that a form is drawn at: clearances step at round pitches, and one read a thousandth over is that pitch. Null: no scale. */
+export const pitchDrawn = (pitchMm: number | null): number =>
+  pitchMm === null ? ANY_PITCH_MM : Number(pitchMm.toPrecision(3));
+
 /** Radius of a form's section about its ridge, `outer` at the crest; the table's leading flank faces right unless flipped. */
 export function sectionOfForm(
   id: Exclude<FormId, 'special'>,
@@ -54,8 +58,7 @@ export function formsLaid(
   },
 ): FormLaid[] {
   const out: FormLaid[] = [];
-  // clearances step at round pitches: one read a thousandth over is that pitch
-  const pitchMm = p.pitchMm === null ? ANY_PITCH_MM : Number(p.pitchMm.toPrecision(3));
+  const pitchMm = pitchDrawn(p.pitchMm);
   const near = FORM_IDS.flatMap((id) => {
     const form = formAt(id, pitchMm);
     const [l, t] = [form.leadingFlankDeg, form.trailingFlankDeg];

@@ -1,6 +1,6 @@
 import { sectionOfRidge } from './ends.ts';
-import { sectionOfForm, type FormLaid } from './forms.ts';
-import { laidOn, shadowOf, type Section } from './shadow.ts';
+import { pitchDrawn, sectionOfForm, type FormLaid } from './forms.ts';
+import { laidOn, shadowOf, softness, type Section } from './shadow.ts';
 import type { ProfileRead } from './types.ts';
 
 /** Line over the folded teeth: place from the ridge's middle and height over the axis, px. */
@@ -24,10 +24,10 @@ export function laidOver(
         pitch,
         lead: seen.leadPx,
         outer: ends.ridge.outer,
-        pitchMm: pxPerMm ? Number((pitch / pxPerMm.value).toPrecision(3)) : 5,
+        pitchMm: pitchDrawn(pxPerMm && pitch / pxPerMm.value),
       })
     : sectionOfRidge(ends.ridge);
-  const shadow = shadowOf(section, Math.hypot(1, read.blurPx));
+  const shadow = shadowOf(section, softness(read.blurPx));
   const { shift } = laidOn(seen.folded, shadow);
   const n = section.radius.length;
   const at = (i: number): number => (i / DRAWN - 0.5) * 1.3 * pitch;

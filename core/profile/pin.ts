@@ -1,15 +1,26 @@
 import { rangeOf, robustLine, scatterOf } from './line.ts';
 import type { EdgePoints } from './edges.ts';
+import type { Told } from './types.ts';
 
 /** A plain round pin seen beside the part, end on or lying, px. */
-export interface PinSeen {
+interface PinSeen {
   readonly diameterPx: number;
   /** Scatter of its edge about the circle, or about its two lines. */
   readonly scatterPx: number;
 }
 
+/** The lens shrinks what is away from the centre; common practice, no source. */
+const PIN_LENS = 0.0015;
+/** Px a mm by the first of what lies beside a part that is a clean pin; null: none is. @param pinMm its diameter */
+export function scaleByPin(beside: readonly EdgePoints[], pinMm: number): Told | null {
+  const pin = beside.map(pinOf).find((p) => p !== null);
+  if (!pin) return null;
+  const value = pin.diameterPx / pinMm;
+  return { value, uncertainty: value * PIN_LENS };
+}
+
 /** A pin that is clean, end on or lying; null: it is neither. */
-export const pinOf = (p: EdgePoints): PinSeen | null => endOn(p) ?? lying(p);
+const pinOf = (p: EdgePoints): PinSeen | null => endOn(p) ?? lying(p);
 
 /** A circle through an edge, by least squares on x2 + y2. @see Kasa, IEEE Trans. Instrum. Meas. 25 (1976) 8. Null: it is not round and clean */
 function endOn(p: EdgePoints): PinSeen | null {

@@ -1,17 +1,18 @@
 import { cosDeg, degrees, tanDeg } from '../quantity/units.ts';
-import { components, edgeOf, type EdgePoints } from './edges.ts';
+import { blurOf, components, edgeOf, type EdgePoints } from './edges.ts';
 import { reduced, type Grey } from './grey.ts';
 import { levelsOf } from './levels.ts';
-import { median, robustLine } from './line.ts';
+import { robustLine } from './line.ts';
 import { between, parity, widthsAlike } from './across.ts';
 import { endsOf, type EndsRead } from './ends.ts';
 import { foldedPoints } from './folded.ts';
 import { formsLaid } from './forms.ts';
 import { hiddenFlank, type HiddenFlank } from './hidden.ts';
-import { drawnOver } from './drawnOver.ts';
-import { leaning, sidesOf, slant } from './sides.ts';
+import { drawnOver, type RawEdge } from './drawnOver.ts';
+import { softness } from './shadow.ts';
+import { leaning, sidesOf, slant, type Side } from './sides.ts';
 import { axialOf, flankOf, type FlankRead } from './section.ts';
-import { pinOf, type PinSeen } from './pin.ts';
+import { scaleByPin } from './pin.ts';
 import { wearOf } from './wearSeen.ts';
 import { angleOf, crestsOf, foldOf, laid, periodOf, type Edge, type Folded } from './teeth.ts';
 import type { ProfileAsk, ProfileAskedFor, ProfileRead, Seen, Shown, Told } from './types.ts';
@@ -51,21 +52,15 @@ const none = (asks: readonly ProfileAsk[], rotationDeg = 0, blurPx = 0): Profile
 /** Edges of the part in step with the picture's own coordinates, as found. */
 interface Found {
   readonly edges: readonly Edge[];
-  readonly raw: readonly { readonly side: 1 | -1; readonly x: Float64Array; readonly y: Float64Array }[];
+  readonly raw: readonly RawEdge[];
 }
-type Side = { readonly x: Float64Array; readonly y: Float64Array };
 
 /** Teeth of both edges, from their points as they are or as a straight picture would have them. */
-function found(
-  sides: { readonly upper: Side; readonly lower: Side },
-  about: number,
-  shown: Shown,
-  map: Warp['map'] | null,
-): Found {
+function found(sides: ReturnType<typeof sidesOf>, about: number, shown: Shown, map: Warp['map'] | null): Found {
   const edges: Edge[] = [];
-  const raw: { side: 1 | -1; x: Float64Array; y: Float64Array }[] = [];
+  const raw: RawEdge[] = [];
   let wanted = shown.pitchPx ?? null;
-  const read = ([p, side]: readonly [Side, 1 | -1]): Edge | null => {
+  const read = (p: Side, side: 1 | -1): Edge | null => {
     if (!map) return edgeRead(p, side, about, wanted);
     const [x, y] = [new Float64Array(p.x.length), new Float64Array(p.y.length)];
     for (let i = 0; i < x.length; i += 1) {
@@ -81,28 +76,24 @@ function found(
       [sides.lower, 1, 'lower'],
     ] as const
   ).filter(([, , name]) => !shown.edge || shown.edge === name);
-  const first = both.map(([p, side]) => read([p, side]));
+  const first = both.map(([p, side]) => read(p, side));
+  const sure = first.find((e) => e !== null);
+  if (!sure) return { edges, raw };
   // an edge that fails alone may have the other's teeth
-  wanted ??= first.find((e) => e)?.fold.pitchPx ?? null;
+  wanted ??= sure.fold.pitchPx;
   both.forEach(([p, side], i) => {
-    const other = first.find((x) => x) ?? null;
-    const again = first[i] ?? (other ? read([p, side]) : null);
-    const e = again && (!other || likeOf(again, other)) ? again : null;
-    if (!e) return;
+    const e = first[i] ?? read(p, side);
+    if (!e || !likeOf(e, sure)) return;
     edges.push(e);
     raw.push({ side, ...p });
   });
   return { edges, raw };
 }
 
-/** Teeth of one part: as high, as wide apart and nearly as many on both of its edges. */
+/** Teeth of one part: about as high and as wide apart on both of its edges. */
 const likeOf = (a: Edge, b: Edge): boolean => {
   const deep = (e: Edge): number => e.fold.crest - e.fold.root;
-  return (
-    deep(a) > 0.6 * deep(b) &&
-    Math.abs(a.fold.pitchPx / b.fold.pitchPx - 1) < 0.05 &&
-    a.fold.scatterPx < 0.1 * a.fold.pitchPx
-  );
+  return deep(a) > 0.6 * deep(b) && Math.abs(a.fold.pitchPx / b.fold.pitchPx - 1) < 0.05;
 };
 
 /**
@@ -161,8 +152,9 @@ export function readProfile(g: Grey, ask: ProfileAskedFor, progress: (done: numb
   // a ridge wider at its crest than at its foot is no thread seen from the side
   if (left.apparentDeg < LEAST_DEG || right.apparentDeg < LEAST_DEG) return none(['not-in-step'], axisDeg, blurPx);
   const uncertaintyPx = Math.hypot(0.15, 0.12 * blurPx);
-  const pin = ask.pinMm === null ? null : pinAmong(others.map((o) => edgeOf(g, levels, o, small.w, small.h, by)));
-  const [scale, scaleBy] = scaleOf(ask, pin, major, uncertaintyPx);
+  const beside = (): readonly EdgePoints[] => others.map((o) => edgeOf(g, levels, o, small.w, small.h, by));
+  const byPin = ask.pinMm === null ? null : scaleByPin(beside(), ask.pinMm);
+  const [scale, scaleBy] = scaleOf(ask, byPin, major, uncertaintyPx);
   const pxPerMm = scale?.value ?? null;
   const knownPx = ask.knownMajorMm !== null && pxPerMm !== null ? (ask.knownMajorMm * pxPerMm) / 2 : null;
   const leadPx = pitchPx.value * starts;
@@ -185,7 +177,7 @@ export function readProfile(g: Grey, ask: ProfileAskedFor, progress: (done: numb
   const [l, r] = [helix(left), helix(right)];
   progress(0.85);
   const folded = foldedPoints(edges, radiusPx ?? depthPx);
-  const laidOut = { pitch: pitchPx.value, lead: leadPx, outer: radiusPx ?? depthPx, sigma: Math.hypot(1, blurPx) };
+  const laidOut = { pitch: pitchPx.value, lead: leadPx, outer: radiusPx ?? depthPx, sigma: softness(blurPx) };
   const wide = edges.reduce((s, e) => s + e.fold.widePx, 0) / edges.length;
   const endsWith = (leftDeg: number, rightDeg: number): EndsRead | null =>
     radiusPx === null ? null : endsOf(folded, { ...laidOut, leftDeg, rightDeg, depth: depthPx, wide });
@@ -250,22 +242,19 @@ export function readProfile(g: Grey, ask: ProfileAskedFor, progress: (done: numb
     unevenness: levels.unevenness,
     scan: levels.scan,
     teeth: edges.reduce((n, e) => n + e.fold.used.length, 0),
-    seen: { ...bare(edges, raw, g), folded, outerPx: radiusPx ?? depthPx, ends, leadPx },
+    seen: { ...bare(edges, raw, g), folded, outerPx: radiusPx ?? depthPx, leadPx },
   };
 }
 
 /** Scale by the first of what is given that can be used. */
 function scaleOf(
   ask: ProfileAskedFor,
-  pin: PinSeen | null,
+  byPin: Told | null,
   major: number | null,
   uncertaintyPx: number,
 ): readonly [Told | null, ProfileRead['scaleBy']] {
   if (ask.pxPerMm !== null) return [{ value: ask.pxPerMm, uncertainty: 0 }, 'resolution'];
-  if (pin && ask.pinMm !== null) {
-    const value = pin.diameterPx / ask.pinMm;
-    return [{ value, uncertainty: value * PIN_LENS }, 'pin'];
-  }
+  if (byPin) return [byPin, 'pin'];
   if (ask.knownMajorMm !== null && major !== null)
     return [{ value: major / ask.knownMajorMm, uncertainty: uncertaintyPx / ask.knownMajorMm }, 'major'];
   return [null, null];
@@ -277,7 +266,6 @@ function bare(edges: readonly Edge[], raw: Found['raw'], g: Grey): Seen {
     ...drawnOver(edges, raw, g),
     folded: { u: new Float64Array(), h: new Float64Array() },
     outerPx: 0,
-    ends: null,
     leadPx: 0,
   };
 }
@@ -287,18 +275,6 @@ const SMEARED = 0.004;
 const LEAST_DEG = -5;
 /** Angles whose lines differ by less than this share of the teeth’s own scatter are alike. */
 const SCATTER_SHARE = 0.5;
-
-/** The first of what lies beside the part that is round and clean. */
-const pinAmong = (edges: readonly EdgePoints[]): PinSeen | null => edges.map(pinOf).find((p) => p !== null) ?? null;
-/** The lens shrinks what is away from the centre; common practice, no source. */
-const PIN_LENS = 0.0015;
-
-/** One sigma of the blur, smoothing taken out again. */
-function blurOf(p: EdgePoints): number {
-  const g = median(Array.from(p.steep));
-  const all = 1 / (Math.sqrt(2 * Math.PI) * g);
-  return Math.sqrt(Math.max(0, all * all - 1));
-}
 
 const LEAST_HIGH_PX = 2;
 const MOST_SCATTER = 0.1;

@@ -10,6 +10,8 @@ export interface Section {
   /** Radius at the middle of each of so many equal shares of the pitch. Any one unit of length. */
   readonly radius: Float64Array;
 }
+/** Sigma that a found edge is softened by: the picture's own, and the one of finding it. */
+export const softness = (blurPx: number): number => hypot(1, blurPx);
 /** Columns that a pitch is drawn in. */
 const COLUMNS = 160;
 /** Turns about the axis that are looked at, to either side. */

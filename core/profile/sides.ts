@@ -3,7 +3,8 @@ import type { EdgePoints } from './edges.ts';
 import { rangeOf, robustLine } from './line.ts';
 import type { Shown } from './types.ts';
 
-interface Points2 {
+/** Places of one side of the part, px of the picture. */
+export interface Side {
   readonly x: Float64Array;
   readonly y: Float64Array;
 }
@@ -34,7 +35,7 @@ export function sidesOf(
   p: EdgePoints,
   about: number,
   shown: Pick<Shown, 'axis' | 'stretch'>,
-): { readonly upper: Points2; readonly lower: Points2 } {
+): { readonly upper: Side; readonly lower: Side } {
   const [c, s] = [cosDeg(about), sinDeg(about)];
   const across = Array.from(p.x, (x, i) => -x * s + (p.y[i] ?? 0) * c);
   const [low, high] = rangeOf(across);
@@ -42,7 +43,7 @@ export function sidesOf(
     ? -((shown.axis[0] + shown.axis[2]) / 2) * s + ((shown.axis[1] + shown.axis[3]) / 2) * c
     : (low + high) / 2;
   const [from, to] = shown.stretch ?? [-Infinity, Infinity];
-  const of = (side: 1 | -1): Points2 => {
+  const of = (side: 1 | -1): Side => {
     const xs: number[] = [];
     const ys: number[] = [];
     for (let i = 0; i < p.x.length; i += 1) {

@@ -1,15 +1,15 @@
 import { degrees } from '../quantity/units.ts';
-import { components, edgeOf } from './edges.ts';
+import { blurOf, components, edgeOf } from './edges.ts';
 import { radiusWithin, type End } from './ends.ts';
 import { reduced, type Grey } from './grey.ts';
 import { levelsOf } from './levels.ts';
 import { median, robustLine, type Line } from './line.ts';
-import { pinOf } from './pin.ts';
+import { scaleByPin } from './pin.ts';
 import type { Told } from './types.ts';
 
 const { abs, atan, cos, floor, hypot, max, min, sin, sqrt, tan, PI, SQRT2 } = Math;
 
-export type TipAsk = 'no-part' | 'no-shank' | 'no-tip' | 'blurred';
+export type TipAsk = 'no-part' | 'no-shank' | 'no-tip';
 export interface TipAskedFor {
   readonly pxPerMm: number | null;
   readonly pinMm: number | null;
@@ -37,8 +37,6 @@ const MOST_SMALL = 400;
 const BINS = 60;
 /** A flank goes on as long as it leans within so much of where it began, degrees. */
 const STRAIGHT_DEG = 4;
-/** What a pin's lens share is; common practice, no source. */
-const PIN_LENS = 0.0015;
 const TOLD = 1.6;
 
 const none = (asks: readonly TipAsk[], blurPx = 0): TipRead => ({
@@ -74,9 +72,7 @@ export function readTip(g: Grey, ask: TipAskedFor): TipRead {
   const root = { x: (bx / n) * by, y: (by0 / n) * by };
   const e = edgeOf(g, levels, pixels, small.w, small.h, by);
   if (e.x.length < 120) return none(['no-part']);
-  const steep = median(Array.from(e.steep));
-  const soft = 1 / (sqrt(2 * PI) * steep);
-  const blurPx = sqrt(max(0, soft * soft - 1));
+  const blurPx = blurOf(e);
   // the way it points: refined until the two flanks lie evenly about it
   let turn = Math.atan2(-root.y + farthest(e.x, e.y, root).y, farthest(e.x, e.y, root).x - root.x);
   let flanks: readonly [Line, Line] | null = null;
@@ -109,15 +105,14 @@ export function readTip(g: Grey, ask: TipAskedFor): TipRead {
   );
   const tipEnd = endOf(near, end, (high.a + high.b * end + low.a + low.b * end) / 2, wide, half, blurPx);
   const sigma = hypot(low.bSigma, high.bSigma, 0.0008);
-  const pin =
-    ask.pinMm === null
-      ? null
-      : others.map((o) => pinOf(edgeOf(g, levels, o, small.w, small.h, by))).find((p) => p !== null);
   const scale: Told | null =
     ask.pxPerMm !== null
       ? { value: ask.pxPerMm, uncertainty: 0 }
-      : pin && ask.pinMm !== null
-        ? { value: pin.diameterPx / ask.pinMm, uncertainty: (pin.diameterPx / ask.pinMm) * PIN_LENS }
+      : ask.pinMm !== null
+        ? scaleByPin(
+            others.map((o) => edgeOf(g, levels, o, small.w, small.h, by)),
+            ask.pinMm,
+          )
         : null;
   const every = max(1, floor(e.x.length / 4000));
   const back = (t: number, v: number): readonly [number, number] => [t * c - v * s, t * s + v * c];

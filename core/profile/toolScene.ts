@@ -1,4 +1,4 @@
-import { radiusWithin, type End } from './ends.ts';
+import { widthOver, type End } from './ends.ts';
 import { greyOf, type Grey } from './grey.ts';
 import { lightOf, noiseOf } from './render.ts';
 
@@ -27,8 +27,7 @@ export function toolPicture(p: ToolShown): Grey {
   const half = ((p.includedDeg / 2) * PI) / 180;
   const [c, s] = [cos((p.turnDeg * PI) / 180), sin((p.turnDeg * PI) / 180)];
   const radius = p.tip.kind === 'round' ? p.tip.radius * p.pxPerMm : 0;
-  const wide =
-    p.tip.kind === 'flat' ? p.tip.wide * p.pxPerMm : radius / radiusWithin(1, p.includedDeg / 2, p.includedDeg / 2);
+  const wide = widthOver(p.tip, p.includedDeg / 2, p.includedDeg / 2) * p.pxPerMm;
   const top = -0.3 * p.h;
   const noise = noiseOf(p.seed);
   const pin = p.pinMm === undefined ? null : { x: -0.36 * p.w, y: -0.28 * p.h, r: (p.pinMm / 2) * p.pxPerMm };

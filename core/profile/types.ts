@@ -78,7 +78,6 @@ export interface Seen {
   readonly folded: Points;
   /** Radius of the crest that heights are reckoned with. */
   readonly outerPx: number;
-  readonly ends: EndsRead | null;
   readonly leadPx: number;
 }
 /** A thread as its shadow shows it; px of the full picture. */

@@ -25,13 +25,7 @@ export function Found({
   return (
     <>
       {seen.edges.map((e) => (
-        <path
-          key={e.side}
-          d={Array.from(e.x, (x, i) => `M${x.toFixed(1)} ${(e.y[i] ?? 0).toFixed(1)}h0`).join('')}
-          stroke={stroke}
-          strokeWidth={1.8 * unit}
-          strokeLinecap="round"
-        />
+        <EdgeDots key={e.side} of={e} stroke={stroke} unit={unit} />
       ))}
       {leftOut(read).map(({ from, to, worn }) => {
         const corner = (along: number, across: number): string => {
@@ -123,16 +117,29 @@ export function Found({
   );
 }
 
+/** An edge by the places where it was found. */
+const EdgeDots = ({
+  of,
+  stroke,
+  unit,
+}: {
+  readonly of: { readonly x: Float32Array; readonly y: Float32Array };
+  readonly stroke: string;
+  readonly unit: number;
+}) => (
+  <path
+    d={Array.from(of.x, (x, i) => `M${x.toFixed(1)} ${(of.y[i] ?? 0).toFixed(1)}h0`).join('')}
+    stroke={stroke}
+    strokeWidth={1.8 * unit}
+    strokeLinecap="round"
+  />
+);
+
 /** Edge of a tool and the lines of its two flanks. */
 export function TipFound({ seen, unit }: { readonly seen: NonNullable<TipRead['seen']>; readonly unit: number }) {
   return (
     <>
-      <path
-        d={Array.from(seen.x, (x, i) => `M${x.toFixed(1)} ${(seen.y[i] ?? 0).toFixed(1)}h0`).join('')}
-        stroke="var(--scribe)"
-        strokeWidth={1.8 * unit}
-        strokeLinecap="round"
-      />
+      <EdgeDots of={seen} stroke="var(--scribe)" unit={unit} />
       {seen.flanks.map(([x0, y0, x1, y1]) => (
         <line
           key={x1}

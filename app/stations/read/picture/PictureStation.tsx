@@ -164,6 +164,18 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
   const readOk = picture && read?.confident;
   const asks = picture && read && !read.confident;
   const ready = looks?.confident ?? false;
+  const plate = picture && (
+    <ShadowPlate
+      key={picture.id}
+      picture={picture}
+      read={read}
+      tip={tip}
+      way={way}
+      pointed={pointed}
+      onPoint={setPointed}
+      badges={Boolean(asks)}
+    />
+  );
   return (
     <div className="grid gap-3 desk:h-full desk:grid-cols-[minmax(0,1fr)_22.25rem] desk:grid-rows-[minmax(0,1fr)]">
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 desk:content-stretch desk:overflow-y-auto">
@@ -194,28 +206,11 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
             </div>
             {readOk ? (
               <div className="grid min-h-0 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-                <ShadowPlate
-                  key={picture.id}
-                  picture={picture}
-                  read={read}
-                  way={way}
-                  pointed={pointed}
-                  onPoint={setPointed}
-                  badges={false}
-                />
+                {plate}
                 <ToothPlate read={read} form={form} />
               </div>
             ) : (
-              <ShadowPlate
-                key={picture.id}
-                picture={picture}
-                read={read}
-                tip={tip}
-                way={way}
-                pointed={pointed}
-                onPoint={setPointed}
-                badges={Boolean(asks)}
-              />
+              plate
             )}
             {readOk && <LeftOver read={read} freeEnd={shadow.freeEnd ?? 'right'} beginsMm={shadow.beginsMm} />}
             {readOk && (

@@ -13,7 +13,7 @@ export type Way = 'dyed' | 'taken';
 interface Props {
   readonly picture: Shown;
   readonly read: ProfileRead | null;
-  readonly tip?: TipRead | null;
+  readonly tip: TipRead | null;
   readonly way: Way;
   /** What the person shows, with handles; null: they do not. */
   readonly pointed: Pointed | null;
@@ -25,7 +25,7 @@ const STEP = 1.5;
 const MOST_ZOOM = 24;
 
 /** The picture with what was found drawn over it: edges, axis, teeth, what was left out; zoomed and moved by hand, wheel or keys. */
-export function ShadowPlate({ picture, read, tip = null, way, pointed, onPoint, badges }: Props) {
+export function ShadowPlate({ picture, read, tip, way, pointed, onPoint, badges }: Props) {
   const whole: Rect = { x: 0, y: 0, w: picture.w, h: picture.h };
   const [view, setView] = useState<Rect>(whole);
   const svg = useRef<SVGSVGElement>(null);

@@ -154,11 +154,8 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
     setPointed(null);
   };
   const onFile = (file: Blob, name: string, scanned: boolean): void =>
-    view.take(
-      file,
-      name,
-      scanned && shadow.scale?.by !== 'resolution' ? { by: 'resolution', value: 600 / 25.4 } : undefined,
-    );
+    // nobody has said how many dots a scan has: it is asked, not guessed
+    view.take(file, name, scanned && shadow.scale?.by !== 'resolution' ? null : undefined);
   useKeys({ ' ': () => (picture ? undefined : shutterRef.current?.()), Escape: () => void navigate(back) });
 
   const readOk = picture && read?.confident;

@@ -7,7 +7,7 @@ import { widthOver, type End } from '../profile/ends.ts';
 import type { HiddenFlank } from '../profile/hidden.ts';
 import type { ProfileRead, Told } from '../profile/types.ts';
 import { FINE_ENOUGH_MM } from '../reading/pitch.ts';
-import type { FREE_ENDS} from './schema.ts';
+import type { FREE_ENDS } from './schema.ts';
 import { type Reading } from './schema.ts';
 
 const { PI, abs, atan, floor, hypot, max, min, sqrt } = Math;

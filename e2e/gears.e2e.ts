@@ -13,25 +13,7 @@ test('a metric spindle on the inch lathe, from pitch to printed train', async ({
   await expect(page.getByText(/Isolate at the plug\. Wipe/).first()).toBeVisible();
   await page.getByRole('tab', { name: 'Train', exact: true }).click();
   await axeClean(page);
-  // what goes to the printer is the card alone
-  await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('img', { name: /Train on the arm/ })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Gears', exact: true })).toBeHidden();
-  // black lines, for grounds are not printed; at the corner of the paper, and all of it
-  await expect(
-    page
-      .getByRole('img', { name: /Train on the arm/ })
-      .locator('path[stroke="var(--blue)"]')
-      .first(),
-  ).toHaveCSS('stroke', 'rgb(0, 0, 0)');
-  const sheet = await page.locator('.print-card').evaluate((e) => {
-    const { left, top, height } = e.getBoundingClientRect();
-    let clipped = false;
-    for (let p = e.parentElement; p; p = p.parentElement) clipped ||= getComputedStyle(p).overflowY !== 'visible';
-    return { left, top, tall: height > 300, clipped };
-  });
-  expect(sheet).toEqual({ left: 0, top: 48, tall: true, clipped: false });
-  await page.emulateMedia({ media: 'screen' });
+  await expect(page.getByRole('link', { name: 'On paper', exact: true })).toHaveAttribute('href', /paper\?sheets=gears$/);
   await page.getByRole('button', { name: 'It cut right: remember it' }).click();
   await expect(page.getByText(/cut 2 mm on: Pump shaft/)).toBeVisible();
 });

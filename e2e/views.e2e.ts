@@ -23,6 +23,7 @@ const VIEWS = [
   '/jobs/demo-sluice/prove',
   '/jobs/demo-gland/prove',
   '/jobs/demo-brass/record',
+  '/jobs/demo-sluice/paper',
 ];
 
 for (const [size, scheme] of [

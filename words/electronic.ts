@@ -5,7 +5,7 @@ import type { Rational } from '../core/quantity/rational.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Lathe } from '../core/lathe/schema.ts';
 import { typedLead, type TypedHow } from '../core/motion/typedLead.ts';
-import type { ParameterRow } from './program.ts';
+import type { ParameterRow } from './parameterRow.ts';
 
 const UNIT: Readonly<Record<TypedHow['unit'], string>> = { mm: 'mm', in: 'in', tpi: 'turns an inch' };
 

@@ -3,6 +3,13 @@ import type { MotionParams } from '../core/motion/motion.ts';
 import { degreesText, FINE, lengthText } from '../core/quantity/format.ts';
 import { pitchText } from '../core/quantity/pitch.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
+import { threadOfJob } from '../core/job/derive.ts';
+import { electronicView } from '../core/job/electronic.ts';
+import type { Job, Shop } from '../core/job/schema.ts';
+import type { Lathe } from '../core/lathe/schema.ts';
+import { leadOf } from '../core/standards/thread.ts';
+import { electronicRows } from './electronic.ts';
+import type { ParameterRow } from './parameterRow.ts';
 
 /** What is said at the head of a program; what runs it is not known, so its manual rules. */
 export const programComments = (title: string, thread: string, p: MotionParams): string[] => [
@@ -25,10 +32,13 @@ const MISSING: Readonly<Record<ProgramMissing, string>> = {
 export const missingText = (missing: readonly ProgramMissing[]): string =>
   `Wanted first: ${missing.map((m) => MISSING[m]).join('; ')}.`;
 
-export interface ParameterRow {
-  readonly name: string;
-  readonly value: string;
-  readonly how: string;
+/** What a lathe that is told its lead is given: what it is typed by itself, then what every control may ask. */
+export function programRows(job: Job, shop: Shop, lathe: Lathe, p: JobProgram, u: UnitSystem): ParameterRow[] {
+  const thread = threadOfJob(job);
+  const told = electronicView(job, shop);
+  const own = told && thread ? electronicRows(told, leadOf(thread), lathe.typed, u) : [];
+  // its own rows say lead, start and end already
+  return [...own, ...parameterRows(p, u).filter((r) => !told || !/^(Lead|Z start|Z end)$/.test(r.name))];
 }
 /** Every parameter that a conversational control may ask, with how it came. */
 export function parameterRows(p: JobProgram, u: UnitSystem): ParameterRow[] {

@@ -1,4 +1,4 @@
-import { fitOfJob, latheOf, threadOfJob } from '../core/job/derive.ts';
+import { fitOfJob } from '../core/job/derive.ts';
 import { standingOfPart } from '../core/job/metal.ts';
 import { effectsOfJob } from '../core/job/sizing.ts';
 import type { ProofVerdict } from '../core/job/verdict.ts';
@@ -17,17 +17,12 @@ export function proofWords(job: Job, shop: Shop, verdict: ProofVerdict, u: UnitS
   const limits = fit?.limits;
   const effects = new Map(effectsOfJob(job, shop).map((e) => [e.event.n, e.effect]));
   return {
-    title: `Proof of ${job.title}`,
     verdict: VERDICT_TEXT[verdict.is],
     facts: [
-      ['thread', threadOfJob(job)?.designation ?? 'not named'],
       ['made', job.intake.make === 'external' ? 'the screw' : 'the nut'],
       ['class', limits?.class ?? 'to its own fit'],
       ['pitch diameter', fit ? lengthText(fit.pitchDiameterMm, u, FINE) : ''],
-      ['lathe', latheOf(job, shop)?.name ?? ''],
-      ['by', shop.settings.operator || '__________'],
       ['limits from', limits?.source ?? 'the clearance chosen'],
-      ['date', job.changed.slice(0, 10)],
     ],
     reasonsTitle: 'Why',
     reasons: verdict.reasons.map((r) => [REASON_MARKS[r.holds], reasonText(r, u)] as const),
@@ -38,10 +33,6 @@ export function proofWords(job: Job, shop: Shop, verdict: ProofVerdict, u: UnitS
         const effect = effects.get(e.n);
         return [eventText(e, u), e.at.slice(0, 10), effect ? effectText(effect, u) : ''] as const;
       }),
-    caution: [
-      'This is not a certificate. A shop gauge certifies nothing.',
-      'Lifting, pressure, fuel gas and drilling threads: to their own code, by licensed hands.',
-    ],
     signed: 'Looked at by ______________________   on ____________',
   };
 }

@@ -2,6 +2,7 @@ import { useSystem } from '../store/store.ts';
 import { mountText } from '../../words/gears.ts';
 import type { Fitting, PlacedGear } from '../../core/gearing/mount.ts';
 import { armAt, type Arm } from '../../core/gearing/arm.ts';
+import { gearOutline } from '../../core/gearing/gearOutline.ts';
 import { spacersOf, turnOf } from '../../core/gearing/steps.ts';
 import { ArmShape } from './ArmShape.tsx';
 
@@ -16,26 +17,10 @@ const ON_PLATE = {
 
 const PAD = 14;
 
-/** Teeth drawn round a gear, as one path: enough to see that it is one, true in number. */
-function teethPath(g: PlacedGear, moduleMm: number): string {
-  const tip = (moduleMm * (g.teeth + 2)) / 2;
-  const root = (moduleMm * (g.teeth - 2.5)) / 2;
-  const points: string[] = [];
-  for (let i = 0; i < g.teeth; i += 1) {
-    const a = (2 * Math.PI) / g.teeth;
-    for (const [share, r] of [
-      [0, root],
-      [0.25, root],
-      [0.38, tip],
-      [0.62, tip],
-      [0.75, root],
-    ] as const) {
-      const t = a * (i + share);
-      points.push(`${(g.at.x + r * Math.cos(t)).toFixed(2)} ${(g.at.y + r * Math.sin(t)).toFixed(2)}`);
-    }
-  }
-  return `M${points.join('L')}Z`;
-}
+const teethPath = (g: PlacedGear, moduleMm: number): string =>
+  `M${gearOutline(g.teeth, moduleMm, g.at)
+    .map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`)
+    .join('L')}Z`;
 
 /**
  * The train as it goes on the arm, seen from the end of the lathe and true to scale: teeth, pitch circles (dash-dot),

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { CHART_TURNS, type ChartTurn } from '../../core/sheet/chart.ts';
+import { PAPERS, type Paper } from '../../core/sheet/paper.ts';
 
 /** What a person at this screen likes: kept by the browser, no part of the record. */
 export interface Prefs {
@@ -13,6 +14,8 @@ export interface Prefs {
   readonly screen50Mm: number;
   readonly paperAlongMm: number;
   readonly paperDownMm: number;
+  /** What lies in the printer. */
+  readonly paper: Paper;
 }
 const KEY = 'gelvin-at-the-machine';
 const FIRST: Prefs = {
@@ -23,6 +26,7 @@ const FIRST: Prefs = {
   screen50Mm: 50,
   paperAlongMm: 100,
   paperDownMm: 100,
+  paper: /^(en-US|en-CA|fr-CA|es-MX)/.test(globalThis.navigator?.language ?? '') ? 'letter' : 'a4',
 };
 const positive = (x: unknown, first: number): number => (typeof x === 'number' && x > 0 && x < 1000 ? x : first);
 
@@ -40,6 +44,7 @@ function read(): Prefs {
       screen50Mm: positive(kept.screen50Mm, FIRST.screen50Mm),
       paperAlongMm: positive(kept.paperAlongMm, FIRST.paperAlongMm),
       paperDownMm: positive(kept.paperDownMm, FIRST.paperDownMm),
+      paper: kept.paper !== undefined && kept.paper in PAPERS ? kept.paper : FIRST.paper,
     };
   } catch {
     return FIRST;

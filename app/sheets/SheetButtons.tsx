@@ -1,30 +1,49 @@
-import type { Sheet } from '../../core/sheet/shapes.ts';
-import { downloadBytes, downloadText } from '../storage/files.ts';
+import { Printer } from 'lucide-react';
+import { Link } from 'react-router';
+import type { SheetId } from '../../words/paper/frame.ts';
+import { useJobView } from '../shell/jobContext.tsx';
+import { downloadText, fileName } from '../storage/files.ts';
 import { ExportButton } from '../ui/ExportButton.tsx';
+import { usePrefs } from '../machine/prefs.ts';
+import type { OnPaper } from './papers.ts';
 import { svgOf } from './svg.ts';
+import { usePaper } from './usePaper.ts';
 
-/** A sheet as files, true to scale: to print, to cut by, to open elsewhere. */
-export function SheetButtons({ sheet, name }: { readonly sheet: () => Sheet; readonly name: string }) {
+/** One sheet of this job: to paper, or as files of its drawing, true to scale, to cut by or to open elsewhere. */
+export function SheetButtons({ id, drawn = false }: { readonly id: SheetId; readonly drawn?: boolean }) {
+  const { job } = useJobView();
+  const paper = usePaper();
+  const { paper: size } = usePrefs();
+  const name = `${fileName(job.title)}-${id}`;
+  const first = async (p: OnPaper) => {
+    const { pagesOn } = await import('./papers.ts');
+    const sheet = pagesOn([id], p, size, null)[0]?.pages[0];
+    if (!sheet) throw new Error('nothing to draw');
+    return sheet;
+  };
   return (
     <div className="flex flex-wrap gap-2">
-      <ExportButton
-        label="PDF to print"
-        run={async () => {
-          const { pdfOf } = await import('./pdf.ts');
-          downloadBytes(`${name}.pdf`, pdfOf(sheet(), new Date()), 'application/pdf');
-        }}
-      />
-      <ExportButton
-        label="DXF"
-        run={async () => {
-          const { dxfOf } = await import('./dxf.ts');
-          downloadText(`${name}.dxf`, dxfOf(sheet()), 'application/dxf');
-        }}
-      />
-      <ExportButton
-        label="SVG"
-        run={() => Promise.resolve(downloadText(`${name}.svg`, svgOf(sheet()), 'image/svg+xml'))}
-      />
+      <Link
+        to={`/jobs/${job.id}/paper?sheets=${id}`}
+        className="inline-flex min-h-12 items-center gap-2 rounded-[4px] border border-edge bg-panel px-4 font-semibold hover:bg-bluesoft"
+      >
+        <Printer aria-hidden size={18} /> On paper
+      </Link>
+      {drawn && (
+        <>
+          <ExportButton
+            label="DXF"
+            run={async () => {
+              const { dxfOf } = await import('./dxf.ts');
+              downloadText(`${name}.dxf`, dxfOf(await first(paper)), 'application/dxf');
+            }}
+          />
+          <ExportButton
+            label="SVG"
+            run={async () => downloadText(`${name}.svg`, svgOf(await first(paper)), 'image/svg+xml')}
+          />
+        </>
+      )}
     </div>
   );
 }

@@ -15,7 +15,7 @@ export function dxfOf(sheet: Sheet): string {
         s.points.map((p): [number, number] => [p.x, up(p.y)]),
         s.closed,
       );
-    } else {
+    } else if (s.kind === 'text') {
       d.setActiveLayer('text');
       const align = ({ start: 'left', middle: 'center', end: 'right' } as const)[s.anchor];
       d.drawText(s.at.x, up(s.at.y), s.mm, 0, s.text, align);

@@ -8,6 +8,7 @@ import { allSaved, openJob, recorder, store, useAppSelector } from '../store/sto
 import { Button } from '../ui/controls.tsx';
 import { WorkingProvider } from '../ui/Working.tsx';
 import { JobFrame } from './JobFrame.tsx';
+import { PaperFrame } from './PaperFrame.tsx';
 import { JobProvider } from './jobContext.tsx';
 import { TopBar } from './TopBar.tsx';
 
@@ -79,6 +80,12 @@ export function JobPage() {
       </Said>
     );
   if (state.kind === 'opening' || !inMemory) return <Said title="Opening the job">{null}</Said>;
+  if (station === 'paper')
+    return (
+      <JobProvider>
+        <PaperFrame />
+      </JobProvider>
+    );
   if (!(STATIONS as readonly string[]).includes(station)) return <Navigate to={`/jobs/${jobId}/read`} replace />;
   return (
     <JobProvider>

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { ChevronLeft, Keyboard } from 'lucide-react';
+import { ChevronLeft, Keyboard, Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import clsx from 'clsx';
 import { threadLine } from '../../words/threadLine.ts';
@@ -49,6 +49,14 @@ export function TopBar({ job = null }: { readonly job?: Job | null }) {
               <strong className="text-lg">{job.title}</strong>
               <span className="ml-3 text-ink2 max-lg:sr-only">{job.customer}</span>
             </span>
+            <Link
+              to={`/jobs/${job.id}/paper`}
+              aria-label="The job on paper"
+              title="The job on paper"
+              className="inline-flex size-12 shrink-0 items-center justify-center rounded-[4px] hover:bg-panel max-sm:hidden"
+            >
+              <Printer aria-hidden size={22} />
+            </Link>
             <span className="num shrink-0 border border-edge bg-panel px-3 py-1 max-md:hidden">
               {threadLine(job) ?? 'thread not named yet'}
             </span>

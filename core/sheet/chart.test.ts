@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { formAt } from '../form/shape.ts';
 import { inches } from '../quantity/units.ts';
-import { bandMm, chartLines, chartSheet, leastScale, mostScale, type Chart } from './chart.ts';
+import { bandMm, chartBodies, chartLines, leastScale, mostScale, type Chart } from './chart.ts';
+import { BOX } from './paper.ts';
 import type { At, Shape } from './shapes.ts';
 
 // ISO 965-1, M16 x 2 6g: Td2 0.160. ASME B1.5, 3/4-10 Acme 2G: 0.0147 in
@@ -22,7 +23,8 @@ const acme: Chart = {
   maxMm: 17 + inches(0.0147),
 };
 const PLAIN = { scale: 20, turn: 'upright', along100Mm: 100, down100Mm: 100 } as const;
-const WORDS = { title: 't', facts: [], rulers: '', foot: [] };
+const WORDS = { foot: [], read: [] };
+const shapesOf = (...q: Parameters<typeof chartBodies>): Shape[] => chartBodies(...q).flat();
 const heavy = (shapes: readonly Shape[]): (readonly At[])[] =>
   shapes.flatMap((s) => (s.kind === 'line' && s.heavy ? [s.points] : []));
 /** Distance between two straight flanks, read where the first crosses a height. */
@@ -48,7 +50,7 @@ describe('the comparator chart', () => {
   });
   test('on the sheet the flanks stand the band times the magnification apart, upright and mirrored', () => {
     for (const turn of ['upright', 'turned', 'mirror'] as const) {
-      const [out, inner] = heavy(chartSheet(m16, { ...PLAIN, turn }, WORDS).shapes);
+      const [out, inner] = heavy(shapesOf(m16, { ...PLAIN, turn }, WORDS));
       expect(apart(out ?? [], inner ?? [], 104)).toBeCloseTo(0.04 * 20, 6);
     }
   });
@@ -66,8 +68,8 @@ describe('the comparator chart', () => {
     }
   });
   test('a printer that draws 99 for 100 along is made up for, along only', () => {
-    const [straight] = heavy(chartSheet(m16, PLAIN, WORDS).shapes);
-    const [drawn] = heavy(chartSheet(m16, { ...PLAIN, along100Mm: 99 }, WORDS).shapes);
+    const [straight] = heavy(shapesOf(m16, PLAIN, WORDS));
+    const [drawn] = heavy(shapesOf(m16, { ...PLAIN, along100Mm: 99 }, WORDS));
     const wide = (l: readonly At[] = []): number => Math.max(...l.map((p) => p.x)) - Math.min(...l.map((p) => p.x));
     const tall = (l: readonly At[] = []): number => Math.max(...l.map((p) => p.y)) - Math.min(...l.map((p) => p.y));
     expect((wide(drawn) * 99) / 100).toBeCloseTo(wide(straight), 6);
@@ -75,13 +77,12 @@ describe('the comparator chart', () => {
   });
   test('at the largest magnification one groove still has room', () => {
     const most = mostScale(m16);
-    expect(most * m16.pitchMm).toBeLessThanOrEqual(240);
+    expect(most * m16.pitchMm).toBeLessThanOrEqual(162);
     expect(most).toBeGreaterThanOrEqual(50);
-    const { shapes, widthMm } = chartSheet(m16, { ...PLAIN, scale: most }, WORDS);
-    for (const shape of shapes)
+    for (const shape of shapesOf(m16, { ...PLAIN, scale: most }, WORDS))
       for (const p of shape.kind === 'line' ? shape.points : []) {
         expect(p.x).toBeGreaterThanOrEqual(0);
-        expect(p.x).toBeLessThan(widthMm);
+        expect(p.x).toBeLessThanOrEqual(BOX.w);
       }
   });
 });

@@ -1,7 +1,9 @@
 import { outline } from '../form/outline.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import { sinDeg } from '../quantity/units.ts';
-import { line, ruler, text, type At, type Shape, type Sheet } from './shapes.ts';
+import { wrapped } from './measure.ts';
+import { BODY_TOP, BOX, lineTall } from './paper.ts';
+import { line, rule, ruler, say, type At, type Shape } from './shapes.ts';
 
 /** How a comparator shows the part: as it lies, upside down, or as in a mirror. */
 export const CHART_TURNS = ['upright', 'turned', 'mirror'] as const;
@@ -30,10 +32,9 @@ export interface ChartChoice {
   readonly down100Mm: number;
 }
 export interface ChartWords {
-  readonly title: string;
-  readonly facts: readonly (readonly [string, string])[];
-  readonly rulers: string;
   readonly foot: readonly string[];
+  /** What is read off it: what, and what is drawn; beside it there is room to write. */
+  readonly read: readonly (readonly [what: string, drawn: string])[];
 }
 /** Three lines of a chart about one groove, mm at the part's own size: x along the axis from the middle of a groove, y outwards from the pitch line aimed at. */
 export interface ChartLines {
@@ -83,11 +84,8 @@ function within(points: readonly At[], half: number): At[] {
   return out;
 }
 
-const W = 297;
-const H = 210;
-const EDGE = 14;
-/** Room for the form itself. */
-const ROOM = { w: 240, h: 112, x: EDGE + 18 + 120, y: 104 };
+/** Room for the form itself, in the box of the paper. */
+const ROOM = { w: 162, h: 104, x: 18 + 81, y: BODY_TOP + 58 };
 /** The largest whole magnification at which a groove still has room on the sheet. */
 export function mostScale(c: Chart): number {
   const { aim } = chartLines(c, c.pitchMm);
@@ -95,8 +93,8 @@ export function mostScale(c: Chart): number {
   return Math.floor(Math.min(ROOM.w / c.pitchMm, ROOM.h / (Math.max(...ys) - Math.min(...ys))));
 }
 
-/** A chart to lay under a comparator's picture, or to print: form with its tolerance band, rulers both ways. */
-export function chartSheet(c: Chart, choice: ChartChoice, w: ChartWords): Sheet {
+/** A chart to lay under a comparator's picture, or to print: form with its tolerance band, rulers both ways. One page. */
+export function chartBodies(c: Chart, choice: ChartChoice, w: ChartWords): Shape[][] {
   const { scale } = choice;
   const [sx, sy] = [100 / choice.along100Mm, 100 / choice.down100Mm];
   const across = Math.max(1, Math.floor(ROOM.w / (scale * c.pitchMm))) * c.pitchMm;
@@ -106,26 +104,36 @@ export function chartSheet(c: Chart, choice: ChartChoice, w: ChartWords): Sheet 
   const [fx, fy] = CHART_SIGNS[choice.turn];
   const at = (p: At): At => ({ x: ROOM.x + fx * p.x * scale * sx, y: ROOM.y - fy * (p.y - lift) * scale * sy });
   const to = (shape: Shape): Shape =>
-    shape.kind === 'line'
-      ? { ...shape, points: shape.points.map((p) => ({ x: EDGE + (p.x - EDGE) * sx, y: 30 + (p.y - 30) * sy })) }
-      : { ...shape, at: { x: EDGE + (shape.at.x - EDGE) * sx, y: 30 + (shape.at.y - 30) * sy } };
-  const shapes: Shape[] = [
-    text(EDGE, 18, w.title, 6, 'start', true),
-    ...w.facts.flatMap(([label, said], i) => [
-      text(EDGE + i * 66, 25, label, 2.4),
-      text(EDGE + i * 66, 29.5, said, 3, 'start', true),
-    ]),
-    line('enlarged', lines.out.map(at), { heavy: true }),
-    line('enlarged', lines.in.map(at), { heavy: true }),
-    line('frame', lines.aim.map(at), { dashed: true }),
-    line('frame', [at({ x: 0, y: lift - ROOM.h / 2 / scale }), at({ x: 0, y: lift + ROOM.h / 2 / scale })], {
-      dashed: true,
-    }),
-    line('frame', [at({ x: -ROOM.w / 2 / scale, y: 0 }), at({ x: ROOM.w / 2 / scale, y: 0 })], { dashed: true }),
-    ...[...ruler({ x: EDGE, y: 182 }, 100, 'mm'), ...ruler({ x: EDGE, y: 50 }, 100, 'mm', 'down')].map(to),
-    ...ruler({ x: 150, y: 182 }, 4, 'in').map(to),
-    text(EDGE, 189, w.rulers, 2.6),
-    ...w.foot.map((said, i) => text(EDGE, 195 + i * 5, said, 2.6, 'start', i === 0)),
+    shape.kind === 'text'
+      ? { ...shape, at: stretched(shape.at, sx, sy) }
+      : { ...shape, points: shape.points.map((p) => stretched(p, sx, sy)) };
+  return [
+    [
+      line('enlarged', lines.out.map(at), { heavy: true }),
+      line('enlarged', lines.in.map(at), { heavy: true }),
+      line('frame', lines.aim.map(at), { dashed: true }),
+      line('frame', [at({ x: 0, y: lift - ROOM.h / 2 / scale }), at({ x: 0, y: lift + ROOM.h / 2 / scale })], {
+        dashed: true,
+      }),
+      line('frame', [at({ x: -ROOM.w / 2 / scale, y: 0 }), at({ x: ROOM.w / 2 / scale, y: 0 })], { dashed: true }),
+      ...[...ruler({ x: 0, y: 174 }, 100, 'mm'), ...ruler({ x: 0, y: BODY_TOP + 8 }, 100, 'mm', 'down')].map(to),
+      ...ruler({ x: 0, y: 188 }, 4, 'in').map(to),
+      ...w.foot
+        .flatMap((said, i) => wrapped(said, 9.5, 64).map((t) => ({ t, i })))
+        .map(({ t, i }, k) => say(BOX.w - 66, 168 + k * lineTall(9.5), t, { pt: 9.5, bold: i === 0 })),
+      ...w.read.flatMap(([what, drawn], i) => {
+        const y = 198 + Math.floor(i / 2) * 8;
+        const x = (i % 2) * 94;
+        return [
+          rule(x, y + 2, x + 88, y + 2),
+          say(x, y, what, { pt: 9.5 }),
+          say(x + 58, y, drawn, { pt: 10.5, mono: true, bold: true, anchor: 'end' }),
+        ];
+      }),
+    ],
   ];
-  return { title: w.title, widthMm: W, heightMm: H, shapes };
 }
+const stretched = (p: At, sx: number, sy: number): At => ({
+  x: p.x * sx,
+  y: BODY_TOP + (p.y - BODY_TOP) * sy,
+});

@@ -1,18 +1,15 @@
-import { line, outlineOf, ruler, text, type At, type Shape, type Sheet } from './shapes.ts';
+import { fitted, widthOf, wrapped } from './measure.ts';
+import { BODY_TOP, BOX, lineTall, lowest, tabled, tickBox } from './paper.ts';
+import { line, pt, rule, say, text, type At, type Shape } from './shapes.ts';
 
 /** What stands on the sheet of a control's figures; the words come from outside. */
 export interface ParameterWords {
-  readonly title: string;
-  readonly under: string;
-  readonly facts: readonly (readonly [string, string])[];
-  readonly rulerSaid: string;
   readonly heads: readonly [string, string, string];
   readonly rows: readonly { readonly name: string; readonly value: string; readonly how: string }[];
   readonly checksTitle: string;
   readonly checks: readonly string[];
   readonly deeperTitle: string;
   readonly deeper: readonly string[];
-  readonly caution: readonly string[];
   readonly z: { readonly start: string; readonly end: string; readonly face: string };
 }
 
@@ -24,58 +21,59 @@ export interface ParameterPath {
   readonly internal: boolean;
 }
 
-const W = 210;
-const EDGE = 16;
-const ROW = 7;
-const PICTURE = { top: 82, low: 108 };
+const EDGE = 0;
+const W = BOX.w;
+const ROW = 7.4;
+const PICTURE = { top: BODY_TOP + 5, low: BODY_TOP + 31 };
 
-/** One page of the figures that a conversational control is told, each with how it came, A4; letter has the room too. */
-export function parameterSheet(path: ParameterPath, w: ParameterWords): Sheet {
-  const shapes: Shape[] = [text(EDGE, 22, w.under, 3), text(EDGE, 31, w.title, 6, 'start', true)];
-  let y = 40;
-  w.facts.forEach(([label, said], i) => {
-    const x = EDGE + (i % 2) * 90;
-    shapes.push(text(x, y, label, 2.6), text(x + 20, y, said, 3, 'start', true));
-    if (i % 2 === 1 || i === w.facts.length - 1) y += 5.5;
-  });
-  shapes.push(...ruler({ x: EDGE, y: 68 }, 150, 'mm'), text(W - EDGE, 72, w.rulerSaid, 2, 'end'));
-  shapes.push(...picture(path, w));
-  y = 126;
+/** The figures that a conversational control is told, each with how it came: large, for they are typed from it. */
+export function parameterBodies(path: ParameterPath, w: ParameterWords, low: number): Shape[][] {
   const [ask, type, how] = w.heads;
-  shapes.push(text(EDGE, y, ask, 2.4), text(EDGE + 80, y, type, 2.4, 'end'), text(EDGE + 86, y, how, 2.4));
-  const rule = (at: number): Shape =>
-    line('frame', [
-      { x: EDGE, y: at },
-      { x: W - EDGE, y: at },
-    ]);
-  for (const row of w.rows) {
-    shapes.push(
-      rule(y + 2.4),
-      text(EDGE, y + ROW, row.name, 2.4, 'start', true),
-      text(EDGE + 80, y + ROW, row.value, 3.2, 'end', true),
-      text(EDGE + 86, y + ROW, row.how, 2),
-    );
-    y += ROW;
-  }
-  shapes.push(rule(y + 2.4));
-  y += 11;
-  const low = y;
-  shapes.push(text(EDGE, y, w.checksTitle, 3.6, 'start', true), text(EDGE + 86, y, w.deeperTitle, 3.6, 'start', true));
-  for (const c of w.checks) {
-    y += 6;
-    shapes.push(
-      outlineOf('frame', [
-        { x: EDGE, y: y - 3.4 },
-        { x: EDGE + 4, y: y - 3.4 },
-        { x: EDGE + 4, y: y + 0.6 },
-        { x: EDGE, y: y + 0.6 },
+  const bodies = tabled(
+    w.rows.map((row) => {
+      const lines = wrapped(row.how, 8.5, W - 90);
+      const tall = Math.max(ROW, 3 + lines.length * lineTall(8.5));
+      return {
+        tall,
+        shapes: (y: number) => [
+          rule(EDGE, y, W, y),
+          say(EDGE, y + 5.2, row.name, { pt: 10.5, bold: true }),
+          say(84, y + 5.4, row.value, {
+            pt: fitted(row.value, 84 - widthOf(row.name, pt(10.5), { bold: true }) - 4, [14, 12, 10, 8], {
+              mono: true,
+              bold: true,
+            }),
+            mono: true,
+            bold: true,
+            anchor: 'end',
+          }),
+          ...lines.map((t, i) => say(90, y + 4.8 + i * lineTall(8.5), t, { pt: 8.5 })),
+        ],
+      };
+    }),
+    { first: PICTURE.low + 19, next: BODY_TOP + 4, low },
+    (y) => [say(EDGE, y, ask, { pt: 8 }), say(84, y, type, { pt: 8, anchor: 'end' }), say(90, y, how, { pt: 8 })],
+    2.5,
+  );
+  bodies[0]?.unshift(...picture(path, w));
+  const end = lowest(bodies.at(-1) ?? []) + 4;
+  const deeper = w.deeper.flatMap((t) => wrapped(t, 9, 86));
+  const tall = 8 + Math.max(w.checks.length * 7, deeper.length * lineTall(9));
+  // what has to be looked at before it runs is not left out for want of room
+  const y = end + tall > low ? BODY_TOP + 4 : end;
+  if (y !== end) bodies.push([]);
+  bodies
+    .at(-1)
+    ?.push(
+      say(EDGE, y + 4, w.checksTitle, { pt: 11, bold: true }),
+      say(94, y + 4, w.deeperTitle, { pt: 11, bold: true }),
+      ...w.checks.flatMap((c, i) => [
+        ...tickBox(EDGE, y + 7 + i * 7, 4.5, false),
+        say(EDGE + 7, y + 10.6 + i * 7, c, { pt: 9.5 }),
       ]),
-      text(EDGE + 7, y, c, 2.2),
+      ...deeper.map((t, i) => say(94, y + 10 + i * lineTall(9), t, { pt: 9 })),
     );
-  }
-  shapes.push(...w.deeper.map((said, i) => text(EDGE + 86, low + 5.5 + i * 4.6, said, 2.2)));
-  shapes.push(...w.caution.map((said, i) => text(EDGE, 283 + i * 4.4, said, 2.2, 'start', true)));
-  return { title: w.title, widthMm: W, heightMm: 297, shapes };
+  return bodies;
 }
 
 /** Along Z to one scale; the depth is not to scale. */

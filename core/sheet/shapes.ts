@@ -22,6 +22,12 @@ export type Shape =
       readonly mm: number;
       readonly anchor: 'start' | 'middle' | 'end';
       readonly bold?: true;
+      readonly mono?: true;
+    }
+  | {
+      /** Filled black: grounds of a page are not printed, so there is no other fill. */
+      readonly kind: 'area';
+      readonly points: readonly At[];
     };
 export const LAYERS = ['thread', 'notch', 'wedge', 'enlarged', 'ruler', 'frame'] as const;
 export type Layer = (typeof LAYERS)[number];
@@ -55,6 +61,63 @@ export const text = (
   anchor: 'start' | 'middle' | 'end' = 'start',
   bold = false,
 ): Shape => ({ kind: 'text', at: { x, y }, text: said, mm, anchor, ...(bold ? { bold: true as const } : {}) });
+
+/** Height of a capital of a text of so many points, mm: both faces of the paper have it at two thirds of their size. */
+export const pt = (points: number): number => points * (25.4 / 72) * CAPITAL;
+/** A capital's height over the size of its letters. */
+export const CAPITAL = 0.668;
+
+/** A text by its size in points, black on white: nothing under 7.5 is read at a bench. */
+export const say = (
+  x: number,
+  y: number,
+  said: string,
+  how: { pt?: number; anchor?: 'start' | 'middle' | 'end'; bold?: boolean; mono?: boolean } = {},
+): Shape => ({
+  kind: 'text',
+  at: { x, y },
+  text: said,
+  mm: pt(how.pt ?? 10.5),
+  anchor: how.anchor ?? 'start',
+  ...(how.bold ? { bold: true as const } : {}),
+  ...(how.mono ? { mono: true as const } : {}),
+});
+/** A box by its corner and sides. */
+export const box = (x: number, y: number, w: number, h: number, heavy = false): Shape => ({
+  kind: 'line',
+  points: [
+    { x, y },
+    { x: x + w, y },
+    { x: x + w, y: y + h },
+    { x, y: y + h },
+  ],
+  closed: true,
+  on: 'frame',
+  ...(heavy ? { heavy: true as const } : {}),
+});
+/** A straight line from place to place. */
+export const rule = (
+  x1: number,
+  y1: number,
+  x2: number,
+  y2: number,
+  how: { dashed?: true; heavy?: true } = {},
+): Shape =>
+  line(
+    'frame',
+    [
+      { x: x1, y: y1 },
+      { x: x2, y: y2 },
+    ],
+    how,
+  );
+/** Everything moved along and down, mm. */
+export const moved = (shapes: readonly Shape[], dx: number, dy: number): Shape[] =>
+  shapes.map((s) =>
+    s.kind === 'text'
+      ? { ...s, at: { x: s.at.x + dx, y: s.at.y + dy } }
+      : { ...s, points: s.points.map((p) => ({ x: p.x + dx, y: p.y + dy })) },
+  );
 
 const SMALL = 1.5;
 const MIDDLE = 2.5;

@@ -2,34 +2,26 @@ import { leadingReachMm, trailingReachMm } from '../cutting/tip.ts';
 import { outline } from '../form/outline.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import type { ToolView } from '../job/toolView.ts';
-import { line, outlineOf, ruler, text, type At, type Shape, type Sheet } from './shapes.ts';
+import { BODY_TOP, BOX } from './paper.ts';
+import { line, outlineOf, ruler, text, type At, type Shape } from './shapes.ts';
 
 /** What is said on the sheet: core draws it, the words come from outside. */
 export interface ToolSheetWords {
-  readonly title: string;
-  /** Two columns of what it is for, as label and text. */
-  readonly facts: readonly (readonly [string, string])[];
   readonly enlarged: (scale: number) => string;
   readonly thread: string;
   readonly threadEnlarged: (scale: number) => string;
   readonly notch: string;
   readonly wedge: string;
-  readonly proveScale: string;
-  /** Lines of it. */
-  readonly caution: readonly string[];
   readonly angle: string;
   readonly width: (mm: number) => string;
   readonly depth: (mm: number) => string;
   readonly rows: readonly (readonly [string, string, string])[];
-  readonly foot: string;
 }
 
-const A4 = { w: 210, h: 297 };
-const EDGE = 14;
 /** Scales at which the tool may be drawn beside its true size. */
 const SCALES = [20, 10, 5, 2, 1];
 /** Room for the enlarged tool, mm. */
-const ROOM = { w: 62, h: 88 };
+const ROOM = { w: 62, h: 78 };
 const POINTS = 24;
 /** Ridges of the thread that are drawn at its own size, and how much sheet a template has round its notch, mm. */
 const RIDGES = 4;
@@ -49,44 +41,28 @@ function toolOutline(view: ToolView, heightMm: number, cx: number, tipY: number,
  * The tool to grind, enlarged and with its widths, and at its own size what it is checked by: the thread it cuts, a notch
  * that fits over it, and a wedge of its angle; with rulers both ways by which the print is proved.
  */
-export function toolSheetDrawing(
+export function toolSheetBodies(
   view: ToolView,
   form: ThreadForm,
   make: 'external' | 'internal',
   w: ToolSheetWords,
-): Sheet {
-  const shapes: Shape[] = [text(EDGE, 22, w.title, 6, 'start', true)];
-  w.facts.forEach(([label, said], i) => {
-    const x = EDGE + (i % 2) * 92;
-    const y = 31 + Math.floor(i / 2) * 6;
-    shapes.push(text(x, y, label, 2.4), text(x + 18, y, said, 2.8, 'start', true));
-  });
-  const rulerY = 58;
-  shapes.push(...ruler({ x: EDGE, y: rulerY }, 150, 'mm'), text(EDGE + 154, rulerY - 1, w.proveScale, 2.4));
-  shapes.push(...ruler({ x: EDGE, y: 70 }, 100, 'mm', 'down'));
+): Shape[][] {
+  const shapes: Shape[] = [...ruler({ x: 0, y: BODY_TOP + 4 }, 100, 'mm', 'down')];
   enlarged(shapes, view, w);
   rows(shapes, w);
   threadEnlarged(shapes, view, form, make, w);
   atOwnSize(shapes, view, form, make, w);
-  shapes.push(
-    ...ruler({ x: EDGE, y: 258 }, 4, 'in'),
-    line('frame', [
-      { x: EDGE, y: 266 },
-      { x: A4.w - EDGE, y: 266 },
-    ]),
-    ...w.caution.map((said, i) => text(EDGE, 272 + 5 * i, said, 2.6, 'start', true)),
-    text(EDGE, 284, w.foot, 2.4),
-  );
-  return { title: w.title, widthMm: A4.w, heightMm: A4.h, shapes };
+  shapes.push(...ruler({ x: 0, y: 223 }, 4, 'in'));
+  return [shapes];
 }
 
 function enlarged(shapes: Shape[], view: ToolView, w: ToolSheetWords): void {
   const tall = view.depthMm * 1.25;
   const wide = leadingReachMm(view.tool, tall) + trailingReachMm(view.tool, tall);
   const scale = SCALES.find((k) => k * tall <= ROOM.h && k * wide <= ROOM.w) ?? 1;
-  const cx = 68;
-  const tipY = 78 + ROOM.h;
-  shapes.push(text(34, 72, w.enlarged(scale), 3.6, 'start', true));
+  const cx = 52;
+  const tipY = BODY_TOP + 12 + ROOM.h;
+  shapes.push(text(18, BODY_TOP + 7, w.enlarged(scale), 3.6, 'start', true));
   shapes.push(outlineOf('enlarged', toolOutline(view, tall, cx, tipY, scale)));
   const surface = tipY - view.depthMm * scale;
   const half = (h: number): [number, number] => {
@@ -145,19 +121,19 @@ function enlarged(shapes: Shape[], view: ToolView, w: ToolSheetWords): void {
 
 function rows(shapes: Shape[], w: ToolSheetWords): void {
   w.rows.forEach(([name, a, b], i) => {
-    const y = 78 + i * 7;
-    shapes.push(text(126, y, name, 2.6), text(180, y, a, 2.8, 'end', true), text(196, y, b, 2.8, 'end', true));
+    const y = BODY_TOP + 8 + i * 6.6;
+    shapes.push(text(108, y, name, 2.4), text(164, y, a, 2.6, 'end', true), text(BOX.w, y, b, 2.6, 'end', true));
     shapes.push(
       line('frame', [
-        { x: 126, y: y + 1.8 },
-        { x: 196, y: y + 1.8 },
+        { x: 108, y: y + 1.8 },
+        { x: BOX.w, y: y + 1.8 },
       ]),
     );
   });
 }
 
 /** Room for the thread enlarged, mm. */
-const THREAD_ROOM = { w: 84, h: 42 };
+const THREAD_ROOM = { w: 84, h: 38 };
 /** What it is drawn at where there is room: a whole ridge rather than two of them smaller. */
 const THREAD_SCALE = 10;
 /** The thread's own form, a ridge and a half of it, to lay a part or a picture over. */
@@ -174,7 +150,8 @@ function threadEnlarged(
   const tall = top - Math.min(...points.map((p) => p.y));
   const scale = SCALES.find((k) => k * tall <= THREAD_ROOM.h && k * ridges * view.pitchMm <= THREAD_ROOM.w) ?? 1;
   const from = points[0]?.x ?? 0;
-  const [x, y] = [112, 172];
+  // under the rows beside it, however many they are
+  const [x, y] = [98, Math.max(130, BODY_TOP + 8 + w.rows.length * 6.6 + 9)];
   shapes.push(text(x, y - 5, w.threadEnlarged(scale), 3, 'start', true));
   shapes.push(
     line(
@@ -192,14 +169,14 @@ function atOwnSize(
   make: 'external' | 'internal',
   w: ToolSheetWords,
 ): void {
-  const y = 226;
+  const y = 182;
   const deep = view.depthMm;
   // the thread as this side has it, its crests up; a taper is drawn parallel
   const ridges = Math.max(2, Math.min(RIDGES, Math.floor(52 / view.pitchMm)));
   const points = outline({ ...form, taper: 0 }, make, view.pitchMm, 0, ridges);
   const top = Math.max(...points.map((p) => p.y));
   const low = Math.min(...points.map((p) => p.y));
-  const x0 = EDGE;
+  const x0 = 0;
   const flank = points.map((p) => ({ x: x0 + p.x - (points[0]?.x ?? 0), y: y + (top - p.y) }));
   const right = Math.max(...flank.map((p) => p.x));
   shapes.push(text(x0, y - 5, w.thread, 3, 'start', true));
@@ -207,7 +184,7 @@ function atOwnSize(
     outlineOf('thread', [...flank, { x: right, y: y + (top - low) + AROUND }, { x: x0, y: y + (top - low) + AROUND }]),
   );
   // a sheet whose notch is the tool to its full depth
-  const notchX = 78;
+  const notchX = 66;
   const width = Math.max(34, view.topWidthMm + 2 * AROUND);
   const notch = toolOutline(view, deep, notchX + width / 2, y + deep, 1);
   shapes.push(text(notchX, y - 5, w.notch, 3, 'start', true));
@@ -221,7 +198,7 @@ function atOwnSize(
     ]),
   );
   // a wedge of the included angle, to set and grind by
-  const wedgeX = 150;
+  const wedgeX = 140;
   const tall = 16;
   const tan = (deg: number): number => Math.tan((deg * Math.PI) / 180) * tall;
   const [l, r] = view.leftHand

@@ -2,6 +2,7 @@ import type { Lathe } from '../../../core/lathe/schema.ts';
 import { setPrefs, usePrefs } from '../../machine/prefs.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { Choice } from '../../ui/controls.tsx';
+import { SheetButtons } from '../../sheets/SheetButtons.tsx';
 import { Drawer } from '../../ui/Drawer.tsx';
 import type { CutDrawer } from './beside.ts';
 import { Deeper, SideCut } from './DeeperSide.tsx';
@@ -67,6 +68,7 @@ function ThePlan({ lathe }: { readonly lathe: Lathe | null }) {
         ]}
         onChange={(v) => setPrefs({ led: v === 'led' })}
       />
+      <SheetButtons id="passes" />
       <Schedule />
       {machine.plan && machine.plan.passes.length > 0 && lathe && (
         <PassTable view={machine} lathe={lathe} internal={job.intake.make === 'internal'} />

@@ -20,6 +20,7 @@ import { leverName, type Geared } from './trainQuery.ts';
 import { Planes } from '../../drawing/Planes.tsx';
 import { DyeCoat } from '../../drawing/Plate.tsx';
 import { TrainDrawing } from '../../drawing/TrainDrawing.tsx';
+import { SheetButtons } from '../../sheets/SheetButtons.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { ChasingDial } from './ChasingDial.tsx';
 import { PractiseLink } from '../../ui/PractiseLink.tsx';
@@ -79,11 +80,8 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
     <p className="text-ink2">The steps follow from where the gears go on, and that is not known.</p>
   );
   return (
-    <div className="print-card">
-      <Panel
-        title={`The train: ${trainText(mount?.fits ? mount : train)}`}
-        aside={<Button onClick={() => window.print()}>Print for the cover</Button>}
-      >
+    <div>
+      <Panel title={`The train: ${trainText(mount?.fits ? mount : train)}`} aside={<SheetButtons id="gears" />}>
         <Tabs
           label="The train"
           value={tab}
@@ -112,11 +110,6 @@ export function TrainCard({ thread, lathe, train, lead, errorPpm, flanks }: Prop
             },
           ]}
         />
-        {/* on paper both stand there, whichever was open */}
-        <div className="hidden gap-4 print:grid">
-          {tab !== 'train' && drawing}
-          {tab !== 'steps' && steps}
-        </div>
         <div className="mt-3 grid gap-3 sm:grid-cols-2">
           <Figure
             label="Cuts"

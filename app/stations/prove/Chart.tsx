@@ -1,14 +1,11 @@
-import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { chartOfJob } from '../../../core/job/chartOfJob.ts';
-import { CHART_TURNS, chartSheet, leastScale, mostScale } from '../../../core/sheet/chart.ts';
+import { CHART_TURNS, leastScale, mostScale } from '../../../core/sheet/chart.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { parseMagnification } from '../../../core/lathe/typed.ts';
-import { chartWords } from '../../../words/chart.ts';
 import { CSS_PX_PER_MM, ChartPlate } from '../../drawing/ChartPlate.tsx';
 import { setPrefs, usePrefs } from '../../machine/prefs.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
-import { fileName } from '../../storage/files.ts';
 import { useSystem } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
@@ -38,17 +35,9 @@ export function ChartSettings() {
   const system = useSystem();
   const prefs = usePrefs();
   const chart = chartOfJob(job);
-  const thread = threadOfJob(job);
-  if (!chart || !thread || !fitOfJob(job)) return null;
+  if (!chart) return null;
   const least = leastScale(chart);
   const most = mostScale(chart);
-  const scale = Math.min(prefs.chartScale, most);
-  const sheet = () =>
-    chartSheet(
-      chart,
-      { scale, turn: prefs.chartTurn, along100Mm: prefs.paperAlongMm, down100Mm: prefs.paperDownMm },
-      chartWords(job, thread, chart, scale, system),
-    );
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-end gap-3">
@@ -100,7 +89,7 @@ export function ChartSettings() {
           onCommit={(mm) => setPrefs({ paperDownMm: mm })}
         />
       </div>
-      <SheetButtons sheet={sheet} name={`${fileName(job.title)}-chart-x${scale}`} />
+      <SheetButtons id="chart" drawn />
       <p className="text-sm text-ink2">
         Printers stretch the two ways differently: print, measure both rulers to {lengthText(0.2, system, FINE)}, type
         them in, print again.

@@ -1,10 +1,7 @@
 import { proofVerdict } from '../../../core/job/verdict.ts';
 import { REASON_MARKS, reasonText, VERDICT_TEXT } from '../../../words/prove.ts';
-import { proofSheet } from '../../../core/sheet/proofSheet.ts';
-import { proofWords } from '../../../words/proofSheet.ts';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
-import { fileName } from '../../storage/files.ts';
 import { useShop } from '../../store/store.ts';
 import { Mark } from './Mark.tsx';
 
@@ -33,10 +30,7 @@ export function VerdictPanel() {
         ))}
       </ul>
       <section aria-label="Sheet of the proof" className="grid gap-2 border-t border-line pt-3">
-        <SheetButtons
-          sheet={() => proofSheet(proofWords(job, shop, verdict, u))}
-          name={`${fileName(job.title)}-proof`}
-        />
+        <SheetButtons id="proof" />
         <p className="text-sm text-ink2">
           What was read and tried, by whom and with what. It is no certificate: a shop gauge certifies nothing.
         </p>

@@ -1,6 +1,6 @@
 import { becauseText } from '../../../words/stations.ts';
 import { useMemo, useState } from 'react';
-import { CopyPlus, Download } from 'lucide-react';
+import { CopyPlus, Download, Printer } from 'lucide-react';
 import { proofVerdict } from '../../../core/job/verdict.ts';
 import { reasonText, VERDICT_TEXT } from '../../../words/prove.ts';
 import { stationsOf } from '../../../core/job/chain.ts';
@@ -16,7 +16,7 @@ import { TextField } from '../../ui/fields.tsx';
 import { exportJob, exportJobPack } from '../../storage/files.ts';
 import { storageText } from '../../../words/storage.ts';
 import { beginAgain } from '../../shop/newJob.ts';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Ledger } from '../cut/Ledger.tsx';
 
 export function Record() {
@@ -52,6 +52,12 @@ export function Record() {
             onCommit={(t) => act({ do: 'setRecord', note: t })}
           />
           <div className="flex flex-wrap gap-2">
+            <Link
+              to={`/jobs/${job.id}/paper`}
+              className="inline-flex min-h-12 items-center gap-2 rounded-[4px] border border-edge bg-panel px-4 hover:bg-bluesoft"
+            >
+              <Printer aria-hidden size={18} /> On paper
+            </Link>
             <Again />
             <Button onClick={() => void exportJobPack(job).catch(() => exportJob(job))}>
               <Download aria-hidden size={18} /> Export this job{' '}

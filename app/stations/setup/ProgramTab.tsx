@@ -2,13 +2,11 @@ import { Link } from 'react-router';
 import { FileText } from 'lucide-react';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { electronicView } from '../../../core/job/electronic.ts';
-import { threadExists } from '../../../core/job/metal.ts';
 import { programOfJob } from '../../../core/job/program.ts';
 import { leadOf } from '../../../core/standards/thread.ts';
-import { parameterSheet } from '../../../core/sheet/parameterSheet.ts';
 import { electronicRows } from '../../../words/electronic.ts';
-import { parameterWords } from '../../../words/parameterSheet.ts';
-import { missingText, parameterRows, programComments, type ParameterRow } from '../../../words/program.ts';
+import { missingText, programComments, programRows } from '../../../words/program.ts';
+import type { ParameterRow } from '../../../words/parameterRow.ts';
 import { PathPlate } from '../../drawing/PathPlate.tsx';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
@@ -50,8 +48,7 @@ export function ProgramTab() {
       </div>
     );
   const { program } = answer;
-  // its own rows say lead, start and end already
-  const rows = [...own, ...parameterRows(program, unit).filter((r) => !told || !/^(Lead|Z start|Z end)$/.test(r.name))];
+  const rows = programRows(job, shop, lathe, program, unit);
   const text = program.text(programComments(job.title, thread.designation, program.motion.params));
   return (
     <div className="grid gap-4">
@@ -64,20 +61,7 @@ export function ProgramTab() {
       />
       <Rows rows={rows} />
       <DeeperAfter finalXMm={program.motion.params.finalXMm} unit={unit} />
-      <SheetButtons
-        name={`${fileName(job.title)}-parameters`}
-        sheet={() =>
-          parameterSheet(
-            {
-              startMm: program.motion.start.zMm,
-              endMm: program.motion.end.zMm,
-              threadMm: program.threadMm,
-              internal: job.intake.make === 'internal',
-            },
-            parameterWords(job, thread.designation, lathe, program, rows, unit, threadExists(job)),
-          )
-        }
-      />
+      <SheetButtons id="parameters" />
       {text === null ? (
         <p className="text-ink2">
           {lathe.kind === 'control'

@@ -1,0 +1,24 @@
+import { lazy, Suspense, useEffect } from 'react';
+import { useJobView } from './jobContext.tsx';
+import { TopBar } from './TopBar.tsx';
+
+/** Fetched when a sheet is first wanted. */
+const Paper = lazy(async () => ({ default: (await import('../sheets/Paper.tsx')).Paper }));
+
+/** The sheets of the open job, under the same header as its stations. */
+export function PaperFrame() {
+  const { job } = useJobView();
+  useEffect(() => {
+    document.title = `Paper \u00b7 ${job.title} \u00b7 Gelvin`;
+  }, [job.title]);
+  return (
+    <div className="flex min-h-dvh flex-col desk:h-dvh desk:overflow-hidden">
+      <TopBar job={job} />
+      <main id="view" className="min-h-0 min-w-0 grow p-3">
+        <Suspense fallback={<h1 className="text-2xl">Opening&hellip;</h1>}>
+          <Paper />
+        </Suspense>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,104 @@
+import { aheadOf } from './ahead.ts';
+import { cardOf } from './card.ts';
+import { latheOf } from './derive.ts';
+import { feedOf } from './feed.ts';
+import { metalOf, standingOfPart } from './metal.ts';
+import { setTo } from './nextPass.ts';
+import type { Problem } from '../quantity/outcome.ts';
+import type { Job, Shop } from './schema.ts';
+import type { Setting } from './slides.ts';
+
+/** One pass as it stands on a card: what was cut is told from the ledger, what is to come from the plan. */
+export interface PassRow {
+  /** Counted from 1; a spring pass between stages has the number of the pass it repeats. */
+  readonly n: number;
+  readonly spring: boolean;
+  readonly done: boolean;
+  readonly depthMm: number;
+  readonly takesMm: number;
+  /** What the slide that feeds is set to; null: done already, or no lathe is chosen. */
+  readonly setting: Setting | null;
+}
+export interface PassRows {
+  readonly rows: readonly PassRow[];
+  /** Surface that the passes are counted from, mm; `measured` false: nobody has measured it, it is what Fit wants. */
+  readonly surfaceMm: number | null;
+  readonly measured: boolean;
+  /** Spring passes after the last one. */
+  readonly springs: number;
+  readonly starts: { readonly at: number };
+}
+
+/** Every pass of the part: those cut, then those to come. Null: no thread is named. Refused: as the plan is. */
+export function passRowsOf(
+  job: Job,
+  shop: Shop,
+): { readonly ok: true; readonly value: PassRows } | { readonly ok: false; readonly problem: Problem } | null {
+  const metal = metalOf(job);
+  const lathe = latheOf(job, shop);
+  if (metal.cuts === 0) {
+    const ahead = aheadOf(job, shop);
+    if (!ahead?.ok) return ahead;
+    const { request, plan } = ahead.value;
+    const bare = metalOf({ ...job, events: [] });
+    const at = {
+      metal: { ...bare, grooveMm: metal.grooveMm },
+      feed: feedOf({ ...job, events: [] }, bare),
+      request,
+      lathe,
+    };
+    return {
+      ok: true,
+      value: {
+        rows: toCome(plan.passes, 0, Math.max(request.grooveMm, 0), at),
+        surfaceMm: request.surfaceMm,
+        measured: (metal.surfaceMm ?? metal.measuredMm) !== null,
+        springs: job.cut.springs,
+        starts: { at: metal.start },
+      },
+    };
+  }
+  const { plan, request, feed } = cardOf(job, shop, null);
+  const cuts = standingOfPart(job).filter((e) => e.kind === 'cut');
+  const own = cuts.slice(-metal.cuts);
+  const done = own.map((e, i): PassRow => {
+    const before = own[i - 1]?.depthMm ?? Math.max(0, metal.grooveMm ?? 0);
+    return { n: i + 1, spring: false, done: true, depthMm: e.depthMm, takesMm: e.depthMm - before, setting: null };
+  });
+  const left =
+    plan && request ? toCome(plan.passes, metal.cuts, Math.max(metal.depthMm, 0), { metal, feed, request, lathe }) : [];
+  return {
+    ok: true,
+    value: {
+      rows: [...done, ...left],
+      surfaceMm: metal.surfaceMm ?? metal.measuredMm,
+      measured: true,
+      springs: job.cut.springs,
+      starts: { at: metal.start },
+    },
+  };
+}
+
+function toCome(
+  passes: NonNullable<ReturnType<typeof cardOf>['plan']>['passes'],
+  cuts: number,
+  fromMm: number,
+  at: Parameters<typeof setTo>[1],
+): PassRow[] {
+  let n = cuts;
+  let from = fromMm;
+  return passes.map((p) => {
+    if (!p.spring) n += 1;
+    const made = setTo(p, at);
+    const row = {
+      n,
+      spring: p.spring,
+      done: false,
+      depthMm: made.depthMm,
+      takesMm: Math.max(0, made.depthMm - from),
+      setting: made.settings.find((s) => s.feeds) ?? made.settings[0] ?? null,
+    };
+    from = Math.max(from, made.depthMm);
+    return row;
+  });
+}

@@ -1,17 +1,11 @@
-import { basisOf, RESTS_ON } from '../core/job/chain.ts';
 import { emptyShop, newJob } from '../core/job/create.ts';
-import { suitFit } from '../core/job/defaults.ts';
 import { DRESSED } from '../core/job/events.ts';
-import { applyEdit, type Edit } from '../core/job/edits/index.ts';
-import { evidenceOfJob, partOf } from '../core/job/evidence.ts';
-import { rank } from '../core/identify/rank.ts';
-import { readEntry } from '../core/reading/kinds.ts';
-import type { EntryText } from '../core/reading/kind.ts';
-import type { Job, Reading, Shop, Pin } from '../core/job/schema.ts';
-import type { StationId } from '../core/job/stations.ts';
-import { parseDesignation } from '../core/standards/designation.ts';
+import type { Edit } from '../core/job/edits/index.ts';
+import type { Job, Shop, Pin } from '../core/job/schema.ts';
 import { demoLathes } from './lathes.ts';
+import { finishedJobs } from './finished.ts';
 import { DEMO_SHOP } from './name.ts';
+import { acts, name, settled, tell, times, type Told } from './telling.ts';
 
 /** The demo shop: a repair shop by a river lock and a boatyard. Every name and number in it is invented. */
 export function demoShop(): Shop {
@@ -33,85 +27,6 @@ export function demoShop(): Shop {
 }
 
 const pin = (kind: Pin['kind'], mm: number): Pin => ({ kind, mm, measuredMm: null, roundMm: null });
-
-type Told = readonly [
-  quantity: EntryText['quantity'],
-  text: string,
-  more?: {
-    at?: number;
-    mate?: boolean;
-    span?: string;
-    leaf?: EntryText['leaf'];
-    wear?: Reading['wear'];
-    place?: string;
-    with?: string;
-  },
-];
-
-function tell(job: Job, told: readonly Told[]): void {
-  const shop = emptyShop();
-  told.forEach(([quantity, text, more = {}], i) => {
-    const entry = readEntry({ quantity, text, spanText: more.span ?? '', leaf: more.leaf ?? 'fits' }, 'mm');
-    if (!entry.ok) throw new Error(`demo reading ${text}: ${entry.problem.code}`);
-    const instrument = shop.instruments.find((x) => x.id === more.with) ?? null;
-    job.readings.push({
-      id: `r${i + 1}`,
-      quantity,
-      text,
-      ...entry.value,
-      instrument: instrument?.id ?? null,
-      uncertainty: instrument?.uncertainty ?? null,
-      member: more.mate ? 'mate' : 'part',
-      place: more.place ?? '',
-      positionMm: more.at ?? null,
-      wear: more.wear ?? 'unknown',
-      at: job.created,
-    });
-  });
-}
-
-/** Names a demo job; how sure that is comes from its own readings. */
-function name(job: Job, designation: string, reason = ''): void {
-  const parsed = parseDesignation(designation);
-  if (!parsed.ok) throw new Error(`demo thread ${designation}: ${parsed.problem.code}`);
-  const { special, ...plain } = parsed.value.thread;
-  const ranking = rank({
-    part: partOf(job),
-    evidence: evidenceOfJob(job),
-    context: { origin: job.intake.origin, use: job.intake.use },
-    most: 20,
-  });
-  const found = ranking.candidates.find((c) => c.thread.designation === plain.designation);
-  const probability = found?.probability ?? (plain.family === 'Special' ? ranking.special.probability : 0);
-  job.name = {
-    thread: special ? { ...plain, special: { ...special } } : plain,
-    probability,
-    overruled: reason !== '',
-    reason,
-  };
-  Object.assign(job, suitFit(job));
-}
-
-function settled(job: Job, shop: Shop, stations: readonly StationId[]): void {
-  const believed = job.name?.thread ?? null;
-  for (const s of stations) {
-    for (const under of RESTS_ON[s])
-      if (!stations.includes(under)) throw new Error(`demo: ${s} settled before ${under}`);
-    job.settled[s] = { basis: { ...basisOf(s, job, shop, believed) }, at: job.changed };
-  }
-}
-
-/** Acts at the lathe, a quarter of an hour apart: written to the ledger as the interface writes them. */
-function acts(job: Job, shop: Shop, from: string, edits: readonly Edit[]): void {
-  const start = Date.parse(from);
-  edits.forEach((e, i) => {
-    const at = new Date(start + i * 15 * 60_000).toISOString();
-    const done = applyEdit(job, shop, e, { id: `demo-${i + 1}`, at });
-    if (!done.ok) throw new Error(`demo ${job.id}, ${e.do}: ${done.problem.code}`);
-    Object.assign(job, done.value.job);
-  });
-}
-const times = (n: number, e: Edit): Edit[] => Array.from({ length: n }, () => e);
 
 const begin = (id: string, title: string, customer: string, day: string): Job => {
   const job = newJob(id, title, new Date(`2026-11-${day}T08:00:00.000Z`));
@@ -415,5 +330,20 @@ export function demoJobs(): Job[] {
   name(winchInch, '1 1/8-5 Acme');
   settled(winchInch, shop, ['intake', 'read', 'name']);
 
-  return [sluice, gland, windlass, pump, press, brass, latch, plug, vice, auger, fitting, winchMetric, winchInch];
+  return [
+    sluice,
+    gland,
+    windlass,
+    pump,
+    press,
+    brass,
+    latch,
+    plug,
+    vice,
+    auger,
+    fitting,
+    winchMetric,
+    winchInch,
+    ...finishedJobs(sluice, shop),
+  ];
 }

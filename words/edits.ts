@@ -105,6 +105,7 @@ const LABELS: { readonly [K in EditName]: Label<K> } = {
     }),
   setQuantity: 'change the quantity',
   setRecord: (f) => (f.verdict === undefined ? 'change the record note' : 'record the outcome'),
+  archive: (f) => (f.archived ? 'put the job away' : 'take the job out again'),
   settle: (f) => `settle ${STATION_NAMES[f.station]}`,
   beginPart: 'begin the next part',
   finishPart: (f) => (f.verdict === 'scrapped' ? 'scrap this part' : 'finish this part'),

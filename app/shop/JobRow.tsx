@@ -1,10 +1,10 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import clsx from 'clsx';
-import { ArrowRight, Trash2 } from 'lucide-react';
+import { Archive, ArchiveRestore, ArrowRight, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { storageText } from '../../words/storage.ts';
 import { STATION_NAMES } from '../../words/stations.ts';
-import { removeJob, freshLine } from '../storage/db.ts';
+import { freshLine, putAway, removeJob } from '../storage/db.ts';
 import type { JobRow as Row, RowLine } from '../storage/rows.ts';
 import { channel, jobClosed, recorder, useAppDispatch, useAppSelector, useShop, useSystem } from '../store/store.ts';
 import { Boundary } from '../ui/Boundary.tsx';
@@ -43,7 +43,12 @@ export function JobRow({
           <OtherRow row={row} title={title} />
         )}
       </Boundary>
-      <Remove id={row.id} title={title} onRemoved={onChanged} />
+      <span className="flex">
+        {row.state === 'good' && (
+          <PutAway id={row.id} title={title} archived={row.archived === true} onDone={onChanged} />
+        )}
+        <Remove id={row.id} title={title} onRemoved={onChanged} />
+      </span>
     </div>
   );
 }
@@ -142,6 +147,40 @@ function useLine(row: Row): RowLine | null {
     };
   }, [kept, row, shop, shopRev]);
   return kept ?? (fresh?.of === row ? fresh.line : null) ?? row.line;
+}
+
+/** Out of the way, and back: what is put away is still found when it is sought. */
+function PutAway({
+  id,
+  title,
+  archived,
+  onDone,
+}: {
+  readonly id: string;
+  readonly title: string;
+  readonly archived: boolean;
+  readonly onDone: () => void;
+}) {
+  const [failed, setFailed] = useState<string | null>(null);
+  const go = (): void => {
+    putAway(id, !archived).then(
+      (rev) => {
+        channel.say({ what: 'job', id, rev });
+        // this window may hold it open
+        recorder.follow().catch(() => undefined);
+        onDone();
+      },
+      (e: unknown) => setFailed(storageText(e)),
+    );
+  };
+  return (
+    <>
+      {failed !== null && <span className="text-stop">Not put away: {failed}.</span>}
+      <Button tone="quiet" aria-label={`${archived ? 'Take out again' : 'Put away'}: ${title}`} onClick={go}>
+        {archived ? <ArchiveRestore aria-hidden size={18} /> : <Archive aria-hidden size={18} />}
+      </Button>
+    </>
+  );
 }
 
 function Remove({

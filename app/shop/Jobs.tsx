@@ -2,6 +2,7 @@ import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useS
 import { Plus } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { foundText } from '../../words/found.ts';
+import { SIFT_WORDS } from '../../words/sift.ts';
 import { storageText } from '../../words/storage.ts';
 import { loadRows, removedJobs, type Removed } from '../storage/db.ts';
 import type { JobRow as Row } from '../storage/rows.ts';
@@ -13,6 +14,8 @@ import type { Finder } from './finding.ts';
 import { firstVisit } from './first.ts';
 import { JobRow } from './JobRow.tsx';
 import { Page } from './Page.tsx';
+import { SiftBar } from './SiftBar.tsx';
+import { isSifted, sifted, UNSIFTED } from './sifting.ts';
 
 /** Fetched only by who comes for the first time. */
 const FirstVisit = lazy(async () => ({ default: (await import('./FirstVisit.tsx')).FirstVisit }));
@@ -61,7 +64,10 @@ export function Jobs() {
   const keys = useMemo(() => ({ n: create }), [create]);
   useKeys(keys);
   const wanted = useDeferredValue(sought);
-  const { found, why } = useFound(rows, wanted);
+  const { found: ranked, why } = useFound(rows, wanted);
+  const [sift, setSift] = useState(UNSIFTED);
+  const seeking = wanted.trim() !== '';
+  const found = useMemo(() => ranked && sifted(ranked, sift, seeking), [ranked, sift, seeking]);
   return (
     <Page
       title="Jobs"
@@ -85,6 +91,7 @@ export function Jobs() {
         onChange={(e) => setSought(e.target.value)}
         className={`${inputClass} max-w-md font-sans tracking-normal`}
       />
+      {rows && rows.length > 0 && <SiftBar rows={rows} sift={sift} onSift={setSift} />}
       {failed !== null && (
         <Note tone="wrong">
           <p>{failed}</p>
@@ -101,11 +108,19 @@ export function Jobs() {
       ) : (
         found?.length === 0 && (
           <Panel>
-            <p>No job has all of these words, nor any near them.</p>
+            <p>{isSifted(sift) || !seeking ? SIFT_WORDS.none : 'No job has all of these words, nor any near them.'}</p>
           </Panel>
         )
       )}
-      {found && found.length > 0 && <List rows={found} all={rows?.length ?? 0} why={why} onChanged={refresh} />}
+      {found && found.length > 0 && (
+        <List
+          rows={found}
+          all={rows?.length ?? 0}
+          plain={!seeking && !isSifted(sift) && sift.sort === 'touched'}
+          why={why}
+          onChanged={refresh}
+        />
+      )}
       {removed.length > 0 && (
         <Suspense>
           <RemovedJobs removed={removed} onChanged={refresh} />
@@ -118,6 +133,8 @@ export function Jobs() {
 interface ListProps {
   readonly rows: readonly Row[];
   readonly all: number;
+  /** Everything stands there as it was last touched: the one in hand is shown large. */
+  readonly plain: boolean;
   /** Why a row was found, by its identity. */
   readonly why: ReadonlyMap<string, string>;
   readonly onChanged: () => void;
@@ -154,18 +171,22 @@ function useFound(rows: readonly Row[] | null, sought: string) {
 }
 
 /** Few rows are a plain list; of many only those in sight are drawn. */
-function List({ rows, all, why, onChanged }: ListProps) {
+function List({ rows, all, plain, why, onChanged }: ListProps) {
   if (rows.length > PLAIN)
     return (
       <Suspense fallback={<p>Reading the jobs&hellip;</p>}>
         <LongList rows={rows} all={all} why={why} onChanged={onChanged} />
       </Suspense>
     );
-  const hand = rows.length === all ? rows.find((r) => r.state === 'good' && !r.done) : undefined;
-  const shelves = [
-    { name: hand ? 'Besides it' : null, rows: rows.filter((r) => r !== hand && !r.done) },
-    { name: 'Finished', rows: rows.filter((r) => r.done) },
-  ].filter((s) => s.rows.length > 0);
+  const hand = plain ? rows.find((r) => r.state === 'good' && !r.done) : undefined;
+  const shelves = (
+    plain
+      ? [
+          { name: hand ? 'Besides it' : null, rows: rows.filter((r) => r !== hand && !r.done) },
+          { name: 'Finished', rows: rows.filter((r) => r.done) },
+        ]
+      : [{ name: null, rows }]
+  ).filter((s) => s.rows.length > 0);
   return (
     <>
       {hand && (

@@ -19,6 +19,7 @@ import { DialPanel } from './lathe/DialPanel.tsx';
 import type { Problem } from '../../core/quantity/outcome.ts';
 import type { EditLathe } from './lathe/edit.ts';
 import { GearsPanel } from './lathe/GearsPanel.tsx';
+import { LearnedPanel } from './lathe/LearnedPanel.tsx';
 import { HasPanel } from './lathe/HasPanel.tsx';
 import { SlackPanel } from './lathe/SlackPanel.tsx';
 import { SlidePanel } from './lathe/SlidePanel.tsx';
@@ -56,7 +57,10 @@ export function LathePage() {
           <Button
             tone="stop"
             onClick={() => {
-              editShop(`remove ${lathe.name}`, (d) => void (d.lathes = d.lathes.filter((l) => l.id !== latheId)));
+              editShop(`remove ${lathe.name}`, (d) => {
+                d.lathes = d.lathes.filter((l) => l.id !== latheId);
+                d.removedLathes = [{ at: new Date().toISOString(), lathe }, ...d.removedLathes].slice(0, 100);
+              });
               void navigate('/lathes');
             }}
           >
@@ -166,6 +170,7 @@ export function LathePage() {
         <HasPanel lathe={lathe} edit={edit} told={!geared} />
         {lathe.kind === 'electronic' && <TypedPanel lathe={lathe} edit={edit} />}
         {lathe.kind === 'control' && <ControlPanel lathe={lathe} edit={edit} />}
+        <LearnedPanel lathe={lathe} />
         <Panel title="Note">
           <TextField
             label="Anything to remember"

@@ -7,6 +7,7 @@ import { exact } from '../../core/quantity/rational.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
 import { Button, Panel } from '../ui/controls.tsx';
 import { Page } from './Page.tsx';
+import { RemovedLathes } from './RemovedLathes.tsx';
 
 export function Lathes() {
   const shop = useShop();
@@ -57,6 +58,20 @@ export function Lathes() {
           </li>
         ))}
       </ul>
+      {shop.removedLathes.length > 0 && (
+        <RemovedLathes
+          removed={shop.removedLathes}
+          onBack={(id) =>
+            editShop('bring a lathe back', (d) => {
+              const back = d.removedLathes.find((r) => r.lathe.id === id);
+              if (!back) return;
+              d.removedLathes = d.removedLathes.filter((r) => r !== back);
+              d.lathes = [...d.lathes.filter((l) => l.id !== id), back.lathe];
+            })
+          }
+          onEmpty={() => editShop('empty the removed lathes', (d) => void (d.removedLathes = []))}
+        />
+      )}
       <p className="text-sm text-ink2">
         Showing {system === 'mm' ? 'millimetres' : 'inches'}; each lathe&rsquo;s dials keep their own system.
       </p>

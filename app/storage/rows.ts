@@ -1,5 +1,7 @@
 import { stationsOf, stationStates } from '../../core/job/chain.ts';
 import { threadOfJob } from '../../core/job/derive.ts';
+import { lessonOf, type Lesson } from '../../core/job/lesson.ts';
+import { madeThread, type MadeThread } from '../../core/job/madeBefore.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import type { Quantity } from '../../core/evidence/evidence.ts';
 import { trainText } from '../../core/gearing/trainText.ts';
@@ -33,6 +35,13 @@ export interface JobRow {
   /** What was read, as typed and in both systems. */
   readonly seek?: string;
   readonly notes?: string;
+  /** Family of its thread, by which the list is sifted. */
+  readonly family?: string | null;
+  readonly archived?: boolean;
+  /** What it taught, and the thread by which it is known again; null: nothing yet. */
+  readonly lesson?: Lesson | null;
+  readonly made?: MadeThread | null;
+  readonly train?: string | null;
   /** Identity of the lathe that was chosen. */
   readonly lathe?: string | null;
   /** Where to go on and what is concluded there; null until somebody has seen it since the shop last changed. */
@@ -84,6 +93,11 @@ export function rowOf(id: string, raw: unknown, checked: Checked<Job>, touched: 
       seek: seekOf(job),
       notes: `${job.intake.note} ${job.intake.material} ${job.record.note}`,
       lathe: job.gears.lathe,
+      family: threadOfJob(job)?.family ?? null,
+      archived: job.archived === true,
+      lesson: lessonOf(job),
+      made: madeThread(job),
+      train: job.gears.train ? trainText(job.gears.train) : null,
       find: `${job.title} ${job.customer} ${thread ?? ''} ${job.intake.note} ${job.record.note}`.toLowerCase(),
       line,
     };

@@ -1,3 +1,5 @@
+import { median } from '../numeric/sorted.ts';
+
 /** One diameter taken at a place along the part. */
 export interface Spot {
   readonly positionMm: number;
@@ -18,12 +20,6 @@ export interface WearProfile {
 
 /** Below this a difference is reading scatter, mm: three times a good caliper. */
 export const WEAR_SEEN_MM = 0.05;
-
-const median = (xs: readonly number[]): number => {
-  const s = [...xs].sort((a, b) => a - b);
-  const mid = Math.floor(s.length / 2);
-  return s.length % 2 === 1 ? (s[mid] ?? 0) : ((s[mid - 1] ?? 0) + (s[mid] ?? 0)) / 2;
-};
 
 /**
  * Wear along a part. The unworn reference is proposed where a run of neighbouring spots stays within the reading scatter of

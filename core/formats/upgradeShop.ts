@@ -2,7 +2,7 @@ import { notPractised } from '../practice/rounds.ts';
 import { SHOP_VERSION } from '../job/stations.ts';
 import { each, isLoose, upgrade, without, type Loose, type Step } from './loose.ts';
 
-/** Version 7: how a lead is typed in; what was practised. Version 6: what is laid into grooves has a kind and its own diameter. Version 5: what a lathe has besides, and how each material was last fed. Version 4: how inches are written; the rows of a gearbox's chart. Version 3: a lathe says its kind, slack, coast and dial habit. Version 2: the arm's pivot, slot offsets, studs and cover walls; the pressure angle; which way the screw must turn. */
+/** Version 8: lathes that were removed. Version 7: how a lead is typed in; what was practised. Version 6: what is laid into grooves has a kind and its own diameter. Version 5: what a lathe has besides, and how each material was last fed. Version 4: how inches are written; the rows of a gearbox's chart. Version 3: a lathe says its kind, slack, coast and dial habit. Version 2: the arm's pivot, slot offsets, studs and cover walls; the pressure angle; which way the screw must turn. */
 const SHOP_STEPS: Readonly<Record<number, Step>> = {
   1: (doc) => ({
     ...doc,
@@ -48,6 +48,7 @@ const SHOP_STEPS: Readonly<Record<number, Step>> = {
     practice: notPractised(),
     lathes: each(doc['lathes'], (lathe) => ({ typed: null, ...lathe })),
   }),
+  7: (doc) => ({ removedLathes: [], ...doc }),
 };
 
 /** Lathes say what kind they are, and what is not measured yet is not known. */

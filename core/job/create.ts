@@ -110,7 +110,7 @@ export function newJob(id: string, title: string, at: Date): Job {
       passes: null,
       firstMaxMm: 0.25,
       lastMinMm: 0.03,
-      springs: 2,
+      springs: USUAL_SPRINGS,
       ...IN_ONE_GO,
       deeperStepMm: null,
       returnBy: 'reverse',
@@ -124,11 +124,15 @@ export function newJob(id: string, title: string, at: Date): Job {
   };
 }
 
+/** Spring passes after the last one, until somebody says otherwise or the shop has learned it. Common practice, no source. */
+export const USUAL_SPRINGS = 2;
+
 export const emptyShop = (): Shop => ({
   format: 'gelvin-shop',
   version: SHOP_VERSION,
   name: 'My shop',
   lathes: [],
+  removedLathes: [],
   instruments: [
     { id: 'caliper', name: 'Vernier or dial caliper', measures: 'length', uncertainty: 0.02 },
     { id: 'micrometer', name: 'Micrometer', measures: 'length', uncertainty: 0.004 },

@@ -368,6 +368,8 @@ export const JobSchema = Type.Object(
       firstMaxMm: Type.Union([Type.Null(), positive]),
       lastMinMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 10 })]),
       springs: Type.Integer({ minimum: 0, maximum: 10 }),
+      /** Where the number of spring passes comes from, when it is not a person’s: jobs that taught it. */
+      springsFrom: Type.Optional(text(200)),
       /** Rough, semi-finish and finish, each with its own cap and springs, burrs filed off between. */
       stages: Type.Union([
         Type.Null(),
@@ -423,6 +425,8 @@ export const JobSchema = Type.Object(
     events: Type.Array(EventSchema, { maxItems: 20_000 }),
     pictures: Type.Array(PictureSchema, { maxItems: 500 }),
     record: object({ note: text(), verdict: Type.Union([Type.Null(), oneOf('fits', 'fits-with-note', 'scrapped')]) }),
+    /** Put away: found when it is sought, and not in the way. */
+    archived: Type.Optional(Type.Literal(true)),
     settled: Type.Unsafe<Partial<Record<StationId, Static<typeof Settlement>>>>({
       type: 'object',
       propertyNames: { enum: STATIONS },
@@ -449,6 +453,8 @@ export const ShopSchema = Type.Object(
     version: Type.Literal(SHOP_VERSION),
     name: Type.String({ minLength: 1, maxLength: 120 }),
     lathes: Type.Array(LatheSchema, { maxItems: 100 }),
+    /** Lathes that were removed, the last first: until they are emptied they can be brought back. */
+    removedLathes: Type.Array(object({ at: time, lathe: LatheSchema }), { maxItems: 100 }),
     instruments: Type.Array(InstrumentSchema, { maxItems: 200 }),
     /** Wires, pins, drill shanks, needles and balls owned. */
     pins: Type.Array(PinSchema, { maxItems: 400 }),

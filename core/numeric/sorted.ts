@@ -9,3 +9,10 @@ export function lowerBound<T>(sorted: readonly T[], least: number, keyOf: (x: T)
   }
   return low;
 }
+
+/** The middle of a list, of an even one the mean of the middle two; NaN of none. */
+export function median(list: readonly number[]): number {
+  const s = [...list].sort((p, q) => p - q);
+  const m = s.length >> 1;
+  return s.length === 0 ? NaN : s.length % 2 ? (s[m] ?? NaN) : ((s[m - 1] ?? 0) + (s[m] ?? 0)) / 2;
+}

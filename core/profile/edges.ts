@@ -1,5 +1,5 @@
 import type { Grey } from './grey.ts';
-import { median } from './line.ts';
+import { median } from '../numeric/sorted.ts';
 import type { Levels } from './levels.ts';
 
 // in the innermost loops a look-up of the global would take longer than the sum

@@ -1,3 +1,4 @@
+import { median } from '../numeric/sorted.ts';
 // in the innermost loops a look-up of the global would take longer than the sum
 const { abs, max, sqrt } = Math;
 
@@ -13,12 +14,6 @@ export interface Line {
 const ROUNDS = 12;
 /** Beyond so many scatters a point counts for nothing. @see Beaton and Tukey, Technometrics 16 (1974) 147: the biweight */
 const FAR = 4.685;
-
-export const median = (list: readonly number[]): number => {
-  const s = [...list].sort((p, q) => p - q);
-  const m = s.length >> 1;
-  return s.length === 0 ? NaN : s.length % 2 ? (s[m] ?? NaN) : ((s[m - 1] ?? 0) + (s[m] ?? 0)) / 2;
-};
 
 /** Scatter of a list about its own middle, as a standard deviation would be without what lies far off: 1.4826 times the median distance. */
 export function scatterOf(list: readonly number[], about = median(list)): number {

@@ -1,6 +1,7 @@
 import FFT from 'fft.js';
 import { cosDeg, sinDeg } from '../quantity/units.ts';
-import { median, rangeOf, robustLine } from './line.ts';
+import { rangeOf, robustLine } from './line.ts';
+import { median } from '../numeric/sorted.ts';
 
 // in the innermost loops a look-up of the global would take longer than the sum
 const { SQRT2, abs, ceil, floor, hypot, log2, max, min } = Math;

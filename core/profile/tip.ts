@@ -3,7 +3,8 @@ import { blurOf, components, edgeOf } from './edges.ts';
 import { radiusWithin, type End } from './ends.ts';
 import { reduced, type Grey } from './grey.ts';
 import { levelsOf } from './levels.ts';
-import { median, robustLine, type Line } from './line.ts';
+import { robustLine, type Line } from './line.ts';
+import { median } from '../numeric/sorted.ts';
 import { scaleByPin } from './pin.ts';
 import type { Told } from './types.ts';
 

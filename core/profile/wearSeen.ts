@@ -1,5 +1,6 @@
 import { cosDeg } from '../quantity/units.ts';
-import { median, scatterOf } from './line.ts';
+import { scatterOf } from './line.ts';
+import { median } from '../numeric/sorted.ts';
 import type { Edge } from './teeth.ts';
 
 /** A stretch that is worn, along the axis of the picture, px. */

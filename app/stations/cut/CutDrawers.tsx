@@ -10,6 +10,7 @@ import { Happened } from './Happened.tsx';
 import { Ledger } from './Ledger.tsx';
 import { PassTable } from './PassTable.tsx';
 import { Schedule } from './Schedule.tsx';
+import { Taught } from './Taught.tsx';
 
 const TABS = {
   happened: 'Happened',
@@ -68,6 +69,7 @@ function ThePlan({ lathe }: { readonly lathe: Lathe | null }) {
         ]}
         onChange={(v) => setPrefs({ led: v === 'led' })}
       />
+      <Taught />
       <SheetButtons id="passes" />
       <Schedule />
       {machine.plan && machine.plan.passes.length > 0 && lathe && (

@@ -52,6 +52,7 @@ export function Schedule() {
         shown={String(job.cut.springs)}
         parse={wholeNumber('springs', 0, 10)}
         onCommit={(v) => act({ do: 'setSchedule', springs: v })}
+        {...(job.cut.springsFrom === undefined ? {} : { hint: `as ${job.cut.springsFrom} had it` })}
       />
       <LengthField
         label="No pass deeper than"

@@ -20,6 +20,7 @@ import { Audit } from './Audit.tsx';
 import { Electronic } from './Electronic.tsx';
 import { Tray } from '../../drawing/Tray.tsx';
 import { TrainCard } from './TrainCard.tsx';
+import { springAsLearned } from './asLearned.ts';
 import { takeTrain } from './trainQuery.ts';
 import { TrainSearch } from './TrainSearch.tsx';
 
@@ -88,7 +89,11 @@ function WhichLathe() {
         label="Which lathe"
         value={job.gears.lathe ?? ''}
         options={shop.lathes.map((l) => ({ value: l.id, label: l.name }))}
-        onChange={(v) => act({ do: 'chooseLathe', lathe: v })}
+        onChange={(v) => {
+          act({ do: 'chooseLathe', lathe: v });
+          // what was learned on it is a proposal: the choice stands without it
+          void springAsLearned().catch(() => undefined);
+        }}
       />
       <LengthField
         label="Engaged length"

@@ -11,6 +11,7 @@ import { useSystem } from '../../store/store.ts';
 import { Note } from '../../ui/controls.tsx';
 import { useRows } from '../../ui/keys.ts';
 import { NextReading } from '../read/NextReading.tsx';
+import { MadeBefore } from './MadeBefore.tsx';
 import { CandidateRow } from './CandidateRow.tsx';
 import { Overrule } from './Overrule.tsx';
 import { ToCopy } from './ToCopy.tsx';
@@ -58,6 +59,7 @@ export function Name() {
             </ol>
             {job.readings.length === 0 && <p className="text-ink2">Take a diameter and a pitch in Read first.</p>}
           </section>
+          <MadeBefore />
           <NextReading heading />
           <Overrule />
         </>

@@ -329,16 +329,21 @@ export const DESK = {
       firstMaxMm: some(cut.properties.firstMaxMm),
       lastMinMm: some(cut.properties.lastMinMm),
       springs: some(cut.properties.springs),
+      /** With springs that other jobs taught: which. */
+      springsFrom: some(text(200)),
       stages: some(cut.properties.stages),
       straightLastMm: some(cut.properties.straightLastMm),
       deeperStepMm: some(cut.properties.deeperStepMm),
       returnBy: some(cut.properties.returnBy),
     },
     ({ job, shop }, { passes, ...rest }) => {
+      // a number that a person gives is theirs
+      const { springsFrom, ...before } = job.cut;
+      const kept = rest.springs === undefined && springsFrom !== undefined ? { ...before, springsFrom } : before;
       const next: Job = {
         ...job,
         cut: {
-          ...job.cut,
+          ...kept,
           ...given(rest),
           ...(passes === undefined ? {} : { passes: passes === null ? null : { count: passes, after: lastN(job) } }),
         },
@@ -376,6 +381,10 @@ export const DESK = {
   ),
   setRecord: edit({ note: some(record.properties.note), verdict: some(record.properties.verdict) }, ({ job }, f) => ({
     job: { ...job, record: { ...job.record, ...given(f) } },
+  })),
+
+  archive: edit({ archived: Type.Boolean() }, ({ job: { archived: _, ...job } }, { archived }) => ({
+    job: archived ? { ...job, archived: true as const } : job,
   })),
 
   settle: edit(

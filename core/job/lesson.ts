@@ -1,0 +1,95 @@
+import type { Infeed } from '../cutting/plan.ts';
+import { trainText } from '../gearing/trainText.ts';
+import { median } from '../numeric/sorted.ts';
+import { aheadOf } from './ahead.ts';
+import { USUAL_SPRINGS } from './create.ts';
+import { threadOfJob } from './derive.ts';
+import { isSizeTest } from './events.ts';
+import { metalOf, standingOfPart } from './metal.ts';
+import type { Job, Shop } from './schema.ts';
+
+/** What one finished part taught, as it is kept beside its job. Depths mm, radial. */
+export interface Lesson {
+  readonly lathe: string | null;
+  readonly material: string;
+  readonly infeed: Infeed;
+  /** Passes that the plan had from the surface, and those that were cut. */
+  readonly planned: number;
+  readonly cut: number;
+  /** Spring passes at the depth at which it was right. */
+  readonly springs: number;
+  /** How often it was tried, gauged or measured before it was right. */
+  readonly tries: number;
+  /** By how much it was cut deeper than planned: what sprang away, mostly; mm. */
+  readonly beyondMm: number;
+  readonly train: string | null;
+  readonly at: string;
+}
+
+/** The plan's passes do not hang on the lathe beyond its dial, and a row of the list is made without the shop. */
+const NO_SHOP = { lathes: [] } as unknown as Shop;
+/** Nothing is learned from a part that was cut in fewer passes: it was a trial, or the record is not whole. */
+const LEAST_PASSES = 2;
+
+/** What a job taught; null: it is not finished, was scrapped, or its record says too little. */
+export function lessonOf(job: Job): Lesson | null {
+  if (job.record.verdict === null || job.record.verdict === 'scrapped' || !threadOfJob(job)) return null;
+  const metal = metalOf(job);
+  if (metal.assumed || metal.touched !== 'surface') return null;
+  const events = standingOfPart(job, metal.part);
+  const cut = events.filter((e) => e.kind === 'cut').length;
+  const ahead = aheadOf(job, NO_SHOP);
+  if (cut < LEAST_PASSES || !ahead?.ok) return null;
+  return {
+    lathe: job.gears.lathe,
+    material: job.intake.material,
+    infeed: job.setup.infeed,
+    planned: ahead.value.plan.passes.filter((p) => !p.spring).length,
+    cut,
+    springs: metal.springs,
+    tries: events.filter(isSizeTest).length,
+    beyondMm: metal.depthMm - ahead.value.plan.depthMm,
+    train: job.gears.train ? trainText(job.gears.train) : null,
+    at: job.changed,
+  };
+}
+
+/** Whether so little was decided yet that the shop may still propose: nothing is cut, and the number is the usual one. */
+export const maySpringAsLearned = (job: Job): boolean =>
+  job.cut.springs === USUAL_SPRINGS && job.cut.springsFrom === undefined && metalOf(job).lastCutN === 0;
+
+/** What several lessons say together. */
+export interface Learned {
+  /** Whether they are of this lathe and material, of the lathe alone, or of the material alone. */
+  readonly of: 'both' | 'lathe' | 'material';
+  readonly jobs: number;
+  readonly springs: number;
+  readonly tries: number;
+  /** Passes cut to passes planned. */
+  readonly passes: number;
+  readonly beyondMm: number;
+}
+
+/**
+ * The middle of what was found on this lathe in this material; where nothing was, on the lathe in any; then in the material on
+ * any. A middle and not a mean: one part that went wrong says little of the next. Null: nothing was learned yet.
+ */
+export function learnedFor(lessons: readonly Lesson[], lathe: string | null, material: string): Learned | null {
+  const same = lessons.filter((l) => l.lathe === lathe && lathe !== null);
+  const among = [
+    ['both', material === '' ? [] : same.filter((l) => l.material === material)],
+    ['lathe', same],
+    ['material', material === '' ? [] : lessons.filter((l) => l.material === material)],
+  ] as const;
+  const [of, found] = among.find(([, l]) => l.length > 0) ?? [];
+  if (!of || !found) return null;
+  const mid = (f: (l: Lesson) => number): number => median(found.map(f));
+  return {
+    of,
+    jobs: found.length,
+    springs: Math.round(mid((l) => l.springs)),
+    tries: Math.round(mid((l) => l.tries)),
+    passes: mid((l) => l.cut / l.planned),
+    beyondMm: mid((l) => l.beyondMm),
+  };
+}

@@ -13,7 +13,10 @@ test('a metric spindle on the inch lathe, from pitch to printed train', async ({
   await expect(page.getByText(/Isolate at the plug\. Wipe/).first()).toBeVisible();
   await page.getByRole('tab', { name: 'Train', exact: true }).click();
   await axeClean(page);
-  await expect(page.getByRole('link', { name: 'On paper', exact: true })).toHaveAttribute('href', /paper\?sheets=gears$/);
+  await expect(page.getByRole('link', { name: 'On paper', exact: true })).toHaveAttribute(
+    'href',
+    /paper\?sheets=gears$/,
+  );
   await page.getByRole('button', { name: 'It cut right: remember it' }).click();
   await expect(page.getByText(/cut 2 mm on: Pump shaft/)).toBeVisible();
 });

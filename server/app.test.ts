@@ -82,6 +82,26 @@ describe('the server', () => {
     expect(await asked(`shop.example:${port}`)).toBe(421);
     expect(await asked('127.0.0.1.example')).toBe(421);
   });
+  test('under the names that were given on purpose it answers, and under no other', async () => {
+    const opened = createApp(folder, new Set(['shop-pc', '192.168.7.20'])).listen(0, '127.0.0.1');
+    await new Promise((resolve) => opened.once('listening', resolve));
+    const { port } = opened.address() as AddressInfo;
+    const asked = (host: string): Promise<number | undefined> =>
+      new Promise((resolve, reject) => {
+        request({ host: '127.0.0.1', port, path: '/', headers: { host } }, (r) => {
+          r.resume();
+          resolve(r.statusCode);
+        })
+          .on('error', reject)
+          .end();
+      });
+    expect(await asked(`Shop-PC:${port}`)).toBe(200);
+    expect(await asked(`192.168.7.20:${port}`)).toBe(200);
+    expect(await asked('127.0.0.1')).toBe(200);
+    expect(await asked('shop-pc.example')).toBe(421);
+    expect(await asked('192.168.7.21')).toBe(421);
+    await new Promise((resolve) => opened.close(resolve));
+  });
   test('an error page tells nothing of this machine, and an unknown file is not the page', async () => {
     for (const path of ['/assets/none.js', '/robots.txt', '/jobs/none.json', '/%ff', '/assets/%ff', '/assets/..%2fx']) {
       const r = await get(path);

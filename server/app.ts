@@ -2,20 +2,23 @@ import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { LOOPBACK } from './named.ts';
 import { packed } from './packed.ts';
 import { simulatedReading } from './simulatedCaliper.ts';
 
 const SELF = ["'self'"];
-/** Names under which this machine speaks to itself; any other in the request comes from a page that was lured here. */
-const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
 /** How a second start knows that the port is held by one of its own. */
 export const HEALTH = { ok: true, app: 'gelvin' } as const;
 
 const hostOf = (header: string | undefined): string => (header ?? '').replace(/:\d+$/, '').toLowerCase();
-const loopbackOnly: RequestHandler = (req, res, next) => {
-  if (LOOPBACK.has(hostOf(req.headers.host))) next();
-  else res.status(421).type('text/plain').send('Gelvin answers on 127.0.0.1 only.\n');
-};
+/** Under a name that nobody gave, the request comes from a page that was lured here. */
+const onlyNamed =
+  (names: ReadonlySet<string>): RequestHandler =>
+  (req, res, next) => {
+    const host = hostOf(req.headers.host);
+    if (LOOPBACK.has(host) || names.has(host)) next();
+    else res.status(421).type('text/plain').send('Gelvin answers only under the names that it was given.\n');
+  };
 /** Whatever goes wrong is said in a line, without a path of this machine. */
 const plainErrors: ErrorRequestHandler = (error: { status?: number; statusCode?: number }, _req, res, next) => {
   if (res.headersSent) {
@@ -31,15 +34,18 @@ const plainErrors: ErrorRequestHandler = (error: { status?: number; statusCode?:
 /** An address of the application has no file's ending; a file that is not there is not the page. */
 const isFileName = (path: string): boolean => /\.[a-z0-9]+$/i.test(path);
 
-/** The application's server: static files with security headers; any other path falls to the application. */
-export function createApp(clientDir: string): Express {
+/** The application's server: static files with security headers; any other path falls to the application. @param names besides this machine's own, under which it answers */
+export function createApp(clientDir: string, names: ReadonlySet<string> = new Set()): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(loopbackOnly);
+  app.use(onlyNamed(names));
   app.use(
     helmet({
       // plain http on loopback: no transport security to promise
       strictTransportSecurity: false,
+      // a browser complains of these under a name that is not encrypted
+      crossOriginOpenerPolicy: names.size === 0,
+      originAgentCluster: names.size === 0,
       contentSecurityPolicy: {
         useDefaults: false,
         directives: {

@@ -2,8 +2,12 @@ import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp, HEALTH } from './app.ts';
+import { namesGiven, UNENCRYPTED } from './named.ts';
 
-/** Serves the built application on loopback, at PORT or the usual one and nowhere else: another port is another record. */
+/**
+ * Serves the built application on loopback, at PORT or the usual one and nowhere else: another port is another record. Under
+ * names given with --host it answers the shop's network too, and under those alone.
+ */
 const clientDir = join(dirname(fileURLToPath(import.meta.url)), '../client');
 if (!existsSync(join(clientDir, 'index.html'))) {
   console.error('The application is not built yet. Run: npm run build (npm start does it by itself).');
@@ -19,6 +23,13 @@ if (!(Number.isInteger(port) && port >= 0 && port <= 65535)) {
   console.error(`PORT=${asked ?? ''} is not a port. Right would be a number from 1 to 65535.`);
   process.exit(1);
 }
+
+const named = namesGiven(process.argv.slice(2));
+if (!named.ok) {
+  console.error(named.message);
+  process.exit(1);
+}
+const { names } = named;
 
 /** Whether what holds the port is Gelvin. */
 async function isOurs(): Promise<boolean> {
@@ -43,7 +54,7 @@ async function inUse(): Promise<never> {
   process.exit(1);
 }
 
-const server = createApp(clientDir).listen(port, HOST, (error?: Error) => {
+const server = createApp(clientDir, names).listen(port, names.size === 0 ? HOST : '::', (error?: Error) => {
   if (error) {
     if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') void inUse();
     else {
@@ -55,6 +66,9 @@ const server = createApp(clientDir).listen(port, HOST, (error?: Error) => {
   const address = server.address();
   const got = typeof address === 'object' && address ? address.port : port;
   console.log(`Gelvin is at http://${HOST}:${got}/ (Ctrl C stops it)`);
+  if (names.size === 0) return;
+  for (const name of names) console.log(`and on the network at http://${name}:${got}/`);
+  console.log(UNENCRYPTED);
 });
 const stop = (): void => {
   server.close(() => process.exit(0));

@@ -8,7 +8,7 @@ export const SIFT_WORDS = {
   any: 'any',
   clear: 'Show all',
   states: {
-    all: 'all but those put away',
+    all: 'not put away',
     open: 'in hand',
     again: 'to be looked at again',
     finished: 'finished',

@@ -1,10 +1,10 @@
 import { scaleLinear } from 'd3-scale';
 import type { Lesson } from '../../core/job/lesson.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
-import type { UnitSystem } from '../../core/quantity/units.ts';
+import { toInches, type UnitSystem } from '../../core/quantity/units.ts';
 import { LEARNED_WORDS } from '../../words/learned.ts';
 
-const BOX = { w: 320, h: 220, left: 44, right: 12, top: 12, bottom: 30 };
+const BOX = { w: 320, h: 220, left: 52, right: 12, top: 12, bottom: 30 };
 const low = BOX.h - BOX.bottom;
 const right = BOX.w - BOX.right;
 
@@ -14,8 +14,11 @@ export function LessonsPlot({ lessons, unit }: { readonly lessons: readonly Less
   const x = scaleLinear([0, most], [BOX.left, right]).nice(5);
   const y = scaleLinear(x.domain(), [low, BOX.top]);
   const inOrder = lessons.toSorted((a, b) => (a.at < b.at ? -1 : 1));
+  // the scale's own round numbers are those of the unit at hand
+  const inUnit = (mm: number): number => (unit === 'mm' ? mm : toInches(mm));
   const beyond = inOrder.map((l) => l.beyondMm);
-  const by = scaleLinear([Math.min(0, ...beyond), Math.max(0.05, ...beyond) * 1.1], [low, BOX.top]).nice(4);
+  const shown = beyond.map(inUnit);
+  const by = scaleLinear([Math.min(0, ...shown), Math.max(inUnit(0.05), ...shown) * 1.1], [low, BOX.top]).nice(4);
   const slot = scaleLinear([-0.5, inOrder.length - 0.5], [BOX.left, right]);
   const text = { fontSize: 11, fill: 'var(--ink2)' } as const;
   return (
@@ -62,14 +65,14 @@ export function LessonsPlot({ lessons, unit }: { readonly lessons: readonly Less
             <g key={t}>
               <path d={`M${BOX.left} ${by(t)}h-5`} stroke="var(--edge)" />
               <text x={BOX.left - 8} y={by(t) + 4} textAnchor="end" {...text}>
-                {lengthText(t, unit, { ...FINE, bare: true })}
+                {by.tickFormat(4)(t)}
               </text>
             </g>
           ))}
           {inOrder.map((l, i) => (
             <g key={i}>
-              <path d={`M${slot(i)} ${by(0)}V${by(l.beyondMm)}`} stroke="var(--blue)" strokeWidth="3" />
-              <circle cx={slot(i)} cy={by(l.beyondMm)} r="5" fill="var(--blue)" />
+              <path d={`M${slot(i)} ${by(0)}V${by(inUnit(l.beyondMm))}`} stroke="var(--blue)" strokeWidth="3" />
+              <circle cx={slot(i)} cy={by(inUnit(l.beyondMm))} r="5" fill="var(--blue)" />
               <text x={slot(i)} y={low + 18} textAnchor="middle" {...text}>
                 {l.at.slice(0, 7)}
               </text>

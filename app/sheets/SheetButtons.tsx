@@ -25,7 +25,7 @@ export function SheetButtons({ id, drawn = false }: { readonly id: SheetId; read
     <div className="flex flex-wrap gap-2">
       <Link
         to={`/jobs/${job.id}/paper?sheets=${id}`}
-        className="inline-flex min-h-12 items-center gap-2 rounded-[4px] border border-edge bg-panel px-4 font-semibold hover:bg-bluesoft"
+        className="key inline-flex min-h-12 items-center gap-2 rounded-[4px] px-4"
       >
         <Printer aria-hidden size={18} /> On paper
       </Link>

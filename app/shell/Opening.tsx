@@ -2,6 +2,9 @@ import { useEffect, useState, useSyncExternalStore, type ReactNode } from 'react
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { storageText } from '../../words/storage.ts';
 import { routes } from '../routes.tsx';
+import { DropSaid } from './DropSaid.tsx';
+import { PlainAddress } from './PlainAddress.tsx';
+import { listenForDrops } from './drops.ts';
 import { db, loadAll } from '../storage/db.ts';
 import { emptyShop } from '../../core/job/create.ts';
 import { fetchDemo } from '../storage/demo.ts';
@@ -74,6 +77,7 @@ export function Opening() {
   const theme = useAppSelector((s) => s.work.shop?.present.settings.theme ?? 'auto');
   useTheme(theme);
   useEffect(beginOpening, []);
+  useEffect(() => listenForDrops((path) => void router?.navigate(path)), []);
   switch (state.kind) {
     case 'opening':
       return (
@@ -154,7 +158,9 @@ export function Opening() {
               </Note>
             </div>
           )}
+          <PlainAddress />
           <RouterProvider router={router} />
+          <DropSaid />
         </>
       );
   }

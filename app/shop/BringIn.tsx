@@ -1,3 +1,4 @@
+import { newId } from '../ui/newId.ts';
 import { useEffect, useState } from 'react';
 import { besides, comingOf, shopMerged, type Choice, type Coming } from '../../core/formats/merge.ts';
 import type { Imported } from '../../core/formats/documents.ts';
@@ -54,7 +55,7 @@ export function BringIn({ brought, whole, onDone, replaced, merged, onJobs }: Pr
         await putJobs([c.job]);
         continue;
       }
-      const copy = besides(c.job, besideTitle(c.job.title), () => crypto.randomUUID());
+      const copy = besides(c.job, besideTitle(c.job.title), () => newId());
       const own = new Map(
         [...copy.pictures].flatMap(([was, is]) => (pictures.has(was) ? [[is, pictures.get(was)] as const] : [])),
       );

@@ -1,3 +1,4 @@
+import { newId } from '../ui/newId.ts';
 import { Trash2 } from 'lucide-react';
 import { parseUncertaintyDeg } from '../../core/lathe/typed.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
@@ -73,7 +74,7 @@ export function Gauges() {
                     'add an instrument',
                     (d) =>
                       void d.instruments.push({
-                        id: crypto.randomUUID().slice(0, 8),
+                        id: newId().slice(0, 8),
                         name: `New for ${kind}`,
                         measures: kind,
                         uncertainty: kind === 'angle' ? 1 : kind === 'taper' ? 0.004 : 0.02,

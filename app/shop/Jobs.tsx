@@ -83,15 +83,17 @@ export function Jobs() {
           <FirstVisit onDone={refresh} />
         </Suspense>
       )}
-      <input
-        type="search"
-        aria-label="Find a job"
-        placeholder="Find: a customer, 1.492, buttress, the long bed"
-        value={sought}
-        onChange={(e) => setSought(e.target.value)}
-        className={`${inputClass} max-w-md font-sans tracking-normal`}
-      />
-      {rows && rows.length > 0 && <SiftBar rows={rows} sift={sift} onSift={setSift} />}
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <input
+          type="search"
+          aria-label="Find a job"
+          placeholder="Find: a customer, 1.492, buttress, the long bed"
+          value={sought}
+          onChange={(e) => setSought(e.target.value)}
+          className={`${inputClass} min-w-64 max-w-md flex-1 font-sans tracking-normal`}
+        />
+        {rows && rows.length > 0 && <SiftBar rows={rows} sift={sift} onSift={setSift} />}
+      </div>
       {failed !== null && (
         <Note tone="wrong">
           <p>{failed}</p>

@@ -1,3 +1,4 @@
+import { newId } from '../ui/newId.ts';
 import { Plus } from 'lucide-react';
 import { Link, useNavigate } from 'react-router';
 import { newLathe } from '../../core/lathe/create.ts';
@@ -14,7 +15,7 @@ export function Lathes() {
   const system = useSystem();
   const navigate = useNavigate();
   const add = (): void => {
-    const id = crypto.randomUUID().slice(0, 8);
+    const id = newId().slice(0, 8);
     editShop('add a lathe', (d) => void d.lathes.push(newLathe(id)));
     void navigate(`/lathes/${id}`);
   };

@@ -1,24 +1,22 @@
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { offlineState, onOffline } from '../offline/register.ts';
-import { Download, Upload } from 'lucide-react';
 import { emptyShop } from '../../core/job/create.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
+import { isPlainAddress } from '../shell/PlainAddress.tsx';
+import { PLAIN_ADDRESS } from '../../words/network.ts';
 import { roomText, storageText } from '../../words/storage.ts';
-import { loadAll, replaceAll } from '../storage/db.ts';
+import { replaceAll } from '../storage/db.ts';
 import { askToKeep, isKept, roomHere, type Room } from '../storage/persist.ts';
-import { exportShop, exportShopPack, readFile, type Brought } from '../storage/files.ts';
 import { allSaved, channel, editShop, jobClosed, openShop, recorder, useAppDispatch, useShop } from '../store/store.ts';
-import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
+import { Button, Choice, Panel } from '../ui/controls.tsx';
 import { dropDrafts } from '../ui/drafts.ts';
 import { TextField } from '../ui/fields.tsx';
-import { BringIn } from './BringIn.tsx';
+import { BackupPanel } from './BackupPanel.tsx';
 import { Page } from './Page.tsx';
 
 export function Settings() {
   const shop = useShop();
   const dispatch = useAppDispatch();
-  const picker = useRef<HTMLInputElement>(null);
-  const [brought, setBrought] = useState<Brought | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const { settings } = shop;
@@ -39,16 +37,6 @@ export function Settings() {
     recorder.openedJob(null, null);
     channel.say({ what: 'all' });
   };
-  const exported = (
-    write: (shop: Shop, jobs: readonly Job[], others: readonly unknown[]) => void | Promise<void>,
-  ): void =>
-    whole('Not exported', async () => {
-      const { jobs, others } = await loadAll();
-      await write(shop, jobs, others);
-      return others.length === 0
-        ? `Exported ${jobs.length} jobs.`
-        : `Exported ${jobs.length} jobs, and ${others.length} set aside (damaged, newer, or as they were before a repair) apart from them.`;
-    });
   const startOver = (demo: boolean): void =>
     whole('Nothing has changed', async () => {
       const { demoJobs, demoShop } = await import('../../demo/index.ts');
@@ -121,60 +109,7 @@ export function Settings() {
             />
           </div>
         </Panel>
-        <Panel title="Backup">
-          <div className="grid gap-3">
-            <p className="text-ink2">
-              Everything is kept in this browser. A file is yours to keep elsewhere: the shop with all its jobs and
-              pictures in one pack, readable without Gelvin too, or one job.
-            </p>
-            <Button onClick={() => exported(exportShopPack)}>
-              <Download aria-hidden size={18} /> Export the whole shop
-            </Button>
-            <Button tone="quiet" onClick={() => exported(exportShop)}>
-              without pictures, as one JSON document
-            </Button>
-            <input
-              ref={picker}
-              type="file"
-              accept=".json,.zip,application/json,application/zip"
-              className="sr-only"
-              tabIndex={-1}
-              aria-label="File to bring in"
-              onChange={(e) => {
-                const file = e.target.files?.[0];
-                e.target.value = '';
-                setSaid(null);
-                setFailed(null);
-                if (file)
-                  readFile(file).then(setBrought, (err: unknown) =>
-                    setFailed(`The file could not be read: ${storageText(err)}.`),
-                  );
-              }}
-            />
-            <Button onClick={() => picker.current?.click()}>
-              <Upload aria-hidden size={18} /> Bring in a file
-            </Button>
-            {brought && (
-              <BringIn
-                key={String(brought.file.ok)}
-                brought={brought}
-                whole={whole}
-                onDone={() => setBrought(null)}
-                replaced={replaced}
-                merged={(next) =>
-                  editShop('bring in lathes, instruments and pins', (d) => void Object.assign(d, structuredClone(next)))
-                }
-                onJobs={() => channel.say({ what: 'all' })}
-              />
-            )}
-            {failed !== null && <Note tone="wrong">{failed}</Note>}
-            {said !== null && (
-              <div role="status">
-                <Note tone="right">{said}</Note>
-              </div>
-            )}
-          </div>
-        </Panel>
+        <BackupPanel whole={whole} replaced={replaced} failed={failed} said={said} />
         <Kept />
         <Panel title="Start over">
           <div className="flex flex-wrap gap-2">
@@ -244,6 +179,11 @@ function Kept() {
           ? 'No copy of Gelvin for work without its server is kept here yet: it comes when a page is loaded from it.'
           : 'A copy of Gelvin is kept in this browser: it works also with its server stopped and the network off.'}
       </p>
+      {isPlainAddress() && (
+        <p className="mt-2">
+          {PLAIN_ADDRESS.long} {PLAIN_ADDRESS.own}
+        </p>
+      )}
       {room && <p className="mt-2">{roomText(room)}</p>}
       {kept !== true && (
         <Button className="mt-2" onClick={() => void askToKeep().then(setKept, () => setKept(null))}>

@@ -26,7 +26,12 @@ describe('one search over jobs, readings, lathes and notes', () => {
     const lathe = shop.lathes.find((l) => l.id === 'lathe-bess')?.name ?? '';
     const all = titles(lathe);
     expect(all.length).toBeGreaterThan(0);
-    expect(titles(`${lathe} sluice`)).toEqual(['Sluice-gate spindle']);
+    expect(titles(`${lathe} sluice`).toSorted()).toEqual([
+      'Sluice-gate spindle',
+      'Sluice-gate spindle, the first',
+      'Sluice-gate spindle, the fourth',
+      'Sluice-gate spindle, the third',
+    ]);
     expect(titles('sluice boatyard')).toEqual([]);
   });
   test('by a note for the next time', () => {

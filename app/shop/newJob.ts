@@ -1,3 +1,4 @@
+import { newId } from '../ui/newId.ts';
 import { newJob } from '../../core/job/create.ts';
 import { againFrom } from '../../core/job/again.ts';
 import { makeOf } from '../../core/job/made.ts';
@@ -9,7 +10,7 @@ import { channel } from '../store/store.ts';
 /** Begins a job in the record. @param cameIn what is on the bench @returns its identity */
 export async function beginJob(cameIn: Job['intake']['cameIn'] = 'screw'): Promise<string> {
   const job = newJob(
-    crypto.randomUUID(),
+    newId(),
     `Job of ${new Date().toLocaleDateString(undefined, { dateStyle: 'medium' })}`,
     new Date(),
   );
@@ -21,7 +22,7 @@ export async function beginJob(cameIn: Job['intake']['cameIn'] = 'screw'): Promi
 
 /** Begins a job from another one, as it stands. @returns its identity */
 export async function beginAgain(job: Job): Promise<string> {
-  const again = againFrom(job, againTitle(job.title), crypto.randomUUID(), new Date());
+  const again = againFrom(job, againTitle(job.title), newId(), new Date());
   await putJobs([again]);
   channel.say({ what: 'job', id: again.id, rev: 1 });
   return again.id;

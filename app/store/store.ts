@@ -1,3 +1,4 @@
+import { newId } from '../ui/newId.ts';
 import { configureStore, createSlice, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { storableShop } from '../../core/formats/checkShop.ts';
@@ -133,7 +134,7 @@ export function openJob(job: Job, past: History<Job>['past'], rev: number | null
   store.dispatch(jobOpened({ job, past }));
 }
 
-const made = (): Made => ({ id: crypto.randomUUID().slice(0, 8), at: new Date().toISOString() });
+const made = (): Made => ({ id: newId().slice(0, 8), at: new Date().toISOString() });
 
 /**
  * Does one act in memory and hands it to the recorder. What the record could not keep is refused here, where it was typed:

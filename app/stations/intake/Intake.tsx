@@ -6,6 +6,7 @@ import type { Job } from '../../../core/job/schema.ts';
 import { CAME_IN, HAZARDS, MADE, ORIGINS, toMakeText, USES, WANTED } from '../../../words/intake.ts';
 import { CameInDrawing } from '../../drawing/CameIn.tsx';
 import { DyeCoat } from '../../drawing/Plate.tsx';
+import { Photos } from '../../photos/Photos.tsx';
 import { useJobView } from '../../shell/jobContext.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { act, useSystem } from '../../store/store.ts';
@@ -33,6 +34,7 @@ export function Intake() {
           />
           <TextField label="Customer" value={job.customer} onCommit={(t) => act({ do: 'setIntake', customer: t })} />
           <TextField label="Note" lines={3} value={intake.note} onCommit={(t) => act({ do: 'setIntake', note: t })} />
+          <Photos of="the part" />
         </div>
       }
     >

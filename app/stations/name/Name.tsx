@@ -34,12 +34,14 @@ export function Name() {
       lead="Which thread it is, how sure that is, and why."
       canSettle={false}
       fill={!special}
+      toRead={special !== undefined}
       drawnFirst
       acts={
         <>
           {rankingFailed !== null && (
             <Note tone="wrong">The weighing failed: {rankingFailed}. Change a reading to try again.</Note>
           )}
+          {!job.name && <MadeBefore />}
           <section aria-label="Likeliest first" aria-busy={rankingPending} className="border-t border-line pt-2">
             <p className="flex justify-between text-sm text-ink2" role="status">
               <span className="font-semibold">Likeliest first</span>
@@ -59,7 +61,7 @@ export function Name() {
             </ol>
             {job.readings.length === 0 && <p className="text-ink2">Take a diameter and a pitch in Read first.</p>}
           </section>
-          <MadeBefore />
+          {job.name && <MadeBefore />}
           <NextReading heading />
           <Overrule />
         </>

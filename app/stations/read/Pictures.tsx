@@ -1,8 +1,7 @@
 import { Camera, Trash2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { loadPicture } from '../../storage/db.ts';
+import { usePictureUrl } from '../../photos/usePictureUrl.ts';
 import { act } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 
@@ -20,10 +19,11 @@ export function PictureButton() {
 export function Pictures() {
   const { job } = useJobView();
   const navigate = useNavigate();
-  if (job.pictures.length === 0) return null;
+  const pictures = job.pictures.filter((p) => p.shadow !== undefined);
+  if (pictures.length === 0) return null;
   return (
     <ul aria-label="Pictures" className="mt-3 grid gap-2">
-      {job.pictures.map((p) => {
+      {pictures.map((p) => {
         const n = job.readings.filter((r) => r.picture === p.id).length;
         return (
           <li key={p.id} className="flex items-center gap-2 border-t border-line pt-2">
@@ -52,23 +52,7 @@ export function Pictures() {
 }
 
 function Thumbnail({ id }: { readonly id: string }) {
-  const [url, setUrl] = useState<string | null>(null);
-  useEffect(() => {
-    let current = true;
-    let made: string | null = null;
-    loadPicture(id).then(
-      (blob) => {
-        if (!blob || !current) return;
-        made = URL.createObjectURL(blob);
-        setUrl(made);
-      },
-      () => undefined,
-    );
-    return () => {
-      current = false;
-      if (made) URL.revokeObjectURL(made);
-    };
-  }, [id]);
+  const url = usePictureUrl(id);
   return url ? (
     <img src={url} alt="" className="h-12 w-16 shrink-0 rounded-[3px] border border-edge object-cover" />
   ) : (

@@ -13,6 +13,8 @@ import { useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Panel } from '../../ui/controls.tsx';
 import { TextField } from '../../ui/fields.tsx';
+import { HandOverButton } from '../../handover/HandOver.tsx';
+import { Photos } from '../../photos/Photos.tsx';
 import { exportJob, exportJobPack } from '../../storage/files.ts';
 import { storageText } from '../../../words/storage.ts';
 import { beginAgain } from '../../shop/newJob.ts';
@@ -54,10 +56,11 @@ export function Record() {
           <div className="flex flex-wrap gap-2">
             <Link
               to={`/jobs/${job.id}/paper`}
-              className="inline-flex min-h-12 items-center gap-2 rounded-[4px] border border-edge bg-panel px-4 hover:bg-bluesoft"
+              className="key inline-flex min-h-12 items-center gap-2 rounded-[4px] px-4"
             >
               <Printer aria-hidden size={18} /> On paper
             </Link>
+            <HandOverButton job={job} />
             <Again />
             <Button onClick={() => void exportJobPack(job).catch(() => exportJob(job))}>
               <Download aria-hidden size={18} /> Export this job{' '}
@@ -100,6 +103,9 @@ export function Record() {
               </div>
             ))}
         </dl>
+      </Panel>
+      <Panel>
+        <Photos of="what was made" all />
       </Panel>
       <Ledger readOnly />
       {job.intake.hazards.length > 0 && <p>Duties with rules of their own: {job.intake.hazards.join(', ')}.</p>}

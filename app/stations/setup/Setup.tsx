@@ -3,6 +3,7 @@ import { settingsOf } from '../../../core/job/settings.ts';
 import { setupOf } from '../../../core/job/setupView.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { settingFigure, settingWords } from '../../../words/settings.ts';
+import { Photos } from '../../photos/Photos.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
 import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
@@ -37,7 +38,12 @@ export function Setup() {
       station="setup"
       lead="Tool, blank, holding and speed, before any metal is cut."
       drawnFirst
-      acts={<NextSetting />}
+      acts={
+        <>
+          <NextSetting />
+          <Photos of="the set-up" />
+        </>
+      }
     >
       <Tabs
         label="What is set up"

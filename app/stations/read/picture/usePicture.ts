@@ -1,3 +1,4 @@
+import { newId } from '../../../ui/newId.ts';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { leastWorn } from '../../../../core/job/special.ts';
 import type { Picture, ShadowTaken } from '../../../../core/job/schema.ts';
@@ -203,7 +204,7 @@ export function usePicture(kept: Picture | null, aim: Aim): PictureView {
       if (!KINDS.includes(blob.type)) return setFailed({ kind: 'no-picture' });
       const next = { ...shadow, shown: {}, ...(scale === undefined ? {} : { scale }) };
       setShadowState(next);
-      void lay(crypto.randomUUID(), blob, name, next);
+      void lay(newId(), blob, name, next);
     },
     stop: () => {
       run.current += 1;

@@ -1,0 +1,22 @@
+/** What is said where a job is handed to another device. */
+export const HAND_WORDS = {
+  give: 'Hand it over',
+  title: 'Hand it over to another screen',
+  lead: 'On the other device: Settings & backup, \u201cTake a job over from a screen\u201d, and hold its camera to these. Its pictures do not come along; they go by file.',
+  tooLarge: 'This job is too large for codes: export it, and bring the file in there.',
+  code: (i: number, n: number): string => `Code ${i} of ${n}`,
+  back: 'The one before',
+  next: 'The next',
+  run: 'Go through them',
+  hold: 'Hold this one',
+  take: 'Take a job over from a screen',
+  takeTitle: 'Take a job over',
+  takeLead: 'Hold the camera to the codes on the other screen, one after another, in any order.',
+  none: 'No code of Gelvin was seen yet.',
+  seen: (n: number, of: number): string => `${n} of ${of} codes seen.`,
+  noCamera: (why: string): string => `The camera gives no picture: ${why}. Photos of the codes do as well.`,
+  photos: 'Photos of the codes',
+  nothing: 'In that picture no code was found.',
+  broken: (why: string): string => `What was seen is not whole: ${why}. Begin again.`,
+  close: 'Close',
+} as const;

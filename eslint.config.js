@@ -12,7 +12,7 @@ export default defineConfig(
     extends: [tseslint.configs.recommendedTypeChecked],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }],
       '@typescript-eslint/consistent-type-imports': 'error',
     },
   },
@@ -22,6 +22,29 @@ export default defineConfig(
     languageOptions: { globals: globals.browser },
     rules: {
       'react-hooks/incompatible-library': 'off',
+      // these pack and unpack in workers made from text, which the content policy forbids: they never answer
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: 'fflate',
+              importNames: [
+                'zip',
+                'unzip',
+                'zlib',
+                'unzlib',
+                'gzip',
+                'gunzip',
+                'deflate',
+                'inflate',
+                'AsyncZipDeflate',
+                'AsyncUnzipInflate',
+              ],
+            },
+          ],
+        },
+      ],
       // the React compiler is not used here
       'react-hooks/preserve-manual-memoization': 'off',
     },

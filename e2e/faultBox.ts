@@ -71,6 +71,7 @@ export const inRecord = <T>(page: Page, what: string, arg: unknown = null): Prom
         if (code === 'put') await ask(tx.objectStore(o.table).put(o.value));
         if (code === 'putAll') for (const v of o.values ?? []) tx.objectStore(o.table).put(v);
         if (code === 'delete') await ask(tx.objectStore(o.table).delete(o.key ?? ''));
+        if (code === 'keys') out = await ask(tx.objectStore(o.table).getAllKeys());
         if (code === 'count') out = await ask(tx.objectStore(o.table).count());
         await done;
         return out as T;

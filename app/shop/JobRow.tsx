@@ -98,6 +98,7 @@ function GoodRow({
             .filter(Boolean)
             .join(', ')}
         </span>
+        {row.archived === true && <span className="block text-sm text-ink2">put away</span>}
         {why !== null && <span className="block text-sm">{why}</span>}
         {line?.chain !== undefined && <ChainBar chain={line.chain} />}
       </span>

@@ -1,7 +1,6 @@
 import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { foundText } from '../../words/found.ts';
 import { SIFT_WORDS } from '../../words/sift.ts';
 import { storageText } from '../../words/storage.ts';
 import { loadRows, removedJobs, type Removed } from '../storage/db.ts';
@@ -10,11 +9,11 @@ import { allSaved, channel, useShop } from '../store/store.ts';
 import { Button, Note, Panel } from '../ui/controls.tsx';
 import { inputClass } from '../ui/inputClass.ts';
 import { useKeys } from '../ui/keys.ts';
-import type { Finder } from './finding.ts';
 import { firstVisit } from './first.ts';
 import { JobRow } from './JobRow.tsx';
 import { Page } from './Page.tsx';
 import { SiftBar } from './SiftBar.tsx';
+import { useFound } from './useFound.ts';
 import { isSifted, sifted, UNSIFTED } from './sifting.ts';
 
 /** Fetched only by who comes for the first time. */
@@ -64,7 +63,7 @@ export function Jobs() {
   const keys = useMemo(() => ({ n: create }), [create]);
   useKeys(keys);
   const wanted = useDeferredValue(sought);
-  const { found: ranked, why } = useFound(rows, wanted);
+  const { found: ranked, why, prepare } = useFound(rows, wanted);
   const [sift, setSift] = useState(UNSIFTED);
   const seeking = wanted.trim() !== '';
   const found = useMemo(() => ranked && sifted(ranked, sift, seeking), [ranked, sift, seeking]);
@@ -89,6 +88,7 @@ export function Jobs() {
           aria-label="Find a job"
           placeholder="Find: a customer, 1.492, buttress, the long bed"
           value={sought}
+          onFocus={() => void prepare().catch(() => undefined)}
           onChange={(e) => setSought(e.target.value)}
           className={`${inputClass} min-w-64 max-w-md flex-1 font-sans tracking-normal`}
         />
@@ -140,36 +140,6 @@ interface ListProps {
   /** Why a row was found, by its identity. */
   readonly why: ReadonlyMap<string, string>;
   readonly onChanged: () => void;
-}
-
-/** Rows that have all the words sought, the best first; until the index is there those that have them letter by letter. */
-function useFound(rows: readonly Row[] | null, sought: string) {
-  const { lathes } = useShop();
-  const [finder, setFinder] = useState<{ readonly of: readonly Row[]; readonly it: Finder } | null>(null);
-  const seeking = sought.trim() !== '';
-  useEffect(() => {
-    if (!seeking || !rows) return;
-    let current = true;
-    import('./finding.ts').then(
-      ({ finderOf }) => {
-        if (current) setFinder({ of: rows, it: finderOf(rows, (id) => lathes.find((l) => l.id === id)?.name ?? '') });
-      },
-      () => undefined, // letter by letter does, too
-    );
-    return () => {
-      current = false;
-    };
-  }, [seeking, rows, lathes]);
-  return useMemo(() => {
-    const none = new Map<string, string>();
-    if (!rows || !seeking) return { found: rows ?? undefined, why: none };
-    if (finder?.of !== rows) {
-      const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-      return { found: rows.filter((r) => words.every((w) => r.find.includes(w))), why: none };
-    }
-    const hits = finder.it.find(sought);
-    return { found: hits.map((h) => h.row), why: new Map(hits.map((h) => [h.row.id, foundText(h.why)])) };
-  }, [rows, sought, seeking, finder]);
 }
 
 /** Few rows are a plain list; of many only those in sight are drawn. */

@@ -1,12 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { rowOf } from '../storage/rows.ts';
-import { finderOf } from './finding.ts';
+import { docsOf, finderOf } from './finding.ts';
 
 const shop = demoShop();
 const rows = demoJobs().map((doc, i) => rowOf(doc.id, doc, { state: 'good', doc }, i, null));
-const { find } = finderOf(rows, (id) => shop.lathes.find((l) => l.id === id)?.name ?? '');
-const titles = (sought: string): string[] => find(sought).map((f) => f.row.title);
+const { find } = finderOf(docsOf(rows, (id) => shop.lathes.find((l) => l.id === id)?.name ?? ''));
+const titleOf = (id: string): string => rows.find((r) => r.id === id)?.title ?? '';
+const titles = (sought: string): string[] => find(sought).map((f) => titleOf(f.id));
 
 describe('one search over jobs, readings, lathes and notes', () => {
   test('by a word of its title or its customer, also mistyped', () => {
@@ -16,7 +17,7 @@ describe('one search over jobs, readings, lathes and notes', () => {
   });
   test('by a figure that was read, and it says so', () => {
     const [first] = find('49.8');
-    expect(first?.row.title).toBe('Cider-press screw');
+    expect(titleOf(first?.id ?? '')).toBe('Cider-press screw');
     expect(first?.why).toContainEqual({ word: '49.8', in: ['read'] });
   });
   test('a figure is never taken for a near one', () => {

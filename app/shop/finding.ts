@@ -3,11 +3,13 @@ import type { JobRow } from '../storage/rows.ts';
 
 /** In what of a job a word was found. */
 export type FoundIn = 'title' | 'customer' | 'thread' | 'read' | 'lathe' | 'notes';
-export interface Found {
-  readonly row: JobRow;
-  /** Words of the job that matched, with where they stand; none: nothing was sought. */
+export interface Hit {
+  readonly id: string;
+  /** Words of the job that matched, with where they stand. */
   readonly why: readonly { readonly word: string; readonly in: readonly FoundIn[] }[];
 }
+/** What of a job is sought in. */
+export type FindDoc = Readonly<Record<FoundIn | 'id', string>>;
 
 const FIELDS: readonly FoundIn[] = ['title', 'customer', 'thread', 'read', 'lathe', 'notes'];
 /** Words that say nothing of a job. */
@@ -37,29 +39,31 @@ const words = (text: string): string[] =>
 const isFigure = (w: string): boolean => /\d/.test(w);
 
 export interface Finder {
-  readonly find: (sought: string) => readonly Found[];
+  /** The best first. */
+  readonly find: (sought: string) => readonly Hit[];
 }
 
-/** An index over the rows of the list. @param lathe name of a lathe by its identity */
-export function finderOf(rows: readonly JobRow[], lathe: (id: string) => string): Finder {
-  const index = new MiniSearch<Record<FoundIn | 'id', string>>({
+/** What of the rows of the list is sought in. @param lathe name of a lathe by its identity */
+export const docsOf = (rows: readonly JobRow[], lathe: (id: string) => string): FindDoc[] =>
+  rows.map((r) => ({
+    id: r.id,
+    title: r.title,
+    customer: r.customer,
+    thread: r.thread ?? '',
+    read: r.seek ?? '',
+    lathe: r.lathe ? lathe(r.lathe) : '',
+    notes: r.notes ?? r.find,
+  }));
+
+/** An index over jobs. */
+export function finderOf(docs: readonly FindDoc[]): Finder {
+  const index = new MiniSearch<FindDoc>({
     fields: [...FIELDS],
     tokenize: words,
     processTerm: (w) => w,
     searchOptions: { boost: { title: 3, thread: 3, customer: 2 } },
   });
-  const byId = new Map(rows.map((r) => [r.id, r]));
-  index.addAll(
-    rows.map((r) => ({
-      id: r.id,
-      title: r.title,
-      customer: r.customer,
-      thread: r.thread ?? '',
-      read: r.seek ?? '',
-      lathe: r.lathe ? lathe(r.lathe) : '',
-      notes: r.notes ?? r.find,
-    })),
-  );
+  index.addAll(docs);
   return {
     find: (sought) =>
       index
@@ -68,10 +72,9 @@ export function finderOf(rows: readonly JobRow[], lathe: (id: string) => string)
           prefix: true,
           fuzzy: (w) => (isFigure(w) || w.length < 4 ? false : w.length < 8 ? 1 : 2),
         })
-        .flatMap((hit) => {
-          const row = byId.get(String(hit.id));
-          const why = Object.entries(hit.match).map(([word, fields]) => ({ word, in: fields as FoundIn[] }));
-          return row ? [{ row, why }] : [];
-        }),
+        .map((hit) => ({
+          id: String(hit.id),
+          why: Object.entries(hit.match).map(([word, fields]) => ({ word, in: fields as FoundIn[] })),
+        })),
   };
 }

@@ -1,58 +1,82 @@
-import { strFromU8, strToU8, unzip, zip, type AsyncZippable } from 'fflate';
+import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { unparse } from 'papaparse';
 import { listsOf } from '../../core/formats/lists.ts';
 import { writeBackup, writeJob } from '../../core/formats/write.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import { PACK_NOTE } from '../../words/pack.ts';
 import { db } from './db.ts';
+import { crc32, sumsOf } from './zipSums.ts';
 
 /** Kinds of pictures by what their files are called. */
 const ENDINGS: Readonly<Record<string, string>> = { 'image/png': 'png', 'image/jpeg': 'jpg', 'image/webp': 'webp' };
 const typeOf = (name: string): string =>
   Object.keys(ENDINGS).find((t) => name.endsWith(`.${ENDINGS[t] ?? ''}`)) ?? 'application/octet-stream';
 
-const zipped = (files: AsyncZippable): Promise<Blob> =>
-  new Promise((done, failed) =>
-    zip(files, (e, data) => (e ? failed(e) : done(new Blob([data], { type: 'application/zip' })))),
-  );
+/** One file of a pack; `packed`: it is small already, and packed as it is. */
+interface Part {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+  readonly packed?: true;
+}
+const text = (name: string, of: string): Part => ({ name, bytes: strToU8(of) });
 
-/** The pictures of jobs that are in this browser, by their names in a pack; a picture is packed as it is, it is small already. */
-async function picturesOf(jobs: readonly Job[]): Promise<AsyncZippable> {
-  const files: AsyncZippable = {};
-  const ids = jobs.flatMap((j) => j.pictures.map((p) => p.id));
-  for (const stored of await db.pictures.bulkGet(ids)) {
+/**
+ * Files as one zip, one after another, so that the page is drawn between them and no more than one lies in memory. What packs
+ * in workers of its own makes them from text, which the content policy forbids: it would wait for ever.
+ */
+async function zipped(parts: Iterable<Part> | AsyncIterable<Part>): Promise<Blob> {
+  const chunks: BlobPart[] = [];
+  let failed: Error | null = null;
+  const zip = new Zip((e, chunk) => {
+    if (e) failed = e;
+    else chunks.push(chunk);
+  });
+  for await (const { name, bytes, packed } of parts) {
+    const file = packed ? new ZipPassThrough(name) : new ZipDeflate(name, { level: 6 });
+    zip.add(file);
+    file.push(bytes, true);
+    await new Promise((next) => setTimeout(next));
+  }
+  zip.end();
+  if (failed !== null) throw failed as Error;
+  return new Blob(chunks, { type: 'application/zip' });
+}
+
+/** The pictures of jobs that are in this browser, by their names in a pack. */
+async function* picturesOf(jobs: readonly Job[]): AsyncGenerator<Part> {
+  for (const id of jobs.flatMap((j) => j.pictures.map((p) => p.id))) {
+    const stored = await db.pictures.get(id);
     if (!stored) continue;
     const bytes = new Uint8Array(await stored.blob.arrayBuffer());
-    files[`pictures/${stored.id}.${ENDINGS[stored.blob.type] ?? 'bin'}`] = [bytes, { level: 0 }];
+    yield { name: `pictures/${stored.id}.${ENDINGS[stored.blob.type] ?? 'bin'}`, bytes, packed: true };
   }
-  return files;
 }
 
 /** A job with its pictures. */
-export const packJob = async (job: Job): Promise<Blob> =>
-  zipped({
-    'job.gelvin.json': strToU8(writeJob(job)),
-    'read-me.txt': strToU8(PACK_NOTE),
-    ...(await picturesOf([job])),
-  });
+export const packJob = (job: Job): Promise<Blob> =>
+  zipped(
+    (async function* () {
+      yield text('job.gelvin.json', writeJob(job));
+      yield text('read-me.txt', PACK_NOTE);
+      yield* picturesOf([job]);
+    })(),
+  );
 
 /** The whole shop: one document that brings it back, lists for a spreadsheet, its pictures; what was set aside, as it was found. */
-export async function packShop(shop: Shop, jobs: readonly Job[], others: readonly unknown[]): Promise<Blob> {
-  const lists = Object.fromEntries(
-    listsOf(shop, jobs).map((l) => [
-      `${l.name}.csv`,
-      // a byte order mark tells a spreadsheet that it is no old code page
-      strToU8(`\ufeff${unparse({ fields: [...l.columns], data: l.rows.map((r) => [...r]) })}\r\n`),
-    ]),
+export const packShop = (shop: Shop, jobs: readonly Job[], others: readonly unknown[]): Promise<Blob> =>
+  zipped(
+    (async function* () {
+      yield text('shop.gelvin.json', writeBackup(shop, jobs));
+      yield text('read-me.txt', PACK_NOTE);
+      for (const l of listsOf(shop, jobs)) {
+        const rows = unparse({ fields: [...l.columns], data: l.rows.map((r) => [...r]) });
+        // a byte order mark tells a spreadsheet that it is no old code page
+        yield text(`${l.name}.csv`, `\ufeff${rows}\r\n`);
+      }
+      if (others.length > 0) yield text('set-aside.json', `${JSON.stringify(others, null, 2)}\n`);
+      yield* picturesOf(jobs);
+    })(),
   );
-  return zipped({
-    'shop.gelvin.json': strToU8(writeBackup(shop, jobs)),
-    'read-me.txt': strToU8(PACK_NOTE),
-    ...lists,
-    ...(others.length > 0 ? { 'set-aside.json': strToU8(`${JSON.stringify(others, null, 2)}\n`) } : {}),
-    ...(await picturesOf(jobs)),
-  });
-}
 
 /** What a file holds: the text of its document, and the pictures beside it, by identity. */
 export interface Unpacked {
@@ -68,20 +92,20 @@ export async function unpacked(file: Blob): Promise<Unpacked> {
   // "PK": a zip
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) return { text: strFromU8(bytes), pictures: new Map() };
   let sum = 0;
-  const files = await new Promise<Record<string, Uint8Array>>((done, failed) =>
-    unzip(
-      bytes,
-      { filter: (f) => /(?:\.gelvin\.json|^pictures\/[^/]+)$/.test(f.name) && (sum += f.originalSize) <= MOST_BYTES },
-      (e, data) => (e ? failed(e) : done(data)),
-    ),
-  );
+  const files = unzipSync(bytes, {
+    filter: (f) => /(?:\.gelvin\.json|^pictures\/[^/]+)$/.test(f.name) && (sum += f.originalSize) <= MOST_BYTES,
+  });
+  // a number that came to harm may still be a number: what does not sum up is not opened
+  const sums = sumsOf(bytes);
+  for (const [name, data] of Object.entries(files))
+    if (sums.get(name) !== crc32(data)) throw new Error(`${name} in it came to harm`);
   const document = Object.keys(files).find((n) => n.endsWith('.gelvin.json'));
   if (document === undefined) throw new Error('the pack holds no job and no shop');
   const pictures = Object.entries(files)
     .filter(([name]) => name.startsWith('pictures/'))
     .map(([name, data]) => {
       const id = name.slice('pictures/'.length).replace(/\.[^.]*$/, '');
-      return [id, new Blob([data as Uint8Array<ArrayBuffer>], { type: typeOf(name) })] as const;
+      return [id, new Blob([data], { type: typeOf(name) })] as const;
     });
   return { text: strFromU8(files[document] ?? new Uint8Array()), pictures: new Map(pictures) };
 }

@@ -81,3 +81,18 @@ export const inRecord = <T>(page: Page, what: string, arg: unknown = null): Prom
     },
     [what, arg] as const,
   );
+
+/** Loads the application from a server of its own, then stops that and switches the network off. @returns its address */
+export async function cutOff(page: Page, offset: number): Promise<string> {
+  const port = Number(process.env['E2E_PORT'] ?? 4180) + offset;
+  const server = await ownServer(port);
+  const at = `http://127.0.0.1:${port}`;
+  try {
+    await page.goto(`${at}/settings`);
+    await page.getByText(/works also with its server stopped/).waitFor();
+  } finally {
+    server.kill('SIGKILL');
+  }
+  await page.context().setOffline(true);
+  return at;
+}

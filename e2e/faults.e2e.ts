@@ -5,7 +5,7 @@ import { test as plain, type Page } from '@playwright/test';
 import { demoJobs } from '../demo/index.ts';
 import { M30, bringIn, jobOf, times } from './bench.ts';
 import { expect, test, written } from './fixtures.ts';
-import { figure, inRecord, MANY, median, ownServer, Profile } from './faultBox.ts';
+import { cutOff, figure, inRecord, MANY, median, Profile } from './faultBox.ts';
 
 const browser = (info: { project: { use: { launchOptions?: { executablePath?: string } } } }): string | undefined =>
   info.project.use.launchOptions?.executablePath;
@@ -342,17 +342,8 @@ test('another name of this machine opens only the way to the one address', async
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
 });
 
-test('with the server stopped and the network off it works, export and import too', async ({ page, context }) => {
-  const port = Number(process.env['E2E_PORT'] ?? 4180) + 7;
-  const server = await ownServer(port);
-  const at = `http://127.0.0.1:${port}`;
-  try {
-    await page.goto(`${at}/settings`);
-    await expect(page.getByText(/works also with its server stopped/)).toBeVisible();
-  } finally {
-    server.kill('SIGKILL');
-  }
-  await context.setOffline(true);
+test('with the server stopped and the network off it works, export and import too', async ({ page }) => {
+  const at = await cutOff(page, 7);
   await page.goto(`${at}/jobs/demo-windlass/read`);
   await expect(page.getByRole('heading', { level: 1, name: 'Read' })).toBeVisible();
   await page.goto(`${at}/settings`);

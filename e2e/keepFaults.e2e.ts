@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { test as plain, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { expect, test, written } from './fixtures.ts';
-import { figure, inRecord, MANY, ownServer, Profile } from './faultBox.ts';
+import { cutOff, figure, inRecord, MANY, Profile } from './faultBox.ts';
 
 // what the fault box promises of jobs holds of pictures, packs and paper too
 const photo = async (w = 1200): Promise<Buffer> =>
@@ -85,17 +85,8 @@ test('a full disk: a photo that is not kept is said, and the job does not speak 
   expect(here.stored).toContain(here.spoken[0]);
 });
 
-test('with the server stopped and the network off: a photo, paper, codes and a pack', async ({ page, context }) => {
-  const port = Number(process.env['E2E_PORT'] ?? 4180) + 8;
-  const server = await ownServer(port);
-  const at = `http://127.0.0.1:${port}`;
-  try {
-    await page.goto(`${at}/settings`);
-    await expect(page.getByText(/works also with its server stopped/)).toBeVisible();
-  } finally {
-    server.kill('SIGKILL');
-  }
-  await context.setOffline(true);
+test('with the server stopped and the network off: a photo, paper, codes and a pack', async ({ page }) => {
+  const at = await cutOff(page, 8);
   await intake(page, at);
   await page.getByLabel('A photo of the part').setInputFiles(filesOf(await photo(300), 1));
   await expect(page.getByRole('button', { name: /^Open the photo/ })).toHaveCount(1);

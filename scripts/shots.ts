@@ -16,6 +16,7 @@ const SHOTS = [
   ['record', '/jobs/demo-brass/record'],
   ['tables', '/tables'],
   ['lathe', '/lathes/lathe-bess'],
+  ['paper', '/jobs/demo-sluice/paper?sheets=gears,passes,tool,record'],
 ] as const;
 
 for (const [name, path] of SHOTS) {
@@ -28,16 +29,6 @@ for (const [name, path] of SHOTS) {
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
   });
 }
-
-test('what is on the bench', async ({ page }) => {
-  await page.goto('/settings');
-  await page.getByRole('button', { name: 'Start with an empty shop' }).click();
-  await page.getByRole('button', { name: /^Yes/ }).click();
-  await page.getByText('The shop is empty.').waitFor();
-  await page.goto('/jobs');
-  await page.getByRole('heading', { name: 'What is on the bench?' }).waitFor();
-  await page.screenshot({ path: 'docs/screenshots/bench.png' });
-});
 
 test('a picture read', async ({ page }) => {
   await page.goto('/jobs/demo-press/read?picture=new');

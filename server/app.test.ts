@@ -22,6 +22,18 @@ afterAll(async () => {
   await new Promise((resolve) => server.close(resolve));
   rmSync(folder, { recursive: true, force: true });
 });
+/** Asks at a port under a name, as a page lured here would. */
+const askedAt =
+  (port: number) =>
+  (host: string): Promise<number | undefined> =>
+    new Promise((resolve, reject) => {
+      request({ host: '127.0.0.1', port, path: '/', headers: { host } }, (r) => {
+        r.resume();
+        resolve(r.statusCode);
+      })
+        .on('error', reject)
+        .end();
+    });
 const get = (path: string): Promise<Response> => fetch(base + path);
 
 describe('the server', () => {
@@ -68,15 +80,7 @@ describe('the server', () => {
   );
   test('a name that is not this machine\u2019s own is refused', async () => {
     const { port } = server.address() as AddressInfo;
-    const asked = (host: string): Promise<number | undefined> =>
-      new Promise((resolve, reject) => {
-        request({ host: '127.0.0.1', port, path: '/', headers: { host } }, (r) => {
-          r.resume();
-          resolve(r.statusCode);
-        })
-          .on('error', reject)
-          .end();
-      });
+    const asked = askedAt(port);
     expect(await asked(`127.0.0.1:${port}`)).toBe(200);
     expect(await asked(`localhost:${port}`)).toBe(200);
     expect(await asked(`shop.example:${port}`)).toBe(421);
@@ -86,15 +90,7 @@ describe('the server', () => {
     const opened = createApp(folder, new Set(['shop-pc', '192.168.7.20'])).listen(0, '127.0.0.1');
     await new Promise((resolve) => opened.once('listening', resolve));
     const { port } = opened.address() as AddressInfo;
-    const asked = (host: string): Promise<number | undefined> =>
-      new Promise((resolve, reject) => {
-        request({ host: '127.0.0.1', port, path: '/', headers: { host } }, (r) => {
-          r.resume();
-          resolve(r.statusCode);
-        })
-          .on('error', reject)
-          .end();
-      });
+    const asked = askedAt(port);
     expect(await asked(`Shop-PC:${port}`)).toBe(200);
     expect(await asked(`192.168.7.20:${port}`)).toBe(200);
     expect(await asked('127.0.0.1')).toBe(200);

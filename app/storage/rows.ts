@@ -34,6 +34,7 @@ export interface JobRow {
   readonly find: string;
   /** What was read, as typed and in both systems. */
   readonly seek?: string;
+  /** Notes, material and set-up. */
   readonly notes?: string;
   /** Family of its thread, by which the list is sifted. */
   readonly family?: string | null;
@@ -69,6 +70,13 @@ function seekOf(job: Job): string {
   const train = job.gears.train ? trainText(job.gears.train) : '';
   return [...new Set([...read, ...pictures, train])].join(' ');
 }
+/** How it was set up, in the words of the trade: fed, held, steadied. */
+function setupWords(job: Job): string {
+  const held = job.events.flatMap((e) =>
+    e.kind === 'mounted' ? [e.holding, e.steady === 'none' ? '' : e.steady] : [],
+  );
+  return [...new Set([job.setup.infeed, job.setup.held.by ?? '', ...held])].join(' ').replaceAll('-', ' ');
+}
 const BARE = { ...FINE, bare: true };
 const LENGTHS: readonly Quantity[] = ['majorDiameter', 'minorDiameter', 'pitchDiameter', 'overWires', 'depth'];
 
@@ -91,7 +99,7 @@ export function rowOf(id: string, raw: unknown, checked: Checked<Job>, touched: 
       changed: job.changed,
       v: ROW_VERSION,
       seek: seekOf(job),
-      notes: `${job.intake.note} ${job.intake.material} ${job.record.note}`,
+      notes: `${job.intake.note} ${job.intake.material} ${job.record.note} ${setupWords(job)}`,
       lathe: job.gears.lathe,
       family: threadOfJob(job)?.family ?? null,
       archived: job.archived === true,

@@ -1,7 +1,7 @@
 import { sizingLines } from './sizing/shop.ts';
 import { availableParallelism } from 'node:os';
-import { mountTrain } from '../core/gearing/mount.ts';
-import { findTrains } from '../core/gearing/search.ts';
+import { mountTrain } from '../core/gearing/mounting/index.ts';
+import { findTrains } from '../core/gearing/search/index.ts';
 import { rank } from '../core/identify/rank.ts';
 import { Dice } from '../sim/random.ts';
 import { harshPart } from './naming/harsh.ts';

@@ -1,13 +1,16 @@
 import { own } from '../core/quantity/own.ts';
 import { Type } from '@sinclair/typebox';
-import { auditTrain } from '../core/gearing/audit.ts';
-import { readChart } from '../core/gearing/chart.ts';
-import { explainScratch } from '../core/gearing/diagnose.ts';
-import { mountAll, TRIED_FOR_EACH, type MountedTrain } from '../core/gearing/mountAll.ts';
+import { auditTrain, explainScratch, dialRule } from '../core/gearing/proof/index.ts';
+import { readChart } from '../core/gearing/gearbox/index.ts';
+import {
+  mountAll,
+  TRIED_FOR_EACH,
+  type MountedTrain,
+  positionsOf,
+  type GearPosition,
+} from '../core/gearing/mounting/index.ts';
+import { findTrains } from '../core/gearing/search/index.ts';
 import { dialAdvice, mistakeText, mountText } from '../words/gears.ts';
-import { dialRule } from '../core/gearing/dial.ts';
-import { positionsOf, type GearPosition } from '../core/gearing/positions.ts';
-import { findTrains } from '../core/gearing/search.ts';
 import { Exact, Teeth } from '../core/lathe/schema.ts';
 import { bad, good } from '../core/quantity/outcome.ts';
 import { exact, numberOf, textOf } from '../core/quantity/rational.ts';

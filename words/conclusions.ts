@@ -9,7 +9,7 @@ import { measurePlan } from '../core/job/measure.ts';
 import { feedOf } from '../core/job/feed.ts';
 import { metalOf, standingOfPart } from '../core/job/metal.ts';
 import { isGeared } from '../core/lathe/schema.ts';
-import { mismatchOf } from '../core/gearing/effect.ts';
+import { mismatchOf } from '../core/gearing/proof/index.ts';
 import { trainText } from '../core/gearing/trainText.ts';
 import { isSizeTest } from '../core/job/events.ts';
 import type { Job, Shop, StationId } from '../core/job/schema.ts';

@@ -1,8 +1,7 @@
-import { lastStudMm, spacersOf } from '../core/gearing/steps.ts';
+import { lastStudMm, spacersOf, type Fitting, type PlacedGear } from '../core/gearing/mounting/index.ts';
 import { lengthText } from '../core/quantity/format.ts';
 import { unitName } from './machine.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
-import type { Fitting, PlacedGear } from '../core/gearing/mount.ts';
 
 const COUNT = ['', 'one', 'two', 'three', 'four'] as const;
 

@@ -1,10 +1,7 @@
-import type { OpenPosition } from '../core/gearing/chart.ts';
-import { settingText } from '../core/gearing/levers.ts';
-import type { Fitting, FouledGear, Mount, NotMounted } from '../core/gearing/mount.ts';
-import type { Mistake } from '../core/gearing/diagnose.ts';
+import { type OpenPosition, settingText } from '../core/gearing/gearbox/index.ts';
+import type { Fitting, FouledGear, Mount, NotMounted } from '../core/gearing/mounting/index.ts';
+import type { Mistake, TurnsProof, DialRule } from '../core/gearing/proof/index.ts';
 import type { GearPlace } from '../core/job/pickupMove.ts';
-import type { TurnsProof } from '../core/gearing/turnsProof.ts';
-import type { DialRule } from '../core/gearing/dial.ts';
 import { lengthText } from '../core/quantity/format.ts';
 import { exact, numberOf } from '../core/quantity/rational.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';

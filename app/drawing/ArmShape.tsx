@@ -1,4 +1,4 @@
-import type { Point, SlotAt } from '../../core/gearing/arm.ts';
+import type { Point, SlotAt } from '../../core/gearing/mounting/index.ts';
 
 /** The arm cut out round its slots, true to scale, in the coordinates of the train. */
 export function ArmShape({

@@ -1,5 +1,4 @@
-import { alongSlot, armAt, leanTo, type Arm, type Point } from '../../core/gearing/arm.ts';
-import type { Fitting } from '../../core/gearing/mount.ts';
+import { alongSlot, armAt, leanTo, type Arm, type Point, type Fitting } from '../../core/gearing/mounting/index.ts';
 import { ArmShape } from './ArmShape.tsx';
 
 /** What of the arm is moved, and to what. */

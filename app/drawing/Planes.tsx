@@ -1,5 +1,4 @@
-import type { Fitting } from '../../core/gearing/mount.ts';
-import { spacersOf } from '../../core/gearing/steps.ts';
+import { type Fitting, spacersOf } from '../../core/gearing/mounting/index.ts';
 
 const CELL = 46;
 const H = 24;

@@ -1,9 +1,14 @@
 import { useSystem } from '../store/store.ts';
 import { mountText } from '../../words/gears.ts';
-import type { Fitting, PlacedGear } from '../../core/gearing/mount.ts';
-import { armAt, type Arm } from '../../core/gearing/arm.ts';
-import { gearOutline } from '../../core/gearing/gearOutline.ts';
-import { spacersOf, turnOf } from '../../core/gearing/steps.ts';
+import {
+  type Fitting,
+  type PlacedGear,
+  armAt,
+  type Arm,
+  gearOutline,
+  spacersOf,
+  turnOf,
+} from '../../core/gearing/mounting/index.ts';
 import { ArmShape } from './ArmShape.tsx';
 
 /** On a plate the train is scribed and its front plane is steel. */

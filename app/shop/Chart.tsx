@@ -1,7 +1,12 @@
 import { ProblemText } from '../ui/ProblemText.tsx';
 import { useState } from 'react';
-import { readChart, tiedLevers, type ChartReading, type ChartRow } from '../../core/gearing/chart.ts';
-import { parseChart } from '../../core/gearing/chartText.ts';
+import {
+  readChart,
+  tiedLevers,
+  type ChartReading,
+  type ChartRow,
+  parseChart,
+} from '../../core/gearing/gearbox/index.ts';
 import type { Lathe } from '../../core/lathe/schema.ts';
 import { lengthText } from '../../core/quantity/format.ts';
 import type { Problem } from '../../core/quantity/outcome.ts';

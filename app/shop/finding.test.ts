@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { rowOf } from '../storage/rows.ts';
-import { docsOf, finderOf } from './finding.ts';
+import { finderOf } from '../workers/finder.ts';
+import { docsOf } from './finding.ts';
 
 const shop = demoShop();
 const rows = demoJobs().map((doc, i) => rowOf(doc.id, doc, { state: 'good', doc }, i, null));

@@ -1,47 +1,5 @@
-import MiniSearch from 'minisearch';
 import type { JobRow } from '../storage/rows.ts';
-
-/** In what of a job a word was found. */
-export type FoundIn = 'title' | 'customer' | 'thread' | 'read' | 'lathe' | 'notes';
-export interface Hit {
-  readonly id: string;
-  /** Words of the job that matched, with where they stand. */
-  readonly why: readonly { readonly word: string; readonly in: readonly FoundIn[] }[];
-}
-/** What of a job is sought in. */
-export type FindDoc = Readonly<Record<FoundIn | 'id', string>>;
-
-const FIELDS: readonly FoundIn[] = ['title', 'customer', 'thread', 'read', 'lathe', 'notes'];
-/** Words that say nothing of a job. */
-const NOISE: ReadonlySet<string> = new Set([
-  'a',
-  'an',
-  'the',
-  'on',
-  'of',
-  'for',
-  'in',
-  'and',
-  'with',
-  'to',
-  'it',
-  'was',
-]);
-/** Figures, fractions and designations stay whole; everything else parts words. */
-const words = (text: string): string[] =>
-  text
-    .toLowerCase()
-    .split(/[^\p{L}\p{N}.,/#\u00b0-]+/u)
-    .map((w) => w.replace(/^[.,-]+|[.,-]+$/g, '').replace(/(\d),(\d)/g, '$1.$2'))
-    .filter((w) => w !== '' && !NOISE.has(w));
-
-/** A figure is sought as it begins; only words may be mistyped. */
-const isFigure = (w: string): boolean => /\d/.test(w);
-
-export interface Finder {
-  /** The best first. */
-  readonly find: (sought: string) => readonly Hit[];
-}
+import type { FindDoc } from '../workers/finder.ts';
 
 /** What of the rows of the list is sought in. @param lathe name of a lathe by its identity */
 export const docsOf = (rows: readonly JobRow[], lathe: (id: string) => string): FindDoc[] =>
@@ -54,27 +12,3 @@ export const docsOf = (rows: readonly JobRow[], lathe: (id: string) => string): 
     lathe: r.lathe ? lathe(r.lathe) : '',
     notes: r.notes ?? r.find,
   }));
-
-/** An index over jobs. */
-export function finderOf(docs: readonly FindDoc[]): Finder {
-  const index = new MiniSearch<FindDoc>({
-    fields: [...FIELDS],
-    tokenize: words,
-    processTerm: (w) => w,
-    searchOptions: { boost: { title: 3, thread: 3, customer: 2 } },
-  });
-  index.addAll(docs);
-  return {
-    find: (sought) =>
-      index
-        .search(sought, {
-          combineWith: 'AND',
-          prefix: true,
-          fuzzy: (w) => (isFigure(w) || w.length < 4 ? false : w.length < 8 ? 1 : 2),
-        })
-        .map((hit) => ({
-          id: String(hit.id),
-          why: Object.entries(hit.match).map(([word, fields]) => ({ word, in: fields as FoundIn[] })),
-        })),
-  };
-}

@@ -1,8 +1,6 @@
 import { expose } from 'comlink';
-import { mountAll } from '../../core/gearing/mountAll.ts';
-import { orderByShopRule } from '../../core/gearing/shopRule.ts';
-import { findTrains, type TrainRequest } from '../../core/gearing/search.ts';
-import { oneGearShort } from '../../core/gearing/short.ts';
+import { mountAll } from '../../core/gearing/mounting/index.ts';
+import { orderByShopRule, findTrains, type TrainRequest, oneGearShort } from '../../core/gearing/search/index.ts';
 import { rank } from '../../core/identify/rank.ts';
 import { exact } from '../../core/quantity/rational.ts';
 import type { CalcWorker, TrainsQuery } from './protocol.ts';

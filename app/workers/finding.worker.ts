@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { finderOf, type Finder } from '../shop/finding.ts';
+import { finderOf, type Finder } from './finder.ts';
 import type { FindingWorker } from './findingProtocol.ts';
 
 let finder: Finder | null = null;

@@ -1,4 +1,4 @@
-import type { FindDoc, Hit } from '../shop/finding.ts';
+import type { FindDoc, Hit } from './finder.ts';
 
 export interface FindingWorker {
   load(docs: readonly FindDoc[]): void;

@@ -1,9 +1,8 @@
 import type { Part } from '../../core/evidence/evidence.ts';
 import type { Evidence } from '../../core/evidence/evidence.ts';
-import type { Gearing } from '../../core/gearing/change.ts';
-import type { Arm, Turning } from '../../core/gearing/mount.ts';
-import type { MountedTrain } from '../../core/gearing/mountAll.ts';
-import type { OneGearShort } from '../../core/gearing/short.ts';
+import type { Gearing } from '../../core/gearing/train.ts';
+import type { Arm, Turning, MountedTrain } from '../../core/gearing/mounting/index.ts';
+import type { OneGearShort } from '../../core/gearing/search/index.ts';
 import type { Context } from '../../core/identify/hypotheses.ts';
 import type { Ranking } from '../../core/identify/rank.ts';
 

@@ -2,9 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { exact, numberOf, textOf } from '../quantity/rational.ts';
 import { dialAdvice } from '../../words/gears.ts';
-import { dialRule } from './dial.ts';
-import { pitchErrorEffect, turnsCheck } from './effect.ts';
-import { findTrains, leadOfTrain, type TrainRequest } from './search.ts';
+import { dialRule } from './proof/dial.ts';
+import { pitchErrorEffect, turnsCheck } from './proof/pitchError.ts';
+import { findTrains, type TrainRequest } from './search/findTrains.ts';
+import { leadOfTrain } from './train.ts';
 
 const FIVES = [20, 25, 30, 35, 40, 45, 50, 55, 60, 65];
 const request = (over: Partial<TrainRequest>): TrainRequest => ({

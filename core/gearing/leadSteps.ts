@@ -1,3 +1,4 @@
+import type { Geared } from './train.ts';
 import type { Lathe } from '../lathe/schema.ts';
 import { numberOf, textOf, type Rational } from '../quantity/rational.ts';
 import type { Step } from '../quantity/working.ts';
@@ -7,7 +8,7 @@ const times = (list: readonly (number | string)[]): string => list.map((x) => `(
 /** How the lead that a train cuts comes about, in exact fractions. */
 export const leadSteps = (
   lathe: Pick<Lathe, 'leadscrew' | 'fixedRatio'>,
-  train: { readonly drivers: readonly number[]; readonly driven: readonly number[]; readonly gearbox: string },
+  train: Geared,
   lead: Rational,
 ): readonly [Step] => [
   {

@@ -1,12 +1,8 @@
+import type { Gearing } from './train.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 
-interface Pairs {
-  readonly drivers: readonly number[];
-  readonly driven: readonly number[];
-}
-
 /** A train as it is said: "30/50 \u00d7 63/60", each driver over what it drives. */
-export const trainText = (train: Pairs): string =>
+export const trainText = (train: Gearing): string =>
   train.drivers.map((d, i) => `${d}/${train.driven[i] ?? '?'}`).join(' \u00d7 ');
 
 /** One pair, driver over driven, as "40/35"; null when it is none. */

@@ -1,6 +1,6 @@
 import { sectionMm2 } from '../cutting/tip.ts';
 import { outTurns, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
-import { sameGears } from '../gearing/change.ts';
+import { sameGears } from '../gearing/train.ts';
 import { trainText } from '../gearing/trainText.ts';
 import { isGeared, type Lathe, type UnconfirmedFact } from '../lathe/schema.ts';
 import { missingFacts } from '../lathe/unconfirmed.ts';

@@ -1,5 +1,5 @@
 import { fitPlan, type FitChoice, type FitPlan } from '../fit/fit.ts';
-import { leadOfTrain } from '../gearing/search.ts';
+import { leadOfTrain } from '../gearing/train.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { typedLead } from '../motion/typedLead.ts';
 import { errorPpm, exact, type Rational } from '../quantity/rational.ts';

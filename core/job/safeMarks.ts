@@ -1,4 +1,4 @@
-import { dialRule } from '../gearing/dial.ts';
+import { dialRule } from '../gearing/proof/index.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { exact } from '../quantity/rational.ts';
 import { gearState } from './derive.ts';

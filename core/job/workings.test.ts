@@ -3,7 +3,7 @@ import { calculate } from '../../app/testing/calculate.ts';
 import { demo, m30, named, TRAIN_2MM, type Bench } from '../../app/testing/bench.ts';
 import { threadingRpm } from '../cutting/speed.ts';
 import { sideReliefSteps } from '../form/relief.ts';
-import { effectSteps } from '../gearing/effect.ts';
+import { effectSteps } from '../gearing/proof/index.ts';
 import { leadSteps } from '../gearing/leadSteps.ts';
 import { slideScaleSteps } from '../lathe/dials.ts';
 import { setupOf } from './setupView.ts';

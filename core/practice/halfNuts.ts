@@ -1,4 +1,4 @@
-import { dialRule } from '../gearing/dial.ts';
+import { dialRule } from '../gearing/proof/index.ts';
 import type { Lathe } from '../lathe/schema.ts';
 import { smallerWay } from '../pickup/moves.ts';
 import { exact, isWhole, numberOf, textOf, type Rational } from '../quantity/rational.ts';

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { READING_ORDER } from '../job/entry.ts';
 import { readEntry } from '../reading/kinds.ts';
-import { parseChart } from '../gearing/chartText.ts';
+import { parseChart } from '../gearing/gearbox/index.ts';
 import { parseTrain } from '../gearing/trainText.ts';
 import { parseGears } from '../lathe/create.ts';
 import { parseGearCsv } from '../lathe/gearCsv.ts';

@@ -1,5 +1,4 @@
-import { gearOutline } from '../gearing/gearOutline.ts';
-import type { Fitting } from '../gearing/mount.ts';
+import { gearOutline, type Fitting } from '../gearing/mounting/index.ts';
 import { fitted, wrapped } from './measure.ts';
 import { BODY_TOP, BOX, lineTall, tickBox } from './paper.ts';
 import { box, line, moved, rule, say, type At, type Shape } from './shapes.ts';

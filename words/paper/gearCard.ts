@@ -1,7 +1,7 @@
-import type { Fitting } from '../../core/gearing/mount.ts';
-import type { TurnsProof } from '../../core/gearing/turnsProof.ts';
+import type { Fitting } from '../../core/gearing/mounting/index.ts';
+import type { TurnsProof } from '../../core/gearing/proof/index.ts';
 import { trainText } from '../../core/gearing/trainText.ts';
-import type { Gearing } from '../../core/gearing/change.ts';
+import type { Gearing } from '../../core/gearing/train.ts';
 import type { Lathe } from '../../core/lathe/schema.ts';
 import { lengthText } from '../../core/quantity/format.ts';
 import { pitchText } from '../../core/quantity/pitch.ts';

@@ -1,6 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
-import { armOf, mountOn } from '../../../core/gearing/latheArm.ts';
-import type { Arm as Geometry } from '../../../core/gearing/arm.ts';
+import { armOf, mountOn, type Arm as Geometry } from '../../../core/gearing/mounting/index.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { HeadEnd, handlesOf, headBox, type Handle, type Moved } from '../../drawing/HeadEnd.tsx';

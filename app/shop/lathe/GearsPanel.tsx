@@ -1,7 +1,7 @@
 import { ProblemText } from '../../ui/ProblemText.tsx';
 import type { Problem } from '../../../core/quantity/outcome.ts';
 import { useState } from 'react';
-import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
+import { gearboxRatios } from '../../../core/gearing/gearbox/index.ts';
 import { parseTrain, trainText } from '../../../core/gearing/trainText.ts';
 import { parseGears } from '../../../core/lathe/create.ts';
 import { parseGearCsv, writeGearCsv } from '../../../core/lathe/gearCsv.ts';

@@ -1,5 +1,5 @@
-import { ratioOf } from '../../../core/gearing/levers.ts';
-import { leadOfTrain } from '../../../core/gearing/search.ts';
+import { ratioOf } from '../../../core/gearing/gearbox/index.ts';
+import { leadOfTrain } from '../../../core/gearing/train.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact, textOf } from '../../../core/quantity/rational.ts';

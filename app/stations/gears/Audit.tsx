@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { auditTrain, nearestPitches } from '../../../core/gearing/audit.ts';
-import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
+import { auditTrain, nearestPitches } from '../../../core/gearing/proof/index.ts';
+import { gearboxRatios } from '../../../core/gearing/gearbox/index.ts';
 import { parseTrain, trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { ppmText } from '../../../core/quantity/format.ts';

@@ -1,4 +1,4 @@
-import { dialRule } from '../../../core/gearing/dial.ts';
+import { dialRule } from '../../../core/gearing/proof/index.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { exact, type Rational } from '../../../core/quantity/rational.ts';
 import { dialAdvice } from '../../../words/gears.ts';

@@ -1,5 +1,5 @@
 import { engagedOf } from '../../../core/job/derive.ts';
-import { effectSteps, pitchErrorEffect, shareEaten } from '../../../core/gearing/effect.ts';
+import { effectSteps, pitchErrorEffect, shareEaten } from '../../../core/gearing/proof/index.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../shell/jobContext.tsx';

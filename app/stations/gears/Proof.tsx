@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { judgeScratch, scratchPlan } from '../../../core/gearing/scratch.ts';
-import { explainScratch } from '../../../core/gearing/diagnose.ts';
-import { turnsProof } from '../../../core/gearing/turnsProof.ts';
-import { allSettings, ratioOf } from '../../../core/gearing/levers.ts';
+import { judgeScratch, scratchPlan, explainScratch, turnsProof } from '../../../core/gearing/proof/index.ts';
+import { allSettings, ratioOf } from '../../../core/gearing/gearbox/index.ts';
+import type { Geared } from '../../../core/gearing/train.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { readWhole } from '../../../core/quantity/number.ts';
@@ -17,7 +16,7 @@ import { mistakeText, slipText, tooManyText, turnsText } from '../../../words/ge
 interface Props {
   readonly lathe: Lathe;
   readonly lead: Rational;
-  readonly train: { readonly drivers: readonly number[]; readonly driven: readonly number[]; readonly gearbox: string };
+  readonly train: Geared;
 }
 
 /** Proof before metal: turns check; after a scratch: right, or the single mistake that explains it. */

@@ -1,8 +1,9 @@
+import type { Gearing } from '../../../core/gearing/train.ts';
 import { cautionsAt } from '../../../core/job/cautions.ts';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { mountOn } from '../../../core/gearing/latheArm.ts';
+import { mountOn } from '../../../core/gearing/mounting/index.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
@@ -33,7 +34,7 @@ export function PutUp() {
 interface Props {
   readonly lathe: Lathe;
   readonly thread: ThreadSpec;
-  readonly train: { readonly drivers: readonly number[]; readonly driven: readonly number[] };
+  readonly train: Gearing;
 }
 function Acts({ lathe, thread, train }: Props) {
   const { job } = useJobView();

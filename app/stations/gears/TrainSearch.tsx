@@ -1,12 +1,10 @@
 import { mountText } from '../../../words/gears.ts';
 import { useState } from 'react';
-import { pitchErrorEffect, shareEaten } from '../../../core/gearing/effect.ts';
+import { pitchErrorEffect, shareEaten, hopeless, worthShowing } from '../../../core/gearing/proof/index.ts';
+import { orderByShopRule, asGoodAsMeasured, meritOf } from '../../../core/gearing/search/index.ts';
+import type { MountedTrain } from '../../../core/gearing/mounting/index.ts';
 import { engagedOf } from '../../../core/job/derive.ts';
-import { gearsToChange, sameGears } from '../../../core/gearing/change.ts';
-import { orderByShopRule } from '../../../core/gearing/shopRule.ts';
-import { hopeless, worthShowing } from '../../../core/gearing/turnsProof.ts';
-import { asGoodAsMeasured, meritOf } from '../../../core/gearing/merit.ts';
-import type { MountedTrain } from '../../../core/gearing/mountAll.ts';
+import { gearsToChange, sameGears } from '../../../core/gearing/train.ts';
 import { trainText } from '../../../core/gearing/trainText.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { lengthText, percentText, ppmText } from '../../../core/quantity/format.ts';

@@ -1,6 +1,6 @@
-import { armOf, turningFor } from '../../../core/gearing/latheArm.ts';
-import { TRIED_FOR_EACH } from '../../../core/gearing/mountAll.ts';
-import { gearboxRatios } from '../../../core/gearing/gearbox.ts';
+import type { Geared } from '../../../core/gearing/train.ts';
+import { armOf, turningFor, TRIED_FOR_EACH } from '../../../core/gearing/mounting/index.ts';
+import { gearboxRatios } from '../../../core/gearing/gearbox/index.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
 import { pitchOfCount } from '../../../core/job/evidence.ts';
 import type { Job } from '../../../core/job/schema.ts';
@@ -13,12 +13,6 @@ import type { TrainsQuery } from '../../workers/protocol.ts';
 
 /** Leads searched, before they are weighed. */
 const SEARCHED = 14;
-
-export interface Geared {
-  readonly drivers: readonly number[];
-  readonly driven: readonly number[];
-  readonly gearbox: string;
-}
 
 /** The question for this thread on a lathe with change gears. */
 export function trainsQuery(thread: ThreadSpec, lathe: Lathe, maxPairs: 1 | 2 | 3): TrainsQuery {

@@ -1,4 +1,4 @@
-import { exact, numberOf, type Rational } from '../quantity/rational.ts';
+import { exact, numberOf, type Rational } from '../../quantity/rational.ts';
 import { crestsToMeasure, nearestPitches, type NearPitch } from './audit.ts';
 
 /** What a scratch is measured over, and what it is told from. */

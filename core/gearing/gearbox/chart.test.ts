@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { exact } from '../quantity/rational.ts';
+import { exact } from '../../quantity/rational.ts';
 import { readChart, tiedLevers, type ChartRow } from './chart.ts';
 
 // An invented gearbox on a leadscrew of 8 threads an inch: cone 1, 2, 3 = 1, 8/9, 4/5; range A, B = 1, 1/2.

@@ -1,4 +1,4 @@
-import { findTrains, type Train, type TrainRequest } from './search.ts';
+import { findTrains, type Train, type TrainRequest } from './findTrains.ts';
 
 export interface OneGearShort {
   readonly teeth: number;

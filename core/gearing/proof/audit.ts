@@ -1,7 +1,7 @@
-import { exact, INCH_MM, numberOf, shortText, textOf, type Rational } from '../quantity/rational.ts';
-import { CATALOGUE } from '../standards/catalogue.ts';
-import { turnsCheck } from './effect.ts';
-import { leadOfTrain } from './search.ts';
+import { exact, INCH_MM, numberOf, shortText, textOf, type Rational } from '../../quantity/rational.ts';
+import { CATALOGUE } from '../../standards/catalogue.ts';
+import { turnsCheck } from './pitchError.ts';
+import { leadOfTrain } from '../train.ts';
 
 export interface Audit {
   /** Exact lead, mm. */

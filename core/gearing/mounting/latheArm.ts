@@ -1,7 +1,7 @@
-import type { Gearing } from './change.ts';
+import type { Gearing } from '../train.ts';
 import type { Arm, Mount, Turning } from './mount.ts';
 import { mountOne } from './mountAll.ts';
-import type { Lathe } from '../lathe/schema.ts';
+import type { Lathe } from '../../lathe/schema.ts';
 
 /** Backlash set with a strip of paper, mm. Common practice, no source: 0.1 to 0.2. */
 const BACKLASH_MM = 0.15;

@@ -1,8 +1,8 @@
-import { gearsToChange, type Gearing } from './change.ts';
-import { pitchErrorEffect } from './effect.ts';
-import type { Mount } from './mount.ts';
+import { gearsToChange, type Gearing } from '../train.ts';
+import { pitchErrorEffect } from '../proof/pitchError.ts';
+import type { Mount } from '../mounting/mount.ts';
 import { orderByShopRule } from './shopRule.ts';
-import type { Train } from './search.ts';
+import type { Train } from './findTrains.ts';
 
 /** What a machinist weighs when choosing among trains; each a number from 0 (no matter) to 10. */
 export interface Weights {

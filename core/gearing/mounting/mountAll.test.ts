@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { exact } from '../quantity/rational.ts';
+import { exact } from '../../quantity/rational.ts';
 import type { Arm } from './mount.ts';
 import { mountAll, TRIED_FOR_EACH } from './mountAll.ts';
-import { findTrains } from './search.ts';
+import { findTrains } from '../search/findTrains.ts';
 
 const ARM: Arm = { centresMm: 118, moduleMm: 1.5, slots: [{ fromMm: 34, toMm: 112 }], bossRadiusMm: 9 };
 const GEARS = [20, 20, 25, 30, 35, 40, 45, 50, 55, 60, 63, 65];

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { mountTrain, type Arm, type Fitting } from './mount.ts';
-import { fittingActs, fittingSteps } from '../../words/fitting.ts';
-import { lastStudMm, spacersOf, turnOf } from './steps.ts';
+import { fittingActs, fittingSteps } from '../../../words/fitting.ts';
+import { lastStudMm, spacersOf, turnOf } from './spacers.ts';
 
 const ARM: Arm = { centresMm: 118, moduleMm: 1.5, slots: [{ fromMm: 30, toMm: 115 }], bossRadiusMm: 9, studs: 3 };
 

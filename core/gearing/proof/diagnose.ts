@@ -1,11 +1,9 @@
-import { own } from '../quantity/own.ts';
-import { exact, numberOf, textOf, type Rational } from '../quantity/rational.ts';
-import { ratioOf, type Levers, type LeverSetting } from './levers.ts';
-import { totalRatio } from './search.ts';
+import { own } from '../../quantity/own.ts';
+import { exact, numberOf, textOf, type Rational } from '../../quantity/rational.ts';
+import { ratioOf, type Levers, type LeverSetting } from '../gearbox/levers.ts';
+import { totalRatio, type Gearing } from '../train.ts';
 
-export interface PlannedTrain {
-  readonly drivers: readonly number[];
-  readonly driven: readonly number[];
+export interface PlannedTrain extends Gearing {
   readonly levers?: LeverSetting;
 }
 

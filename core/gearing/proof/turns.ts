@@ -1,21 +1,16 @@
-import { exact, numberOf, type Rational } from '../quantity/rational.ts';
-import { leadOfTrain, gearsLeft } from './search.ts';
-import { turnsCheck } from './effect.ts';
+import { exact, numberOf, type Rational } from '../../quantity/rational.ts';
+import { leadOfTrain, gearsLeft, type Geared } from '../train.ts';
+import { turnsCheck } from './pitchError.ts';
 
 /** More turns of the chuck than a person counts by hand without losing the place. Common practice, no source. */
 export const MOST_TURNS = 20;
 
-interface Gearing {
-  readonly drivers: readonly number[];
-  readonly driven: readonly number[];
-  readonly gearbox: string;
-}
 export interface TurnsQuestion {
   readonly leadscrew: Rational;
   readonly fixedRatio: Rational;
   /** Gears owned; one owned twice is listed twice. */
   readonly gears: readonly number[];
-  readonly train: Gearing;
+  readonly train: Geared;
 }
 
 /** One gear put on for another, with which the key is at the top again all the same. */
@@ -42,7 +37,7 @@ export interface TurnsProof {
  * 63/40 x 20/50 on 8 tpi asks for 100 turns to 63; with a 60 for the 63 the key is up after the same 100, at 60.
  */
 export function turnsProof({ leadscrew, fixedRatio, gears, train }: TurnsQuestion): TurnsProof {
-  const of = (t: Gearing): Rational => leadOfTrain(t, leadscrew, fixedRatio);
+  const of = (t: Geared): Rational => leadOfTrain(t, leadscrew, fixedRatio);
   const lead = of(train);
   const turns = turnsCheck(lead, leadscrew);
   const spare = [...new Set(gearsLeft(gears, [...train.drivers, ...train.driven]))];

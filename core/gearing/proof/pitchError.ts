@@ -1,6 +1,6 @@
-import type { Rational } from '../quantity/rational.ts';
-import { tanDeg } from '../quantity/units.ts';
-import { plain, type Step } from '../quantity/working.ts';
+import type { Rational } from '../../quantity/rational.ts';
+import { tanDeg } from '../../quantity/units.ts';
+import { plain, type Step } from '../../quantity/working.ts';
 
 /** Proof without cutting: `spindle` turns of the chuck bring the leadscrew key back after `leadscrew` turns, in lowest terms. */
 export function turnsCheck(

@@ -1,4 +1,4 @@
-import { degrees, radians } from '../quantity/units.ts';
+import { degrees, radians } from '../../quantity/units.ts';
 
 /** A slot of the arm, straight: its direction on the arm, and the nearest and furthest a stud can stand along it. */
 export interface Slot {

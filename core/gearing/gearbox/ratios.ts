@@ -1,4 +1,4 @@
-import { exact, textOf } from '../quantity/rational.ts';
+import { exact, textOf } from '../../quantity/rational.ts';
 import { allSettings, ratioOf, settingText, type Levers } from './levers.ts';
 
 export interface GearboxSetting {

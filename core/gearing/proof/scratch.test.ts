@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { exact } from '../quantity/rational.ts';
-import { asGoodAsMeasured } from './merit.ts';
+import { exact } from '../../quantity/rational.ts';
+import { asGoodAsMeasured } from '../search/merit.ts';
 import { judgeScratch, scratchPlan } from './scratch.ts';
 
 describe('a scratch', () => {

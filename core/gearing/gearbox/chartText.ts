@@ -1,7 +1,7 @@
-import { parsePitch } from '../quantity/pitch.ts';
-import { bad, good, type Outcome } from '../quantity/outcome.ts';
+import { parsePitch } from '../../quantity/pitch.ts';
+import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import type { ChartRow } from './chart.ts';
-import { pairOf } from './trainText.ts';
+import { pairOf } from '../trainText.ts';
 
 /** Reads chart rows as typed, one a line: `cone 1, range A, 24/48, 8 tpi`; a train of two pairs is `24/48 x 30/60`. */
 export function parseChart(text: string): Outcome<ChartRow[]> {

@@ -1,6 +1,6 @@
-import type { Gearing } from './change.ts';
 import { mountTrain, type Arm, type Mount, type Turning } from './mount.ts';
-import { gearsLeft, type Train } from './search.ts';
+import { type Train } from '../search/findTrains.ts';
+import { type Gearing, gearsLeft } from '../train.ts';
 
 /** Trains of one lead that are tried on the arm before it is said that none goes. */
 export const TRIED_FOR_EACH = 24;

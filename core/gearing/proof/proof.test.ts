@@ -1,17 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { exact, numberOf, textOf } from '../quantity/rational.ts';
-import { parseGearCsv, writeGearCsv } from '../lathe/gearCsv.ts';
+import { exact, numberOf, textOf } from '../../quantity/rational.ts';
+import { parseGearCsv, writeGearCsv } from '../../lathe/gearCsv.ts';
 import { auditTrain, crestsToMeasure, nearestPitches } from './audit.ts';
-import { parseChart } from './chartText.ts';
-import { readChart, type ChartRow } from './chart.ts';
+import { parseChart } from '../gearbox/chartText.ts';
+import { readChart, type ChartRow } from '../gearbox/chart.ts';
 import { explainScratch, type Scratch } from './diagnose.ts';
-import { gearboxRatios } from './gearbox.ts';
-import { ratioOf, type Levers } from './levers.ts';
-import { gearsToChange } from './change.ts';
-import { meritOf, USUAL_WEIGHTS } from './merit.ts';
-import { findTrains, leadOfTrain } from './search.ts';
-import { oneGearShort } from './short.ts';
+import { gearboxRatios } from '../gearbox/ratios.ts';
+import { ratioOf, type Levers } from '../gearbox/levers.ts';
+import { meritOf, USUAL_WEIGHTS } from '../search/merit.ts';
+import { findTrains } from '../search/findTrains.ts';
+import { gearsToChange, leadOfTrain } from '../train.ts';
+import { oneGearShort } from '../search/oneGearShort.ts';
 
 const SCREW = exact('127/40');
 const ONE = exact(1);

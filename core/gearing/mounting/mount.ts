@@ -1,5 +1,5 @@
-import { radians } from '../quantity/units.ts';
-import { gearsToChange, type Gearing } from './change.ts';
+import { radians } from '../../quantity/units.ts';
+import { gearsToChange, type Gearing } from '../train.ts';
 import { apart, closeChain, nearerMiss, type Arm, type NoClosure, type NotClosed, type Point } from './arm.ts';
 
 export type { Arm } from './arm.ts';
@@ -34,19 +34,17 @@ export interface PlacedGear {
   readonly pair: number;
 }
 export type Mount =
-  | {
+  | (Gearing & {
       readonly fits: true;
       /** Gears that stand as idlers within each pair, in order. */
       readonly idlers: readonly (readonly number[])[];
       readonly gears: readonly PlacedGear[];
       readonly armDeg: number;
-      readonly drivers: readonly number[];
-      readonly driven: readonly number[];
       /** Meshes between the first driver and the leadscrew: an odd number turns the screw against the first driver. */
       readonly meshes: number;
       /** Least gap between a gear and anything it must not touch, mm. */
       readonly clearanceMm: number;
-    }
+    })
   | { readonly fits: false; readonly why: NotMounted };
 export type Fitting = Extract<Mount, { fits: true }>;
 
@@ -108,9 +106,7 @@ const wantsIdler = (pairs: number, studs: number, spares: number): NotMounted =>
 });
 
 /** A driver or an idler and what it meshes with is one step of the train; idlers[k] stand within pair k. */
-interface Order {
-  readonly drivers: readonly number[];
-  readonly driven: readonly number[];
+interface Order extends Gearing {
   readonly idlers: readonly (readonly number[])[];
 }
 

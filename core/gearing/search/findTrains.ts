@@ -1,4 +1,5 @@
-import { errorPpm, exact, numberOf, textOf, type Rational } from '../quantity/rational.ts';
+import { leadOfTrain, totalRatio, type Geared, type Gearing } from '../train.ts';
+import { errorPpm, exact, numberOf, textOf, type Rational } from '../../quantity/rational.ts';
 
 export interface TrainRequest {
   /** Leadscrew pitch (its lead), mm, exact. */
@@ -17,12 +18,7 @@ export interface TrainRequest {
   readonly perLead?: number;
 }
 
-export interface Train {
-  /** Teeth of the driving gears, first on the stud; drivers[i] meshes with driven[i]. */
-  readonly drivers: readonly number[];
-  readonly driven: readonly number[];
-  /** Exact gearbox ratio used. */
-  readonly gearbox: string;
+export interface Train extends Geared {
   /** Exact lead cut, mm. */
   readonly leadMm: string;
   readonly errorPpm: number;
@@ -33,26 +29,6 @@ export interface TrainResult {
   readonly trains: readonly Train[];
   /** True: no better lead can be made from this set within these pairs. */
   readonly complete: boolean;
-}
-
-export const totalRatio = (drivers: readonly number[], driven: readonly number[]): Rational =>
-  exact(`${product(drivers)}/${product(driven)}`);
-const product = (teeth: readonly number[]): bigint => teeth.reduce((p, t) => p * BigInt(t), 1n);
-
-/** Lead that a train really cuts, mm, exact: leadscrew x fixed x gearbox x drivers / driven. */
-export function leadOfTrain(
-  train: { readonly drivers: readonly number[]; readonly driven: readonly number[]; readonly gearbox: string },
-  leadscrew: Rational,
-  fixedRatio: Rational,
-): Rational {
-  return leadscrew.mul(fixedRatio).mul(exact(train.gearbox)).mul(totalRatio(train.drivers, train.driven));
-}
-
-/** Gears left in the drawer when these are on; a gear that is not in the set is passed over. */
-export function gearsLeft(owned: readonly number[], used: readonly number[]): number[] {
-  const rest = [...owned];
-  for (const t of used) if (rest.includes(t)) rest.splice(rest.indexOf(t), 1);
-  return rest;
 }
 
 /** All choices of k gears that have one product. */
@@ -215,8 +191,7 @@ const best = (list: Found['trains'], keep: number): Found['trains'] =>
   list.length <= keep ? list : list.sort((a, b) => handiness(b) - handiness(a)).slice(0, keep);
 
 /** Fewer pairs, then no tiny gear. Common practice: no gear below about 20 teeth driving hard. */
-const handiness = (t: { readonly drivers: readonly number[]; readonly driven: readonly number[] }): number =>
-  -1000 * t.drivers.length + Math.min(...t.drivers, ...t.driven);
+const handiness = (t: Gearing): number => -1000 * t.drivers.length + Math.min(...t.drivers, ...t.driven);
 
 const byMerit = (a: Train, b: Train): number =>
   Math.abs(a.errorPpm) - Math.abs(b.errorPpm) || a.drivers.length - b.drivers.length || handiness(b) - handiness(a);

@@ -1,4 +1,4 @@
-import type { Gearing } from './change.ts';
+import type { Gearing } from '../train.ts';
 
 /** Teeth by which a pair has to be larger than the gear whose stud it must clear. Common practice, no source. */
 const OVER_TEETH = 15;

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { exact, numberOf } from '../quantity/rational.ts';
-import { leadOfTrain } from './search.ts';
-import { hopeless, MOST_TURNS, turnsProof, worthShowing } from './turnsProof.ts';
+import { exact, numberOf } from '../../quantity/rational.ts';
+import { leadOfTrain } from '../train.ts';
+import { hopeless, MOST_TURNS, turnsProof, worthShowing } from './turns.ts';
 
 const BESS = {
   leadscrew: exact('127/40'),

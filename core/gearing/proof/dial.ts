@@ -1,4 +1,4 @@
-import { exact, isWhole, lcm, textOf, type Rational } from '../quantity/rational.ts';
+import { exact, isWhole, lcm, textOf, type Rational } from '../../quantity/rational.ts';
 
 export interface DialRequest {
   readonly leadscrew: Rational;

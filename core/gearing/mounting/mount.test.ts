@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { mountText } from '../../words/gears.ts';
+import { mountText } from '../../../words/gears.ts';
 import fc from 'fast-check';
 import type { Arm, Point } from './arm.ts';
 import { behindNuts, mountTrain, type Fitting, type PlacedGear } from './mount.ts';

@@ -1,5 +1,5 @@
-import { own } from '../quantity/own.ts';
-import { exact, type Rational } from '../quantity/rational.ts';
+import { own } from '../../quantity/own.ts';
+import { exact, type Rational } from '../../quantity/rational.ts';
 
 /** A gearbox as its levers: name of the lever -> position -> ratio, exact text. */
 export type Levers = Readonly<Record<string, Readonly<Record<string, string>>>>;

@@ -1,20 +1,16 @@
-import { isMetricPitch, isTpiPitch, tpiOf } from '../quantity/pitch.ts';
-import { exact, numberOf, textOf, type Rational } from '../quantity/rational.ts';
+import { isMetricPitch, isTpiPitch, tpiOf } from '../../quantity/pitch.ts';
+import { exact, numberOf, textOf, type Rational } from '../../quantity/rational.ts';
 import type { Levers, LeverSetting } from './levers.ts';
-import { totalRatio } from './search.ts';
+import { totalRatio, type Gearing } from '../train.ts';
 
-export interface ChartRow {
-  readonly levers: LeverSetting;
-  readonly drivers: readonly number[];
-  readonly driven: readonly number[];
+export interface ChartRow extends ChartQuestion {
   /** Pitch as printed, exact mm. */
   readonly lead: Rational;
 }
 
-export interface ChartQuestion {
+/** A setting of the levers with the gears that are on. */
+export interface ChartQuestion extends Gearing {
   readonly levers: LeverSetting;
-  readonly drivers: readonly number[];
-  readonly driven: readonly number[];
 }
 
 export interface Conflict {
@@ -76,10 +72,8 @@ const node = (lever: string, position: string): string => `${lever}\u0000${posit
 /**
  * Ratio that a row asks of the gearbox: lead / (leadscrew x fixed x train). Exact.
  */
-const asked = (
-  row: { readonly drivers: readonly number[]; readonly driven: readonly number[]; readonly lead: Rational },
-  base: Rational,
-): Rational => row.lead.div(base).div(totalRatio(row.drivers, row.driven));
+const asked = (row: Gearing & Pick<ChartRow, 'lead'>, base: Rational): Rational =>
+  row.lead.div(base).div(totalRatio(row.drivers, row.driven));
 
 /**
  * Infers a gearbox of several levers from chart rows. A row says that the product of its levers' ratios is a known number;

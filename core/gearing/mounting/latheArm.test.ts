@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
-import { demoLathes } from '../../demo/lathes.ts';
-import { newLathe } from '../lathe/create.ts';
+import { demoLathes } from '../../../demo/lathes.ts';
+import { newLathe } from '../../lathe/create.ts';
 import { armOf, mountOn, turningFor } from './latheArm.ts';
 
 const bess = demoLathes()[0] ?? newLathe('x');

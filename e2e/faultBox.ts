@@ -34,7 +34,7 @@ export class Profile {
 }
 
 /** A server of its own, which can be stopped. */
-export async function ownServer(port: number): Promise<ChildProcess> {
+async function ownServer(port: number): Promise<ChildProcess> {
   const server = spawn(process.execPath, ['dist/server/main.js'], { env: { ...process.env, PORT: String(port) } });
   await new Promise<void>((resolve, reject) => {
     server.stdout.on('data', (d: Buffer) => String(d).includes('Gelvin is at') && resolve());

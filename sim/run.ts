@@ -47,14 +47,14 @@ function leadOf(d: Dealt): Ratio {
 }
 
 /** How a job ended, and what about. */
-export interface Ended extends Outcome {
+interface Ended extends Outcome {
   readonly dealt: Dealt;
   /** Metal that may be left or be missing at the pitch diameter when it is right, mm: the class's limits, else the window. */
   readonly right: { readonly least: number; readonly most: number };
 }
 
 /** One job through the simulated shop. */
-export function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Ended {
+function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Ended {
   const dice = new Dice(seed);
   const d = deal(dice);
   const lead = d.kind.pitchMm * d.kind.starts;
@@ -276,7 +276,7 @@ export interface Summary {
 }
 
 /** How near to the middle a finished thread has to be, on pitch diameter: what a general fit allows, mm. */
-export const windowMm = (pitchMm: number): number => 0.02 + 0.02 * Math.sqrt(pitchMm);
+const windowMm = (pitchMm: number): number => 0.02 + 0.02 * Math.sqrt(pitchMm);
 
 export function manyJobs(gelvin: Gelvin, jobs: number, first = 1, fault: Fault | null = null): Summary {
   const scrapped: { seed: number; why: string }[] = [];

@@ -21,7 +21,7 @@ const hand = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u);
 /** What a dial is turned to: whole turns, under zero too, and what the collar shows then. */
 export const dialText = (d: { readonly turns: number; readonly shown: string }, join: string): string =>
   `${d.turns !== 0 ? `${turnsText(d.turns)}${join}` : ''}${d.shown}`;
-export const turnsText = (turns: number): string => `${turns} full turn${turns === 1 ? '' : 's'}`;
+const turnsText = (turns: number): string => `${turns} full turn${turns === 1 ? '' : 's'}`;
 
 /** A unit as it stands beside the big number. */
 export const unitName = (u: UnitSystem): string => (u === 'in' ? 'inch' : 'mm');

@@ -7,7 +7,7 @@ import type { Box } from './lensShape.ts';
 import { Punched } from './marks.tsx';
 
 /** A place where the part was read. */
-export interface Flag {
+interface Flag {
   readonly id: string;
   readonly positionMm: number;
   readonly text: string;

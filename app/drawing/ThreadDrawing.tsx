@@ -10,7 +10,7 @@ import { pitchText } from '../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { pitchOf, threadFormOf, type ThreadSpec } from '../../core/standards/thread.ts';
 
-export interface DrawnReading {
+interface DrawnReading {
   readonly quantity: Quantity;
   readonly text: string;
 }

@@ -11,7 +11,7 @@ import { Button } from '../ui/controls.tsx';
 const STANDS_MS = 1400;
 
 /** The open job as a row of codes, one large at a time: another device takes it over with its camera. */
-export function HandOver({ job, onClose }: { readonly job: Job; readonly onClose: () => void }) {
+function HandOver({ job, onClose }: { readonly job: Job; readonly onClose: () => void }) {
   const codes = useMemo(() => codesOfJob(job), [job]);
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>

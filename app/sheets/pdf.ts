@@ -5,7 +5,7 @@ const POINT_MM = 25.4 / 72;
 const ALIGN = { start: 'left', middle: 'center', end: 'right' } as const;
 /** The faces of the paper, as the writer keeps them. */
 export const FACES = ['sans', 'bold', 'mono', 'monoBold'] as const;
-export type Face = (typeof FACES)[number];
+type Face = (typeof FACES)[number];
 /** A TTF of each, base64. */
 export type Fonts = Readonly<Record<Face, string>>;
 

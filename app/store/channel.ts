@@ -1,5 +1,5 @@
 /** What windows of one browser tell each other after they have written. */
-export type Said =
+type Said =
   | { readonly what: 'job'; readonly id: string; readonly rev: number }
   | { readonly what: 'shop'; readonly rev: number }
   | { readonly what: 'removed'; readonly id: string }

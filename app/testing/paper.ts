@@ -22,7 +22,7 @@ export function onPaper({ job, shop }: { readonly job: Job; readonly shop: Shop 
   };
 }
 /** Pages of one sheet. */
-export const pagesOfSheet = (
+const pagesOfSheet = (
   id: SheetId,
   of: { readonly job: Job; readonly shop: Shop },
   paper: Paper = 'a4',

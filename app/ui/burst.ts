@@ -15,7 +15,7 @@ const isText = (t: EventTarget | null): t is HTMLInputElement | HTMLTextAreaElem
   (t instanceof HTMLInputElement && !['radio', 'checkbox', 'search', 'file', 'range'].includes(t.type));
 
 /** Puts a text into a field as a keyboard would, past the setter that React puts on the node. */
-export function typeInto(field: HTMLInputElement | HTMLTextAreaElement, text: string): void {
+function typeInto(field: HTMLInputElement | HTMLTextAreaElement, text: string): void {
   const proto = field instanceof HTMLInputElement ? HTMLInputElement.prototype : HTMLTextAreaElement.prototype;
   Reflect.set(proto, 'value', text, field);
   field.dispatchEvent(new Event('input', { bubbles: true }));
@@ -71,7 +71,7 @@ export function watchBursts(routes: BurstRoutes): () => void {
 }
 
 /** The field that waits for a reading, if one does. */
-export const armedField = (): HTMLInputElement | null =>
+const armedField = (): HTMLInputElement | null =>
   document.querySelector<HTMLInputElement>('input[data-armed]:not(:disabled)');
 
 /** Types a reading into the armed field and takes it, as the instrument's own Enter would. */

@@ -1,7 +1,7 @@
 import MiniSearch from 'minisearch';
 
 /** In what of a job a word was found. */
-export type FoundIn = 'title' | 'customer' | 'thread' | 'read' | 'lathe' | 'notes';
+type FoundIn = 'title' | 'customer' | 'thread' | 'read' | 'lathe' | 'notes';
 export interface Hit {
   readonly id: string;
   /** Words of the job that matched, with where they stand. */

@@ -10,7 +10,7 @@ export interface Decoded {
   readonly preview: Blob;
 }
 /** Side of a picture that cannot be taken: too many points. */
-export interface TooLarge {
+interface TooLarge {
   readonly megapixels: number;
 }
 

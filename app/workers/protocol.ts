@@ -6,7 +6,7 @@ import type { OneGearShort } from '../../core/gearing/search/index.ts';
 import type { Context } from '../../core/identify/hypotheses.ts';
 import type { Ranking } from '../../core/identify/rank.ts';
 
-export interface RankQuery {
+interface RankQuery {
   readonly part: Part;
   readonly evidence: readonly Evidence[];
   readonly context: Context;

@@ -18,7 +18,7 @@ export interface Dealt {
   readonly evidence: readonly Evidence[];
 }
 
-export interface Band {
+interface Band {
   /** Band of stated probability, 0 to 1. */
   readonly from: number;
   readonly to: number;
@@ -27,7 +27,7 @@ export interface Band {
   readonly stated: number;
   readonly right: number;
 }
-export interface Group {
+interface Group {
   readonly group: string;
   readonly parts: number;
   readonly right: number;

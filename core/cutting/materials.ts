@@ -66,7 +66,7 @@ const EXPANSION: Readonly<Record<string, number>> = {
   'beryllium copper': 17.5e-6,
 };
 /** Of steel: 11.5 um on a metre and degree. Common practice. */
-export const STEEL_EXPANSION = 11.5e-6;
+const STEEL_EXPANSION = 11.5e-6;
 /** Expansion of a material, per K; of one that is not known here, of steel. */
 export const expansionOf = (name: string): number => own(EXPANSION, name) ?? STEEL_EXPANSION;
 

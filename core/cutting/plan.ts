@@ -26,7 +26,7 @@ export interface Stage {
 }
 
 /** The cross slide's dial as far as withdrawing needs it. */
-export interface OutDial {
+interface OutDial {
   /** Travel of the slide in one turn, mm, radial. */
   readonly turnMm: number;
 }

@@ -1,5 +1,5 @@
 /** The slip of the trade behind an angle: half of another form's angle, the whole angle for the half, or the scale's other side. */
-export type SlideSlip = 'half-of-another' | 'whole-for-half' | 'complement';
+type SlideSlip = 'half-of-another' | 'whole-for-half' | 'complement';
 
 /**
  * How a slide's angle stands to the flank that it follows, degrees from the cross-slide line. Beyond the flank the trailing

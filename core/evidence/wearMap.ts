@@ -19,7 +19,7 @@ export interface WearProfile {
 }
 
 /** Below this a difference is reading scatter, mm: three times a good caliper. */
-export const WEAR_SEEN_MM = 0.05;
+const WEAR_SEEN_MM = 0.05;
 
 /**
  * Wear along a part. The unworn reference is proposed where a run of neighbouring spots stays within the reading scatter of

@@ -6,7 +6,7 @@ import { withSafeIds } from './ids.ts';
 import { repairShop } from './repair.ts';
 
 /** A job of a backup that was not taken in, and why. */
-export interface LeftOut {
+interface LeftOut {
   readonly title: string;
   readonly problems: readonly Problem[];
   readonly raw: unknown;

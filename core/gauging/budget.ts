@@ -2,8 +2,7 @@ import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
 import type { Groove } from './wires.ts';
 
 /** What makes a pitch diameter over wires, or between balls, uncertain. */
-export const UNSURE_OF = ['wire', 'round', 'angle', 'lead', 'reading', 'flanks', 'heat'] as const;
-export type UnsureOf = (typeof UNSURE_OF)[number];
+export type UnsureOf = 'wire' | 'round' | 'angle' | 'lead' | 'reading' | 'flanks' | 'heat';
 /** One line of the budget: what is uncertain by how much, and what that comes to on the pitch diameter, all one standard deviation. */
 export interface Unsure {
   readonly of: UnsureOf;

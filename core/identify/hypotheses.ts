@@ -22,9 +22,9 @@ export interface Context {
   readonly use: Use | null;
 }
 export const ORIGINS = ['metric', 'american', 'british'] as const;
-export type Origin = (typeof ORIGINS)[number];
+type Origin = (typeof ORIGINS)[number];
 export const USES = ['fastener', 'pipe', 'instrument', 'power-screw', 'machine-part'] as const;
-export type Use = (typeof USES)[number];
+type Use = (typeof USES)[number];
 
 /** Share of threads on a repair bench that no table lists. From memory, common practice, no source. */
 export const SPECIAL_PRIOR = 0.1;

@@ -9,7 +9,7 @@ import { kindOf, likelihood } from '../reading/kinds.ts';
 import { power, sharpestFirst, weighed } from './weights.ts';
 import { weighSpecials, type SpecialFinding } from './special.ts';
 
-export interface Candidate {
+interface Candidate {
   readonly thread: ThreadSpec;
   readonly expectation: Expectation;
   readonly starts: number;
@@ -33,7 +33,7 @@ export interface RankRequest {
 }
 
 /** The hand last read; right when it was not. */
-export const handRead = (evidence: readonly Evidence[]): 'right' | 'left' =>
+const handRead = (evidence: readonly Evidence[]): 'right' | 'left' =>
   evidence.reduce<'right' | 'left'>((hand, e) => (e.quantity === 'hand' ? e.hand : hand), 'right');
 
 /** Share of the total below which a hypothesis is dropped. */

@@ -10,7 +10,7 @@ export interface Reasons {
   readonly against: readonly Against[];
 }
 /** A reason against, and how many times likelier the reading would be had it come out as the candidate would like it best. */
-export type Against = Reason & { readonly times: number };
+type Against = Reason & { readonly times: number };
 
 /** A reading supports when it is at least this share of the best likelihood any reading of its kind could have here. */
 const SUPPORTS = 0.25;

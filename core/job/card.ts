@@ -88,7 +88,7 @@ export interface StaleStation {
 }
 
 /** The gears that the job wants are on the lathe, as far as anybody has said. */
-export function gearsUp(job: Job, lathe: Lathe, metal: Metal): boolean {
+function gearsUp(job: Job, lathe: Lathe, metal: Metal): boolean {
   const { train } = job.gears;
   if (!isGeared(lathe) || !train) return true;
   // another job may have put other gears on since

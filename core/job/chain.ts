@@ -1,3 +1,4 @@
+import { emptyShop } from './create.ts';
 import { roundText } from '../quantity/format.ts';
 import type { ThreadSpec } from '../standards/thread.ts';
 import { cutFacts, workLeft } from './cutPlan.ts';
@@ -176,7 +177,7 @@ export function believedThread(job: Job, top: ThreadSpec | null): ThreadSpec | n
   return job.name.overruled ? null : top;
 }
 /** basisOf('name') reads nothing of the shop. */
-const EMPTY = { lathes: [] } as unknown as Shop;
+const EMPTY = emptyShop();
 
 const NEEDS: Partial<Record<StationId, (job: Job, shop: Shop) => Waiting | null>> = {
   name: (job) => (job.readings.length === 0 ? 'nothing-read' : null),

@@ -23,7 +23,7 @@ export const CLEARANCE_MM = 0.5;
 export const UNMEASURED_SLACK_MM = 0.3;
 
 /** The end of the tool that cuts: the one in the holder, or one ground to the form's root. */
-export function tipOf(job: Job, thread: ThreadSpec): Tip {
+function tipOf(job: Job, thread: ThreadSpec): Tip {
   if (job.fit.tip) return job.fit.tip;
   const form = threadFormOf(thread);
   const pitchMm = pitchMmOf(thread);

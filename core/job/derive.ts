@@ -17,7 +17,7 @@ export const latheOf = (job: Job, shop: Shop): Lathe | null =>
   shop.lathes.find((l) => l.id === job.gears.lathe) ?? null;
 
 /** Largest root of the screw that a nut has to pass, never an average, as read on the travel it runs over; null where it was not. */
-export const mateRootOf = (job: Job, thread: ThreadSpec): number | null => {
+const mateRootOf = (job: Job, thread: ThreadSpec): number | null => {
   const run = job.fit.to === 'mate' && job.fit.wornMate === 'travel';
   const travel = run ? (travelOf(job, matePlaces(job, thread))?.stretch ?? null) : null;
   const roots = onTravel(readingsOn(job, 'external', 'minorDiameter'), travel).map((r) => r.value);

@@ -20,7 +20,7 @@ import { fitOfJob } from './derive.ts';
 import type { Job } from './schema.ts';
 
 /** What a spindle speed leaves at the end of the thread. */
-export interface AtSpeed {
+interface AtSpeed {
   readonly rpm: number;
   /** Time to stop or withdraw, s; by drawing out by hand: how long one may take for it. */
   readonly seconds: number;

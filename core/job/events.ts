@@ -18,7 +18,7 @@ const common = {
 };
 
 /** The facts under which metal was last agreed to be cut: name of the fact -> its text. */
-export const FactsSchema = Type.Record(Type.String({ maxLength: 120 }), text(4000));
+const FactsSchema = Type.Record(Type.String({ maxLength: 120 }), text(4000));
 const orNull = <T extends TSchema>(schema: T) => Type.Union([Type.Null(), schema]);
 const depth = Type.Number({ minimum: -1000, maximum: 1000 });
 /** Along the thread from its end, mm; null: not said. */
@@ -31,7 +31,7 @@ const pin = orNull(object({ text: text(80), mm: positive }));
 export const BINDS = ['turns', 'place', 'tighter', 'weight'] as const;
 export type Binds = (typeof BINDS)[number];
 /** What a finished thread is read for. */
-export const FORM_READINGS = [
+const FORM_READINGS = [
   'leadingFlank',
   'trailingFlank',
   'majorDiameter',
@@ -218,7 +218,7 @@ export const isSizeTest = (e: LedgerEvent): e is SizeTest =>
   e.kind === 'betweenBalls' ||
   e.kind === 'gauged';
 
-export const EVENT_KINDS = Object.keys(EVENT_FIELDS) as EventKind[];
+const EVENT_KINDS = Object.keys(EVENT_FIELDS) as EventKind[];
 
 export const EventSchema = Type.Unsafe<LedgerEvent>({
   type: 'object',

@@ -16,7 +16,7 @@ const { PI, abs, atan, floor, hypot, max, min, sqrt } = Math;
 export type FreeEnd = (typeof FREE_ENDS)[number];
 
 /** A figure that a picture gives, as it goes into the readings. */
-export interface PictureReading {
+interface PictureReading {
   readonly quantity: Quantity;
   /** mm, degrees, ratio or count, by quantity. */
   readonly value: number;
@@ -27,7 +27,7 @@ export interface PictureReading {
   readonly leaf: Reading['leaf'];
   readonly flank: 'leading' | 'trailing' | null;
 }
-export type PictureRowKey =
+type PictureRowKey =
   | 'pitch'
   | 'major'
   | 'minor'
@@ -261,7 +261,7 @@ function notThese(range: HiddenFlank, flank: 'leading' | 'trailing'): PictureRea
 }
 
 /** Diameter at which ridge and groove of the axial section are alike wide, px; of a hidden flank, by the middle of what it may be. */
-export function pitchDiameterPx(read: ProfileRead): Told | null {
+function pitchDiameterPx(read: ProfileRead): Told | null {
   const { ends, hidden } = read;
   if (!ends || read.majorPx === null) return null;
   const { ridge } = ends;

@@ -22,7 +22,7 @@ import type { Job, Shop } from './schema.ts';
 export type Unsaid = 'holding' | 'free-length' | 'force' | 'neck' | 'overhang' | 'plan' | 'steady-place';
 
 /** How big the screw comes out (how small the nut) along the thread, on diameter, mm. */
-export interface Along {
+interface Along {
   readonly bigMm: readonly number[];
   readonly worstMm: number;
 }

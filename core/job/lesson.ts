@@ -2,11 +2,11 @@ import type { Infeed } from '../cutting/plan.ts';
 import { trainText } from '../gearing/trainText.ts';
 import { median } from '../numeric/sorted.ts';
 import { aheadOf } from './ahead.ts';
-import { USUAL_SPRINGS } from './create.ts';
+import { emptyShop, USUAL_SPRINGS } from './create.ts';
 import { threadOfJob } from './derive.ts';
 import { isSizeTest } from './events.ts';
 import { metalOf, standingOfPart } from './metal.ts';
-import type { Job, Shop } from './schema.ts';
+import type { Job } from './schema.ts';
 
 /** What one finished part taught, as it is kept beside its job. Depths mm, radial. */
 export interface Lesson {
@@ -27,7 +27,7 @@ export interface Lesson {
 }
 
 /** The plan's passes do not hang on the lathe beyond its dial, and a row of the list is made without the shop. */
-const NO_SHOP = { lathes: [] } as unknown as Shop;
+const NO_SHOP = emptyShop();
 /** Nothing is learned from a part that was cut in fewer passes: it was a trial, or the record is not whole. */
 const LEAST_PASSES = 2;
 

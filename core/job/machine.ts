@@ -8,7 +8,7 @@ import type { StationId } from './stations.ts';
 const ABOVE_CUT: readonly StationId[] = ['name', 'fit', 'gears', 'setup'];
 
 /** The first station above Cut that has to be looked at again. */
-export const staleAbove = (states: Readonly<Record<StationId, StationState>>): StaleStation | null => {
+const staleAbove = (states: Readonly<Record<StationId, StationState>>): StaleStation | null => {
   for (const station of ABOVE_CUT) {
     const s = states[station];
     if (s.kind === 'stale') return { station, because: s.because };

@@ -25,7 +25,7 @@ import { copiedFrom, placesOn } from './places.ts';
 import type { Job, Pin, Shop } from './schema.ts';
 
 /** A pin, wire or ball that could be laid in, and what is measured with it. */
-export interface PinChoice {
+interface PinChoice {
   readonly pin: Pin;
   /** Its own diameter: as measured, else as written on it, mm. */
   readonly mm: number;
@@ -40,7 +40,7 @@ interface Range {
 }
 export type Verdict = 'to-go' | 'at-size' | 'past';
 /** A reading over wires or between balls, and what it says of the pitch diameter at 20 degrees. */
-export interface Measured {
+interface Measured {
   readonly n: number;
   readonly text: string;
   readonly overMm: number;

@@ -10,7 +10,7 @@ export type Facts = Readonly<Record<string, string>>;
 export type LostBy =
   'existing' | 'gears' | 'levers' | 'lead' | 'slide' | 'tool' | 'reseated' | 'slipped' | 'mark' | 'off';
 
-export interface Offset {
+interface Offset {
   readonly mm: number;
   readonly text: string;
   readonly n: number;

@@ -45,7 +45,7 @@ function zeroTakenAnew(job: Job, part: number): boolean {
 }
 
 /** How much short of the depth that was right the next part is begun, mm radial: no two grooves are alike. Common practice, no source. */
-export const BEGIN_SHORT_MM = 0.05;
+const BEGIN_SHORT_MM = 0.05;
 
 /** A depth beyond the plan to aim at on the next part, and the passes it takes. */
 export interface Aim {

@@ -4,7 +4,7 @@ import { leastWorn } from './special.ts';
 import type { Job, Reading } from './schema.ts';
 
 /** A stretch of the part beside its thread; null: that dimension was not measured. */
-export interface Beside {
+interface Beside {
   readonly lengthMm: number | null;
   readonly diameterMm: number | null;
 }

@@ -9,7 +9,7 @@ import type { Job, Shop } from './schema.ts';
 import type { Setting } from './slides.ts';
 
 /** One pass as it stands on a card: what was cut is told from the ledger, what is to come from the plan. */
-export interface PassRow {
+interface PassRow {
   /** Counted from 1; a spring pass between stages has the number of the pass it repeats. */
   readonly n: number;
   readonly spring: boolean;

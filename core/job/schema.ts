@@ -34,7 +34,7 @@ const measured = Type.Union([Type.Null(), Type.Number({ exclusiveMinimum: 0, max
 export type { StationId };
 export { DEPTH_RULES, HOLDINGS, RESTS };
 
-export const SpecialSchema = Type.Object(
+const SpecialSchema = Type.Object(
   {
     leadingFlankDeg: angle,
     trailingFlankDeg: angle,
@@ -150,7 +150,7 @@ const Settlement = object({
 });
 
 /** A mate by its name, its length, and what its pitch diameter is known to lie between. */
-export const MateSchema = object({
+const MateSchema = object({
   name: text(120),
   lengthMm: measured,
   minMm: measured,
@@ -158,12 +158,12 @@ export const MateSchema = object({
 });
 
 /** What gave a picture its scale: a resolution in px a mm, a pin or the outside in mm. */
-export const SCALE_BY = ['resolution', 'pin', 'major'] as const;
+const SCALE_BY = ['resolution', 'pin', 'major'] as const;
 /** Which end of a picture is the part's free end. */
 export const FREE_ENDS = ['left', 'right'] as const;
 const px = Type.Number({ minimum: -100_000, maximum: 100_000 });
 /** How a picture against the light was read: enough to read it again. */
-export const ShadowSchema = object({
+const ShadowSchema = object({
   scale: Type.Union([Type.Null(), object({ by: oneOf(...SCALE_BY), value: positive })]),
   /** Null: nobody has said. */
   freeEnd: Type.Union([Type.Null(), oneOf(...FREE_ENDS)]),
@@ -198,7 +198,7 @@ export type Picture = Static<typeof PictureSchema>;
 
 /** What is laid into grooves to measure them. */
 export const PIN_KINDS = ['wire', 'pin', 'drill', 'needle', 'ball'] as const;
-export const PinSchema = object({
+const PinSchema = object({
   kind: oneOf(...PIN_KINDS),
   /** What is written on it. */
   mm: positive,
@@ -438,7 +438,7 @@ export const JobSchema = Type.Object(
 export type Job = Static<typeof JobSchema>;
 export type Reading = Static<typeof ReadingSchema>;
 
-export const InstrumentSchema = object({
+const InstrumentSchema = object({
   id,
   name: Type.String({ minLength: 1, maxLength: 120 }),
   measures: oneOf('length', 'pitch', 'angle', 'taper'),

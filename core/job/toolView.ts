@@ -23,7 +23,7 @@ export interface ToolView {
   /** Blocks under a sine bar for flanks and reliefs; alike flanks once. */
   readonly blocks: readonly (SineBar & { readonly of: BlockOf; readonly deg: number })[];
 }
-export type BlockOf = 'leading-flank' | 'trailing-flank' | 'leading-relief' | 'trailing-relief';
+type BlockOf = 'leading-flank' | 'trailing-flank' | 'leading-relief' | 'trailing-relief';
 
 /** A flat is ground to this share of the pitch, and no nearer than a shop measures, mm. Common practice, no source. */
 const FLAT_SHARE = 0.007;

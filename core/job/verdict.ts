@@ -33,7 +33,7 @@ const AMERICAN: ReadonlySet<string> = new Set(['UNC', 'UNF', 'UNEF', 'UN', 'UNS'
 export const notGoTurnsOf = (job: Job): number => notGoTurns(AMERICAN.has(threadOfJob(job)?.family ?? ''));
 
 /** A gauge that went as it should: the go all the way, the not-go no further than it may. */
-export const gaugeIsRight = (e: Pick<EventOf<'gauged'>, 'which' | 'passes' | 'turns'>, may: number): boolean =>
+const gaugeIsRight = (e: Pick<EventOf<'gauged'>, 'which' | 'passes' | 'turns'>, may: number): boolean =>
   e.which === 'go' ? e.passes : !e.passes && (e.turns ?? 0) <= may;
 
 /** What everything together says of the part on the lathe, with its reasons, and what is still to be done before it is said. */

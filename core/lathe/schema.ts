@@ -10,7 +10,7 @@ export const Teeth = Type.Integer({ minimum: 8, maximum: 400 });
 
 const wall = Type.Number({ minimum: 0, maximum: 2000 });
 
-export const SlideDialSchema = Type.Object(
+const SlideDialSchema = Type.Object(
   {
     unit: Type.Unsafe<'mm' | 'in'>({ type: 'string', enum: ['mm', 'in'] }),
     division: Type.Number(positive),
@@ -30,7 +30,7 @@ export const TrainSchema = Type.Object(
 );
 
 /** The arm: distance from the first driver to the leadscrew or gearbox input, and its slots by radius from there. */
-export const ArmSchema = Type.Object(
+const ArmSchema = Type.Object(
   {
     centresMm: Type.Number({ exclusiveMinimum: 0, maximum: 2000 }),
     slots: Type.Array(

@@ -28,7 +28,7 @@ export interface MotionAsk {
   readonly rpm: number;
 }
 /** One thread block: from and to, at the tip. */
-export interface Travel {
+interface Travel {
   readonly pass: number;
   readonly start: number;
   readonly fromZ: number;

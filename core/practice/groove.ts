@@ -2,7 +2,7 @@ import { deal } from './deal.ts';
 import { sinDeg, cosDeg } from '../quantity/units.ts';
 
 const GROOVE_WAYS = ['parallel', 'angled', 'turn', 'slip'] as const;
-export type GrooveWay = (typeof GROOVE_WAYS)[number];
+type GrooveWay = (typeof GROOVE_WAYS)[number];
 
 /** A lathe with an old thread in it: where the groove is, and everything that hides it. Lengths mm, + towards the headstock. */
 export interface GrooveRound {

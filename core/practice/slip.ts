@@ -13,7 +13,6 @@ export type Slip =
   | { readonly is: 'bore'; readonly boreMm: number; readonly from: 'other-form' | 'tap-of-pitch' }
   | { readonly is: 'not-in-line'; readonly perMm: number }
   | { readonly is: 'nothing' };
-export type SlipKind = Slip['is'];
 
 /** What is read on what was cut. Lengths mm, angles degrees. */
 export interface Read {

@@ -4,7 +4,7 @@ import { marked, writing } from './writing.ts';
 /** What a hand can set: 0.01 mm on a metric dial, 0.0005 in on an inch one, 1/64 on a rule. */
 export const HAND_STEP_MM = 0.01;
 export const HAND_STEP_IN = 0.0005;
-export const RULE_STEP_IN = 1 / 64;
+const RULE_STEP_IN = 1 / 64;
 
 const places = (step: number): number => {
   for (let p = 0; p <= 6; p += 1) if (Math.abs(step * 10 ** p - Math.round(step * 10 ** p)) < 1e-9) return p;

@@ -21,7 +21,7 @@ export interface Expectation {
 }
 
 /** Flats, 0 where the form is round, and radii, 0 where it is flat; mm. */
-export interface Edges {
+interface Edges {
   readonly crestFlatMm: number;
   readonly rootFlatMm: number;
   readonly crestRadiusMm: number;

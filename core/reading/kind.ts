@@ -48,7 +48,7 @@ export interface Taken {
 }
 
 /** A reading yet to be taken, as it is likely to come out: mean and one standard deviation in its own unit. */
-export interface Likely {
+interface Likely {
   readonly mean: number;
   readonly sigma: number;
 }

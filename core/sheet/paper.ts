@@ -13,7 +13,7 @@ export const BOX = { w: 182, h: 250 } as const;
 /** Between the head's rule and the foot, what is drawn begins here. */
 export const BODY_TOP = 46;
 /** A rule of this length stands on every sheet: it proves the scale of the print, mm. */
-export const RULE_MM = 150;
+const RULE_MM = 150;
 
 /** What stands round the drawing of every sheet; the words come from outside. */
 export interface Frame {

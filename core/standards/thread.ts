@@ -65,7 +65,7 @@ export function threadOfRow(row: StandardThread, starts = 1, leftHand = false): 
 const exactOf = storedPitch;
 
 /** Adds starts and hand to a single-start designation, in the way its family writes them. */
-export function withStarts(
+function withStarts(
   single: string,
   family: ThreadSpec['family'],
   pitch: Rational,
@@ -93,7 +93,7 @@ const BY_ANGLE: Readonly<Record<string, FormId>> = {
 };
 
 /** Nominal size as a machinist writes it: a workshop fraction of an inch, or millimetres. */
-export function sizeText(majorMm: number, prefer: 'mm' | 'in'): string {
+function sizeText(majorMm: number, prefer: 'mm' | 'in'): string {
   const sixtyFourths = (majorMm / numberOf(INCH_MM)) * 64;
   if (prefer === 'in' && Math.abs(sixtyFourths - Math.round(sixtyFourths)) < 1e-6)
     return `${mixedText(exact(`${Math.round(sixtyFourths)}/64`))} in`;

@@ -13,7 +13,7 @@ export interface ChartQuestion extends Gearing {
   readonly levers: LeverSetting;
 }
 
-export interface Conflict {
+interface Conflict {
   /** Index of the row in what was given. */
   readonly row: number;
   readonly printedMm: number;

@@ -42,7 +42,7 @@ export interface Arm {
   readonly backlashMm?: number;
 }
 
-export interface CoverWalls {
+interface CoverWalls {
   readonly beyondFirstMm: number;
   readonly beyondLastMm: number;
   /** On the side towards which a positive lean goes, and on the other. */

@@ -62,7 +62,7 @@ const ROOMY_MM = 2;
 const DIRECT_MM = 0.1;
 
 /** Centre distance of a mesh: backlash j opens it by j / (2 tan phi), 1.37 j at 20 degrees, 1.93 j at 14.5. */
-export const meshMm = (arm: Arm, a: number, b: number): number =>
+const meshMm = (arm: Arm, a: number, b: number): number =>
   (arm.moduleMm * (a + b)) / 2 +
   (arm.backlashMm ?? 0) / (2 * Math.tan(radians(arm.pressureAngleDeg ?? DEFAULT_PRESSURE_DEG)));
 

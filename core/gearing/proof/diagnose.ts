@@ -3,7 +3,7 @@ import { exact, numberOf, textOf, type Rational } from '../../quantity/rational.
 import { ratioOf, type Levers, type LeverSetting } from '../gearbox/levers.ts';
 import { totalRatio, type Gearing } from '../train.ts';
 
-export interface PlannedTrain extends Gearing {
+interface PlannedTrain extends Gearing {
   readonly levers?: LeverSetting;
 }
 
@@ -27,7 +27,7 @@ export type Mistake =
   | { readonly kind: 'reversed' }
   | { readonly kind: 'lever'; readonly lever: string; readonly at: string; readonly planned: string }
   | { readonly kind: 'fixed'; readonly at: string; readonly planned: string };
-export type MistakeKind = Mistake['kind'];
+type MistakeKind = Mistake['kind'];
 export interface Explanation {
   readonly mistake: Mistake;
   /** What the train then cuts, exact text. */

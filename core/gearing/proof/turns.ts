@@ -14,7 +14,7 @@ export interface TurnsQuestion {
 }
 
 /** One gear put on for another, with which the key is at the top again all the same. */
-export interface KeySlip {
+interface KeySlip {
   readonly planned: number;
   readonly on: number;
   readonly role: 'driver' | 'driven';

@@ -1,4 +1,4 @@
-import { leadOfTrain, totalRatio, type Geared, type Gearing } from '../train.ts';
+import { leadOfTrain, type Geared, type Gearing } from '../train.ts';
 import { errorPpm, exact, numberOf, textOf, type Rational } from '../../quantity/rational.ts';
 
 export interface TrainRequest {

@@ -13,11 +13,8 @@ import { PICKUP } from './pickup.ts';
  * Every change of a job, by name. Views dispatch these and hold no recipe; the headless door takes the same ones, so that a
  * whole job can be carried from intake to record as data.
  */
-const MACHINE = { ...CUTTING, ...PICKUP };
-export const EDITS = { ...DESK, ...MACHINE };
+export const EDITS = { ...DESK, ...CUTTING, ...PICKUP };
 export type EditName = keyof typeof EDITS;
-/** Edits that write to the ledger: undo takes their events back instead of rewriting what was done. */
-export const isLedgerEdit = (name: EditName): boolean => name in MACHINE;
 
 type FieldsOf<K extends EditName> = Static<ReturnType<typeof Type.Object<(typeof EDITS)[K]['of']>>>;
 type Common = { id?: string | null; at?: string | null; after?: number | null };

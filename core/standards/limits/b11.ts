@@ -7,7 +7,7 @@ const CLASSES = ['1A', '2A', '3A', '1B', '2B', '3B'];
 const FACTOR: Readonly<Record<string, number>> = { '1A': 1.5, '2A': 1, '3A': 0.75, '1B': 1.95, '2B': 1.3, '3B': 0.975 };
 
 /** Td2 of class 2A, inches, to six places: 0.0015 D^(1/3) + 0.0015 sqrt(LE) + 0.015 P^(2/3). ASME B1.1. */
-export const td2Class2A = (d: number, p: number, le: number): number =>
+const td2Class2A = (d: number, p: number, le: number): number =>
   to(0.0015 * Math.cbrt(d) + 0.0015 * Math.sqrt(le) + 0.015 * Math.cbrt(p * p), 6);
 
 /** Allowances that the printed table gives otherwise than its formula (0.3 x 0.005501 in would round to 0.0017). Inches. */

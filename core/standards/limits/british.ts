@@ -6,7 +6,7 @@ import { toInches } from '../../quantity/units.ts';
 import { inchLimits, mmLimits, to, type ThreadLimits, type LimitsNote } from './limits.ts';
 
 /** T of BS 84, inches: 0.002 D^(1/3) + 0.003 sqrt(L) + 0.005 sqrt(P). */
-export const bs84T = (d: number, l: number, p: number): number =>
+const bs84T = (d: number, l: number, p: number): number =>
   0.002 * Math.cbrt(d) + 0.003 * Math.sqrt(l) + 0.005 * Math.sqrt(p);
 
 const BOLT: Readonly<Record<string, number>> = { close: 2 / 3, medium: 1, free: 1.5 };

@@ -110,10 +110,10 @@ const TD2_6: Readonly<Record<string, Readonly<Record<string, number>>>> = {
 };
 
 /** Diameter steps, mm: over, up to and including. */
-export const ISO_STEPS = [0.99, 1.4, 2.8, 5.6, 11.2, 22.4, 45, 90, 180, 355] as const;
+const ISO_STEPS = [0.99, 1.4, 2.8, 5.6, 11.2, 22.4, 45, 90, 180, 355] as const;
 const FORM = 'iso60';
 
-export function diameterStep(dMm: number): readonly [number, number] | null {
+function diameterStep(dMm: number): readonly [number, number] | null {
   for (let i = 1; i < ISO_STEPS.length; i += 1) {
     const [lo, hi] = [ISO_STEPS[i - 1] ?? 0, ISO_STEPS[i] ?? 0];
     if (dMm > lo && dMm <= hi) return [lo, hi];
@@ -127,7 +127,7 @@ export function td2Grade6(dMm: number, pitchMm: number): number | null {
   if (!step) return null;
   return TD2_6[String(step[1])]?.[key(pitchMm)] ?? td2Formula(step, pitchMm);
 }
-export const td2Formula = (step: readonly [number, number], pitchMm: number): number =>
+const td2Formula = (step: readonly [number, number], pitchMm: number): number =>
   r40Step(90 * pitchMm ** 0.4 * Math.sqrt(step[0] * step[1]) ** 0.1, 0);
 
 const key = (p: number): string => String(Number(p.toFixed(4)));
@@ -140,7 +140,7 @@ const majorTolerance = (p: number, grade: number): number =>
   grade === 8 && TD8_PRINTED[key(p)] !== undefined ? (TD8_PRINTED[key(p)] ?? 0) : r40Step(td6(p), 4 * (grade - 6));
 
 /** Fundamental deviation, um, towards the metal; the formula for a pitch the table does not have. */
-export function deviationUm(position: string, p: number): number | null {
+function deviationUm(position: string, p: number): number | null {
   const row = DEVIATIONS[key(p)];
   switch (position.toLowerCase()) {
     case 'h':

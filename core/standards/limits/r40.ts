@@ -10,7 +10,7 @@ const valueAt = (index: number): number => {
 };
 
 /** Index of the member of the series nearest a value, by ratio. */
-export const r40Index = (x: number): number => {
+const r40Index = (x: number): number => {
   const guess = Math.round(40 * Math.log10(x));
   const near = [guess - 1, guess, guess + 1];
   return near.reduce(

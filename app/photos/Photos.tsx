@@ -33,8 +33,7 @@ export function Photos({ of, all = false }: { readonly of: PhotoOf; readonly all
         type="file"
         accept={PHOTO_FILES}
         multiple
-        className="sr-only"
-        tabIndex={-1}
+        hidden
         aria-label={PHOTO_WORDS.file(of)}
         onChange={(e) => {
           const files = [...(e.target.files ?? [])];

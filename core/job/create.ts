@@ -1,5 +1,5 @@
 import { notPractised } from '../practice/rounds.ts';
-import { USUAL_WEIGHTS } from '../gearing/search/index.ts';
+import { USUAL_WEIGHTS } from '../gearing/search/merit.ts';
 import type { Job, Shop } from './schema.ts';
 import { JOB_VERSION, SHOP_VERSION } from './stations.ts';
 

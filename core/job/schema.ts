@@ -11,7 +11,7 @@ import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } f
 import { THREAD_ENDS } from '../cutting/clearRun.ts';
 import { DEPTH_RULES } from '../cutting/depths.ts';
 import { HOLDINGS, RESTS } from '../cutting/holding.ts';
-import { Exact, LatheSchema, TrainSchema } from '../lathe/schema.ts';
+import { Exact, LatheSchema, TrainSchema, type Lathe } from '../lathe/schema.ts';
 
 /**
  * The job document and the shop document: the only shapes that are stored, exported and imported. Types and JSON Schema
@@ -447,14 +447,16 @@ const InstrumentSchema = object({
 });
 export type Instrument = Static<typeof InstrumentSchema>;
 
+/** Described once, and so checked by one function: the first screen carries it. */
+const OneLathe = Type.Unsafe<Lathe>({ $ref: '#/definitions/lathe' });
 export const ShopSchema = Type.Object(
   {
     format: Type.Literal('gelvin-shop'),
     version: Type.Literal(SHOP_VERSION),
     name: Type.String({ minLength: 1, maxLength: 120 }),
-    lathes: Type.Array(LatheSchema, { maxItems: 100 }),
+    lathes: Type.Array(OneLathe, { maxItems: 100 }),
     /** Lathes that were removed, the last first: until they are emptied they can be brought back. */
-    removedLathes: Type.Array(object({ at: time, lathe: LatheSchema }), { maxItems: 100 }),
+    removedLathes: Type.Array(object({ at: time, lathe: OneLathe }), { maxItems: 100 }),
     instruments: Type.Array(InstrumentSchema, { maxItems: 200 }),
     /** Wires, pins, drill shanks, needles and balls owned. */
     pins: Type.Array(PinSchema, { maxItems: 400 }),
@@ -491,7 +493,7 @@ export const ShopSchema = Type.Object(
       ),
     }),
   },
-  { $id: 'shop', additionalProperties: false },
+  { $id: 'shop', additionalProperties: false, definitions: { lathe: LatheSchema } },
 );
 export type Shop = Static<typeof ShopSchema>;
 

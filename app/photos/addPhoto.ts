@@ -7,8 +7,7 @@ export const PHOTO_FILES = 'image/png,image/jpeg,image/webp';
 export const isPhoto = (file: Blob): boolean => PHOTO_FILES.split(',').includes(file.type);
 
 /** What a photo shows: kept as the picture's place. */
-const PHOTO_OF = ['the part', 'the set-up', 'what was made'] as const;
-export type PhotoOf = (typeof PHOTO_OF)[number];
+export type PhotoOf = 'the part' | 'the set-up' | 'what was made';
 
 /** Longer than this no screen shows it, and a record in a browser has its limits, px. */
 const LONGEST = 2400;

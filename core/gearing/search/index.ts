@@ -1,5 +1,5 @@
 /** Trains that cut a lead, and which of them a machinist would rather put up. */
 export { findTrains, type TrainRequest } from './findTrains.ts';
-export { USUAL_WEIGHTS, asGoodAsMeasured, meritOf } from './merit.ts';
+export { asGoodAsMeasured, meritOf } from './merit.ts';
 export { orderByShopRule } from './shopRule.ts';
 export { oneGearShort, type OneGearShort } from './oneGearShort.ts';

@@ -26,7 +26,8 @@ export interface PassRows {
   readonly measured: boolean;
   /** Spring passes after the last one. */
   readonly springs: number;
-  readonly starts: { readonly at: number };
+  /** Which start they are of, from 1. */
+  readonly start: number;
 }
 
 /** Every pass of the part: those cut, then those to come. Null: no thread is named. Refused: as the plan is. */
@@ -54,7 +55,7 @@ export function passRowsOf(
         surfaceMm: request.surfaceMm,
         measured: (metal.surfaceMm ?? metal.measuredMm) !== null,
         springs: job.cut.springs,
-        starts: { at: metal.start },
+        start: metal.start,
       },
     };
   }
@@ -74,7 +75,7 @@ export function passRowsOf(
       surfaceMm: metal.surfaceMm ?? metal.measuredMm,
       measured: true,
       springs: job.cut.springs,
-      starts: { at: metal.start },
+      start: metal.start,
     },
   };
 }

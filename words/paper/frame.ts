@@ -78,7 +78,7 @@ export function frameWords(job: Job, shop: Shop, { id, title, n, of, qr }: Frame
     qr,
     qrSaid: qr ? ['opens this job', 'on this machine'] : [],
     rulerSaid: ['150 mm: lay a rule on it', '(print at 100 %)'],
-    // two duties are one sentence each: the first ones are the gravest, and none of the sheet's own is left out
+    // the sheet's own are never left out; of the others the gravest come first
     caution: [...own, ...more].slice(0, Math.max(MOST_CAUTIONS, own.length)),
     foot: `as settled ${job.changed.slice(0, 16).replace('T', ' ')} UTC   \u00b7   a newer sheet of this job? throw this one away`,
     paged: (page, pages) => `sheet ${n} of ${of} \u00b7 page ${page} of ${pages}`,

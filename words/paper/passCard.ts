@@ -47,7 +47,7 @@ export function passCardWords(
     })),
     after: {
       title: `After ${last}: measure`,
-      said: `${surface}${starts > 1 ? ` ${starts} starts: each to the same depth.` : ''}`,
+      said: `${surface}${starts > 1 ? ` Start ${p.start} of ${starts}: each to the same depth.` : ''}`,
       places: ['top', 'middle', 'end'],
     },
     wanted: {

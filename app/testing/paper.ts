@@ -22,7 +22,7 @@ export function onPaper({ job, shop }: { readonly job: Job; readonly shop: Shop 
   };
 }
 /** Pages of one sheet. */
-const pagesOfSheet = (
+export const pagesOfSheet = (
   id: SheetId,
   of: { readonly job: Job; readonly shop: Shop },
   paper: Paper = 'a4',

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import type { Bench} from '../testing/bench.ts';
+import type { Bench } from '../testing/bench.ts';
 import { named } from '../testing/bench.ts';
 import { pagesOfSheet } from '../testing/paper.ts';
 import { svgOf } from './svg.ts';

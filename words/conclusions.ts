@@ -29,6 +29,13 @@ const WANTED = {
   gauge: 'make a gauge',
 };
 
+/** What came of a part, as it is said and chosen. */
+export const OUTCOME_NAMES = {
+  fits: 'It fits',
+  'fits-with-note': 'It fits, see note',
+  scrapped: 'Scrapped',
+} as const;
+
 /** The one line by which a station is read off the spine; null when there is nothing to say yet. */
 export function conclusion(station: StationId, job: Job, shop: Shop, system: UnitSystem): string | null {
   const thread = threadOfJob(job);
@@ -115,9 +122,7 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
         : `${w.by === 'balls' ? `Between ${len(w.wireMm)} balls` : `Over ${len(w.wireMm)} wires`}: ${len(w.targetMm)}`;
     }
     case 'record':
-      return job.record.verdict === null
-        ? null
-        : { fits: 'It fits', 'fits-with-note': 'It fits, see note', scrapped: 'Scrapped' }[job.record.verdict];
+      return job.record.verdict === null ? null : OUTCOME_NAMES[job.record.verdict];
   }
 }
 

@@ -1,3 +1,4 @@
+import { capital } from './capital.ts';
 import type { Grip, GripView } from '../core/cutting/grip.ts';
 import type { Fluid } from '../core/cutting/materials.ts';
 import {
@@ -119,7 +120,6 @@ const FLUIDS: Readonly<Record<Fluid, string>> = {
 /** What is put on, by material, and what another school does. */
 export const fluidText = (fluid: Fluid, other: Fluid | null): string =>
   `${capital(FLUIDS[fluid])}${other === null ? '' : `; others use ${FLUIDS[other]}`}. Smoke means too fast.`;
-const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
 /** A force as it is said: in kN from one up. */
 export const forceText = (n: number): string =>
   Math.abs(n) >= 1000 ? `${(n / 1000).toFixed(1)} kN` : `${Math.round(n / 5) * 5} N`;

@@ -1,3 +1,4 @@
+import { capital } from './capital.ts';
 import type { Learned } from '../core/job/lesson.ts';
 import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
@@ -34,7 +35,6 @@ export function learnedText(l: Learned, lathe: string, material: string, u: Unit
     ].join(' ') + '.'
   );
 }
-const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
 
 /** One thread that was made before. */
 export const madeText = (m: {

@@ -4,6 +4,9 @@ import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Problem } from '../core/quantity/outcome.ts';
 import type { Card, CardView, Stopped } from '../core/job/card.ts';
+import { threadOfJob } from '../core/job/derive.ts';
+import type { Job } from '../core/job/schema.ts';
+import { taperPerTurnMm } from '../core/job/taper.ts';
 import type { Feed } from '../core/job/feed.ts';
 import type { LostBy } from '../core/job/metal.ts';
 import type { SlideTravel } from '../core/job/pickupMove.ts';
@@ -182,6 +185,20 @@ export function motionsOf(
   const words = motionWords(request);
   return routine(request).map((text, i) => ({ word: words[i] ?? '', text }));
 }
+
+/** The same of a job as it stands. */
+export const motionsOfJob = (job: Job, view: CardView, lathe: Lathe | null): ReturnType<typeof motionsOf> =>
+  motionsOf(
+    view,
+    {
+      make: job.intake.make,
+      leftHand: threadOfJob(job)?.leftHand ?? false,
+      returnBy: job.cut.returnBy,
+      end: job.setup.end,
+      perTurnMm: taperPerTurnMm(job),
+    },
+    lathe,
+  );
 
 /** What a pass that is expected to run in the old groove means; null where it is to cut. */
 export function airText(card: Card): string | null {

@@ -1,3 +1,4 @@
+import { capital } from './capital.ts';
 import type { ThreadEnd } from '../core/cutting/clearRun.ts';
 import type { LatheHas } from '../core/lathe/schema.ts';
 
@@ -86,5 +87,4 @@ const END_WORDS: Readonly<Record<ThreadEnd, string>> = {
   'taper-out': 'Over the last turn, at the mark',
   stop: 'At the stop, within half a turn',
 };
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

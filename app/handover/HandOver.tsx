@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { ChevronLeft, ChevronRight, QrCode } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { Job } from '../../core/job/schema.ts';
+import { barsOf, sideOf } from '../../core/sheet/code.ts';
 import { HAND_WORDS } from '../../words/handOver.ts';
 import { codeOf } from '../sheets/code.ts';
 import { codesOfJob } from '../storage/handOver.ts';
@@ -63,8 +64,10 @@ function Row({ codes }: { readonly codes: readonly string[] }) {
 /** Black on white in either theme, with the white round it that a camera wants. */
 function Code({ text, label }: { readonly text: string; readonly label: string }) {
   const modules = useMemo(() => codeOf(text), [text]);
-  const side = modules.length + 8;
-  const d = modules.flatMap((row, y) => row.map((dark, x) => (dark ? `M${x + 4} ${y + 4}h1v1h-1z` : ''))).join('');
+  const side = sideOf(modules);
+  const d = barsOf(modules)
+    .map(({ x, y, w }) => `M${x} ${y}h${w}v1h${-w}z`)
+    .join('');
   return (
     <svg
       viewBox={`0 0 ${side} ${side}`}

@@ -7,7 +7,8 @@ import { storageText } from '../../words/storage.ts';
 import { useJobView } from '../shell/jobContext.tsx';
 import { act } from '../store/store.ts';
 import { Button } from '../ui/controls.tsx';
-import { addPhotos, PHOTO_FILES, type PhotoOf } from './addPhoto.ts';
+import { addPhotos, type PhotoOf } from './addPhoto.ts';
+import { PICTURE_FILES } from './kinds.ts';
 import { usePictureUrl } from './usePictureUrl.ts';
 
 /** Photos of the job that show one thing, or all of them; more are taken by the device's camera, chosen, or dropped. */
@@ -31,7 +32,7 @@ export function Photos({ of, all = false }: { readonly of: PhotoOf; readonly all
       <input
         ref={picker}
         type="file"
-        accept={PHOTO_FILES}
+        accept={PICTURE_FILES}
         multiple
         hidden
         aria-label={PHOTO_WORDS.file(of)}

@@ -2,10 +2,6 @@ import { newId } from '../ui/newId.ts';
 import { putPicture } from '../storage/db.ts';
 import { act, store } from '../store/store.ts';
 
-/** Kinds of files that every browser of today decodes. */
-export const PHOTO_FILES = 'image/png,image/jpeg,image/webp';
-export const isPhoto = (file: Blob): boolean => PHOTO_FILES.split(',').includes(file.type);
-
 /** What a photo shows: kept as the picture's place. */
 export type PhotoOf = 'the part' | 'the set-up' | 'what was made';
 

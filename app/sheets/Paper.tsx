@@ -11,7 +11,7 @@ import { downloadBytes, fileName } from '../storage/files.ts';
 import { Button, Choice } from '../ui/controls.tsx';
 import { ExportButton } from '../ui/ExportButton.tsx';
 import { codeOf, jobAddress } from './code.ts';
-import { drawnSheet, pagesOn } from './papers.ts';
+import { drawnSheet, pagesOn, type Drawn } from './papers.ts';
 import { SheetPicture } from './SheetPicture.tsx';
 import { usePaper } from './usePaper.ts';
 
@@ -21,15 +21,19 @@ export function Paper() {
   const { job } = paper;
   const { paper: size } = usePrefs();
   const [params, setParams] = useSearchParams();
-  const can = useMemo(() => new Map(SHEETS.map((id) => [id, drawnSheet(id, paper)])), [paper]);
+  const can = useMemo(() => {
+    const drawn = new Map(SHEETS.map((id) => [id, drawnSheet(id, paper)]));
+    // every one of them is there
+    return (id: SheetId): Drawn => drawn.get(id) ?? drawnSheet(id, paper);
+  }, [paper]);
   const asked = params.get('sheets');
   const chosen = useMemo(
-    () => SHEETS.filter((id) => (asked === null ? can.get(id)?.ok : asked.split(',').includes(id))),
+    () => SHEETS.filter((id) => (asked === null ? can(id).ok : asked.split(',').includes(id))),
     [asked, can],
   );
   const choose = (ids: readonly SheetId[]): void => setParams({ sheets: ids.join(',') }, { replace: true });
   const qr = useMemo(() => codeOf(jobAddress(job.id)), [job.id]);
-  const laid = useMemo(() => pagesOn(chosen, paper, size, qr), [chosen, paper, size, qr]);
+  const laid = useMemo(() => pagesOn(chosen, paper, size, qr, can), [chosen, paper, size, qr, can]);
   const pages = laid.flatMap((s) =>
     s.pages.map((sheet, i) => ({ key: `${s.id}-${i}`, id: s.id, sheet, i, of: s.pages.length })),
   );
@@ -82,19 +86,19 @@ export function Paper() {
         <fieldset className="grid">
           <legend className="text-sm text-ink2">{PAPER_WORDS.sheets}</legend>
           {SHEETS.map((id) => {
-            const d = can.get(id);
+            const d = can(id);
             return (
               <label key={id} className="flex min-h-12 items-center gap-3 border-t border-line py-1">
                 <input
                   type="checkbox"
                   className="size-6 shrink-0 accent-blue"
-                  checked={chosen.includes(id) && d?.ok === true}
-                  disabled={d?.ok !== true}
+                  checked={chosen.includes(id) && d.ok}
+                  disabled={!d.ok}
                   onChange={(e) => choose(e.target.checked ? [...chosen, id] : chosen.filter((c) => c !== id))}
                 />
                 <span>
                   <span className="font-semibold">{SHEET_NAMES[id].name}</span>
-                  <span className="block text-sm text-ink2">{d && !d.ok ? d.why : SHEET_NAMES[id].kind}</span>
+                  <span className="block text-sm text-ink2">{!d.ok ? d.why : SHEET_NAMES[id].kind}</span>
                 </span>
               </label>
             );

@@ -3,6 +3,7 @@ import mono from './generated/mono.ttf?url';
 import monoBold from './generated/monoBold.ttf?url';
 import sans from './generated/sans.ttf?url';
 import { CAPITAL } from '../../core/sheet/shapes.ts';
+import { base64Of } from '../storage/base64.ts';
 import type { DrawText, Fonts } from './pdf.ts';
 
 /** The faces of the paper, fetched when the first PDF is written. */
@@ -10,10 +11,7 @@ export async function paperFonts(): Promise<Fonts> {
   const one = async (url: string): Promise<string> => {
     const answer = await fetch(url);
     if (!answer.ok) throw new Error(`the letters of the paper could not be read (${answer.status})`);
-    const bytes = new Uint8Array(await answer.arrayBuffer());
-    let text = '';
-    for (const b of bytes) text += String.fromCharCode(b);
-    return btoa(text);
+    return base64Of(new Uint8Array(await answer.arrayBuffer()));
   };
   const [s, b, m, mb] = await Promise.all([one(sans), one(bold), one(mono), one(monoBold)]);
   return { sans: s, bold: b, mono: m, monoBold: mb };

@@ -9,7 +9,6 @@ import { passRowsOf } from '../../core/job/passRows.ts';
 import { programOfJob } from '../../core/job/program.ts';
 import { safeMarks } from '../../core/job/safeMarks.ts';
 import type { Job, Shop, StationId } from '../../core/job/schema.ts';
-import { taperPerTurnMm } from '../../core/job/taper.ts';
 import { toolViewOf } from '../../core/job/toolView.ts';
 import { proofVerdict } from '../../core/job/verdict.ts';
 import { gearsToChange } from '../../core/gearing/train.ts';
@@ -31,7 +30,7 @@ import { travellerBodies } from '../../core/sheet/traveller.ts';
 import type { ThreadSpec } from '../../core/standards/thread.ts';
 import { chartWords } from '../../words/chart.ts';
 import { mountText } from '../../words/gears.ts';
-import { motionsOf } from '../../words/machine.ts';
+import { motionsOfJob } from '../../words/machine.ts';
 import { frameWords, SHEETS, type SheetId } from '../../words/paper/frame.ts';
 import { gearCardWords, NOT_MEASURED } from '../../words/paper/gearCard.ts';
 import { passCardWords } from '../../words/paper/passCard.ts';
@@ -97,24 +96,13 @@ const DRAWN: Readonly<Record<SheetId, (p: OnPaper) => Drawn>> = {
   },
   passes: (p) => {
     const { job, shop, machine, dialUnit } = p;
-    const thread = threadOfJob(job);
     const lathe = latheOf(job, shop);
-    if (!thread) return no(WHY_NOT.noThread);
+    if (!threadOfJob(job)) return no(WHY_NOT.noThread);
     if (!lathe) return no(WHY_NOT.noLathe);
     const rows = passRowsOf(job, shop);
     if (!rows) return no(WHY_NOT.noThread);
     if (!rows.ok) return no(problemText(rows.problem, dialUnit).message);
-    const motions = motionsOf(
-      machine,
-      {
-        make: job.intake.make,
-        leftHand: thread.leftHand,
-        returnBy: job.cut.returnBy,
-        end: job.setup.end,
-        perTurnMm: taperPerTurnMm(job),
-      },
-      lathe,
-    );
+    const motions = motionsOfJob(job, machine, lathe);
     return {
       ok: true,
       title: TITLES.passes(machine.feed.slideDeg),
@@ -224,20 +212,21 @@ function gearCard({ job, shop, dialUnit }: OnPaper): Drawn {
   };
 }
 
-/** Pages of the sheets that were asked for, in order, numbered among each other. Those that cannot be drawn are left out. */
+/** Pages of the sheets that were asked for, in order, numbered among each other. Those that cannot be drawn are left out. @param drawn of each, where that is known already */
 export function pagesOn(
   ids: readonly SheetId[],
   p: OnPaper,
   paper: Paper,
   qr: Frame['qr'],
+  drawn: (id: SheetId) => Drawn = (id) => drawnSheet(id, p),
 ): { id: SheetId; pages: Sheet[] }[] {
-  const drawn = SHEETS.filter((id) => ids.includes(id)).flatMap((id) => {
-    const d = drawnSheet(id, p);
+  const there = SHEETS.filter((id) => ids.includes(id)).flatMap((id) => {
+    const d = drawn(id);
     return d.ok ? [{ id, d }] : [];
   });
-  return drawn.map(({ id, d }, i) => {
+  return there.map(({ id, d }, i) => {
     const u = id === 'gears' || id === 'passes' ? p.dialUnit : p.system;
-    const frame = frameWords(p.job, p.shop, { id, title: d.title, n: i + 1, of: drawn.length, qr }, u);
+    const frame = frameWords(p.job, p.shop, { id, title: d.title, n: i + 1, of: there.length, qr }, u);
     return { id, pages: pagesOf(frame, d.bodies(bodyLow(frame)), paper) };
   });
 }

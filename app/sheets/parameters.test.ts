@@ -1,28 +1,17 @@
 import { expect, test } from '@jest/globals';
-import type { Bench } from '../testing/bench.ts';
-import { named } from '../testing/bench.ts';
+import { atControl, named, type Bench } from '../testing/bench.ts';
 import { pagesOfSheet } from '../testing/paper.ts';
 import { svgOf } from './svg.ts';
 
-const atControl = (): Bench => {
-  const b = named('M30x2').do({ do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'setUp', lengthMm: 40, rpm: 200 });
-  b.shop = {
-    ...b.shop,
-    lathes: b.shop.lathes.map((l) =>
-      l.id === 'lathe-els'
-        ? {
-            ...l,
-            kind: 'control' as const,
-            control: { word: 'G32' as const, diameterProgramming: true, unit: 'mm' as const },
-          }
-        : l,
-    ),
-  };
-  return b.do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 }, { do: 'touchOff' });
-};
+const told = (): Bench =>
+  atControl(named('M30x2').do({ do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'setUp', lengthMm: 40, rpm: 200 })).do(
+    { do: 'mount' },
+    { do: 'measureBlank', diameterMm: 29.93 },
+    { do: 'touchOff' },
+  );
 
 test('the figures for a control: each with how it came, what is looked at before it runs, and room for all of it on letter', () => {
-  const pages = pagesOfSheet('parameters', atControl(), 'letter');
+  const pages = pagesOfSheet('parameters', told(), 'letter');
   expect(pages.length).toBeGreaterThan(0);
   const texts = pages.flatMap((p) => p.shapes.flatMap((s) => (s.kind === 'text' ? [s] : [])));
   const said = texts.map((t) => t.text);
@@ -50,7 +39,7 @@ test('the figures for a control: each with how it came, what is looked at before
   expect(svgOf(pages[0] ?? fail())).toContain('29.93');
 });
 test('a geared lathe has none, and one that is told has no gear card', () => {
-  expect(pagesOfSheet('gears', atControl())).toEqual([]);
+  expect(pagesOfSheet('gears', told())).toEqual([]);
   expect(pagesOfSheet('parameters', named('M30x2').do({ do: 'chooseLathe', lathe: 'lathe-bess' }))).toEqual([]);
 });
 function fail(): never {

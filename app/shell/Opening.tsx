@@ -1,8 +1,9 @@
-import { useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useEffect, useSyncExternalStore, type ReactNode } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { storageText } from '../../words/storage.ts';
 import { routes } from '../routes.tsx';
 import { DropSaid } from './DropSaid.tsx';
+import { SeenNote } from './SeenNote.tsx';
 import { PlainAddress } from './PlainAddress.tsx';
 import { listenForDrops } from './drops.ts';
 import { db, loadAll } from '../storage/db.ts';
@@ -11,7 +12,7 @@ import { fetchDemo } from '../storage/demo.ts';
 import { EXPORT_RAW, exportRaw, exportShop } from '../storage/files.ts';
 import { jobsHere, openRecord, type Opened } from '../storage/opening.ts';
 import { openShop, useAppSelector } from '../store/store.ts';
-import { Button, Note } from '../ui/controls.tsx';
+import { Button } from '../ui/controls.tsx';
 import { ExportButton } from '../ui/ExportButton.tsx';
 
 type State =
@@ -73,7 +74,6 @@ let router: ReturnType<typeof createBrowserRouter> | null = null;
 /** Opens the record, and says in a sentence where that does not go on. */
 export function Opening() {
   const state = useSyncExternalStore(listen, () => last);
-  const [seen, setSeen] = useState(false);
   const theme = useAppSelector((s) => s.work.shop?.present.settings.theme ?? 'auto');
   useTheme(theme);
   useEffect(beginOpening, []);
@@ -144,19 +144,12 @@ export function Opening() {
       router ??= createBrowserRouter(routes);
       return (
         <>
-          {state.madeAnew && !seen && (
-            <div className="border-b border-line bg-panel p-3">
-              <Note tone="caution">
-                <p>
-                  {state.madeAnew.includes('')
-                    ? 'The record of the shop itself (lathes, instruments, settings) was missing and has been made anew. All jobs are where they were; bring the lathes in from a backup, or enter them again.'
-                    : `The record of the shop was damaged. What did not hold was let go and is set aside: ${state.madeAnew.join(', ')}. All jobs are where they were.`}
-                </p>
-                <Button className="mt-2" onClick={() => setSeen(true)}>
-                  Seen
-                </Button>
-              </Note>
-            </div>
+          {state.madeAnew && (
+            <SeenNote>
+              {state.madeAnew.includes('')
+                ? 'The record of the shop itself (lathes, instruments, settings) was missing and has been made anew. All jobs are where they were; bring the lathes in from a backup, or enter them again.'
+                : `The record of the shop was damaged. What did not hold was let go and is set aside: ${state.madeAnew.join(', ')}. All jobs are where they were.`}
+            </SeenNote>
           )}
           <PlainAddress />
           <RouterProvider router={router} />

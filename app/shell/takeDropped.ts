@@ -1,6 +1,7 @@
 import { DROP_WORDS } from '../../words/photos.ts';
 import { storageText } from '../../words/storage.ts';
-import { addPhotos, isPhoto, type PhotoOf } from '../photos/addPhoto.ts';
+import { addPhotos, type PhotoOf } from '../photos/addPhoto.ts';
+import { isPicture } from '../photos/kinds.ts';
 import { setDropped } from '../shop/dropped.ts';
 import { readFile } from '../storage/files.ts';
 import { store } from '../store/store.ts';
@@ -22,7 +23,7 @@ export async function takeDropped(files: readonly File[], go: (path: string) => 
       go('/settings');
       return;
     }
-    const photos = files.filter(isPhoto);
+    const photos = files.filter(isPicture);
     if (photos.length === 0) return sayDropped(DROP_WORDS.unknown(first.name));
     const path = location.pathname;
     if (!path.startsWith('/jobs/') || !store.getState().work.job) return sayDropped(DROP_WORDS.noJob);

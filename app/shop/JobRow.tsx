@@ -4,7 +4,7 @@ import { Archive, ArchiveRestore, ArrowRight, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { storageText } from '../../words/storage.ts';
 import { STATION_NAMES } from '../../words/stations.ts';
-import { freshLine, putAway, removeJob } from '../storage/db.ts';
+import { freshLine, putJobAway, removeJob } from '../storage/db.ts';
 import type { JobRow as Row, RowLine } from '../storage/rows.ts';
 import { channel, jobClosed, recorder, useAppDispatch, useAppSelector, useShop, useSystem } from '../store/store.ts';
 import { Boundary } from '../ui/Boundary.tsx';
@@ -164,7 +164,7 @@ function PutAway({
 }) {
   const [failed, setFailed] = useState<string | null>(null);
   const go = (): void => {
-    putAway(id, !archived).then(
+    putJobAway(id, !archived).then(
       (rev) => {
         channel.say({ what: 'job', id, rev });
         // this window may hold it open

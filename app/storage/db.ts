@@ -250,15 +250,14 @@ export const removeJob = (id: string, title: string, at: string): Promise<void> 
     await Promise.all([db.jobs.delete(id), db.rows.delete(id), db.revisions.where('jobId').equals(id).delete()]);
   });
 /** A job put away, or taken out again: it stays where it is and keeps its place in the order of change. @returns its revision */
-export async function putAway(id: string, archived: boolean): Promise<number> {
-  const { checkJob, rowOf } = await fetchKnowing();
+export async function putJobAway(id: string, archived: boolean): Promise<number> {
+  const { checkJob, putAway, rowOf } = await fetchKnowing();
   return db.transaction('rw', db.jobs, db.rows, async () => {
     const stored = await db.jobs.get(id);
     const checked = stored && checkJob(stored.doc);
     if (!stored || checked?.state !== 'good') throw new Error('this job cannot be read');
     const rev = stored.rev + 1;
-    const { archived: _, ...job } = checked.doc;
-    const doc = archived ? { ...job, archived: true as const } : job;
+    const doc = putAway(checked.doc, archived);
     const row = await db.rows.get(id);
     await db.jobs.put({ ...stored, rev, doc });
     await db.rows.put(rowOf(id, doc, { state: 'good', doc }, stored.touched, row?.line ?? null));

@@ -1,6 +1,7 @@
 import { strFromU8, strToU8, unzlibSync, zlibSync } from 'fflate';
 import type { Job } from '../../core/job/schema.ts';
 import { writeJob } from '../../core/formats/write.ts';
+import { base64Of } from './base64.ts';
 
 /** Letters of the job in one code: read by a usual camera off a usual screen. Common practice, no source. */
 const PER_CODE = 800;
@@ -14,11 +15,6 @@ function sumOf(text: string): string {
   for (let i = 0; i < text.length; i += 1) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0;
   return h.toString(16).padStart(8, '0');
 }
-const base64Of = (bytes: Uint8Array): string => {
-  let text = '';
-  for (const b of bytes) text += String.fromCharCode(b);
-  return btoa(text);
-};
 
 /** A job as texts for a row of codes, without its pictures; null: it is too large, and goes by file. */
 export function codesOfJob(job: Job): string[] | null {

@@ -1,3 +1,4 @@
+import { PICTURE_ENDINGS } from '../photos/kinds.ts';
 import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { unparse } from 'papaparse';
 import { listsOf } from '../../core/formats/lists.ts';
@@ -7,10 +8,8 @@ import { PACK_NOTE } from '../../words/pack.ts';
 import { db } from './db.ts';
 import { crc32, sumsOf } from './zipSums.ts';
 
-/** Kinds of pictures by what their files are called. */
-const ENDINGS: Readonly<Record<string, string>> = { 'image/png': 'png', 'image/jpeg': 'jpg', 'image/webp': 'webp' };
 const typeOf = (name: string): string =>
-  Object.keys(ENDINGS).find((t) => name.endsWith(`.${ENDINGS[t] ?? ''}`)) ?? 'application/octet-stream';
+  Object.keys(PICTURE_ENDINGS).find((t) => name.endsWith(`.${PICTURE_ENDINGS[t] ?? ''}`)) ?? 'application/octet-stream';
 
 /** One file of a pack; `packed`: it is small already, and packed as it is. */
 interface Part {
@@ -48,7 +47,7 @@ async function* picturesOf(jobs: readonly Job[]): AsyncGenerator<Part> {
     const stored = await db.pictures.get(id);
     if (!stored) continue;
     const bytes = new Uint8Array(await stored.blob.arrayBuffer());
-    yield { name: `pictures/${stored.id}.${ENDINGS[stored.blob.type] ?? 'bin'}`, bytes, packed: true };
+    yield { name: `pictures/${stored.id}.${PICTURE_ENDINGS[stored.blob.type] ?? 'bin'}`, bytes, packed: true };
   }
 }
 

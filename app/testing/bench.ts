@@ -86,6 +86,16 @@ export const named = (designation: string, over: Partial<Job['intake']> = {}): B
     reason: '',
   });
 };
+/** What a control is, where one is wanted. */
+export const CONTROL = { word: 'G32', diameterProgramming: true, unit: 'mm' } as const;
+/** The lathe with an electronic leadscrew as one with a control. */
+export const atControl = (b: Bench, control: typeof CONTROL | null = CONTROL): Bench => {
+  b.shop = {
+    ...b.shop,
+    lathes: b.shop.lathes.map((l) => (l.id === 'lathe-els' ? { ...l, kind: 'control' as const, control } : l)),
+  };
+  return b;
+};
 export const TRAIN_2MM = { drivers: [63, 20], driven: [40, 50], gearbox: '1' };
 /** M30x2 on the inch lathe, put up, measured, touched off. */
 export const m30 = (blankMm = 29.93, over: Partial<Job['intake']> = {}): Bench =>

@@ -8,13 +8,11 @@ import { madeThread, readsLike } from './madeBefore.ts';
 const lesson = (over: Partial<Lesson>): Lesson => ({
   lathe: 'a',
   material: 'steel',
-  infeed: 'flank',
   planned: 10,
   cut: 10,
   springs: 2,
   tries: 1,
   beyondMm: 0,
-  train: null,
   at: '2026-01-01T00:00:00.000Z',
   ...over,
 });

@@ -1,5 +1,3 @@
-import type { Infeed } from '../cutting/plan.ts';
-import { trainText } from '../gearing/trainText.ts';
 import { median } from '../numeric/sorted.ts';
 import { aheadOf } from './ahead.ts';
 import { emptyShop, USUAL_SPRINGS } from './create.ts';
@@ -12,7 +10,6 @@ import type { Job } from './schema.ts';
 export interface Lesson {
   readonly lathe: string | null;
   readonly material: string;
-  readonly infeed: Infeed;
   /** Passes that the plan had from the surface, and those that were cut. */
   readonly planned: number;
   readonly cut: number;
@@ -22,7 +19,6 @@ export interface Lesson {
   readonly tries: number;
   /** By how much it was cut deeper than planned: what sprang away, mostly; mm. */
   readonly beyondMm: number;
-  readonly train: string | null;
   readonly at: string;
 }
 
@@ -43,13 +39,11 @@ export function lessonOf(job: Job): Lesson | null {
   return {
     lathe: job.gears.lathe,
     material: job.intake.material,
-    infeed: job.setup.infeed,
     planned: ahead.value.plan.passes.filter((p) => !p.spring).length,
     cut,
     springs: metal.springs,
     tries: events.filter(isSizeTest).length,
     beyondMm: metal.depthMm - ahead.value.plan.depthMm,
-    train: job.gears.train ? trainText(job.gears.train) : null,
     at: job.changed,
   };
 }

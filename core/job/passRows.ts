@@ -4,7 +4,8 @@ import { latheOf } from './derive.ts';
 import { feedOf } from './feed.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import { setTo } from './nextPass.ts';
-import type { Problem } from '../quantity/outcome.ts';
+import type { PlannedPass } from '../cutting/plan.ts';
+import { good, type Outcome } from '../quantity/outcome.ts';
 import type { Job, Shop } from './schema.ts';
 import type { Setting } from './slides.ts';
 
@@ -31,57 +32,42 @@ export interface PassRows {
 }
 
 /** Every pass of the part: those cut, then those to come. Null: no thread is named. Refused: as the plan is. */
-export function passRowsOf(
-  job: Job,
-  shop: Shop,
-): { readonly ok: true; readonly value: PassRows } | { readonly ok: false; readonly problem: Problem } | null {
+export function passRowsOf(job: Job, shop: Shop): Outcome<PassRows> | null {
   const metal = metalOf(job);
   const lathe = latheOf(job, shop);
+  const surfaceMm = metal.surfaceMm ?? metal.measuredMm;
+  const answer = (rows: readonly PassRow[], countedFromMm: number | null): Outcome<PassRows> =>
+    good({
+      rows,
+      surfaceMm: countedFromMm,
+      measured: metal.cuts > 0 || surfaceMm !== null,
+      springs: job.cut.springs,
+      start: metal.start,
+    });
   if (metal.cuts === 0) {
     const ahead = aheadOf(job, shop);
     if (!ahead?.ok) return ahead;
     const { request, plan } = ahead.value;
-    const bare = metalOf({ ...job, events: [] });
-    const at = {
-      metal: { ...bare, grooveMm: metal.grooveMm },
-      feed: feedOf({ ...job, events: [] }, bare),
-      request,
-      lathe,
-    };
-    return {
-      ok: true,
-      value: {
-        rows: toCome(plan.passes, 0, Math.max(request.grooveMm, 0), at),
-        surfaceMm: request.surfaceMm,
-        measured: (metal.surfaceMm ?? metal.measuredMm) !== null,
-        springs: job.cut.springs,
-        start: metal.start,
-      },
-    };
+    const untouched: Job = { ...job, events: [] };
+    const bare = metalOf(untouched);
+    const at = { metal: { ...bare, grooveMm: metal.grooveMm }, feed: feedOf(untouched, bare), request, lathe };
+    return answer(toCome(plan.passes, 0, Math.max(request.grooveMm, 0), at), request.surfaceMm);
   }
   const { plan, request, feed } = cardOf(job, shop, null);
-  const cuts = standingOfPart(job).filter((e) => e.kind === 'cut');
-  const own = cuts.slice(-metal.cuts);
+  const own = standingOfPart(job)
+    .filter((e) => e.kind === 'cut')
+    .slice(-metal.cuts);
   const done = own.map((e, i): PassRow => {
     const before = own[i - 1]?.depthMm ?? Math.max(0, metal.grooveMm ?? 0);
     return { n: i + 1, spring: false, done: true, depthMm: e.depthMm, takesMm: e.depthMm - before, setting: null };
   });
   const left =
     plan && request ? toCome(plan.passes, metal.cuts, Math.max(metal.depthMm, 0), { metal, feed, request, lathe }) : [];
-  return {
-    ok: true,
-    value: {
-      rows: [...done, ...left],
-      surfaceMm: metal.surfaceMm ?? metal.measuredMm,
-      measured: true,
-      springs: job.cut.springs,
-      start: metal.start,
-    },
-  };
+  return answer([...done, ...left], surfaceMm);
 }
 
 function toCome(
-  passes: NonNullable<ReturnType<typeof cardOf>['plan']>['passes'],
+  passes: readonly PlannedPass[],
   cuts: number,
   fromMm: number,
   at: Parameters<typeof setTo>[1],

@@ -1,16 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { Bench, named } from '../../app/testing/bench.ts';
+import { atControl, Bench, CONTROL, named } from '../../app/testing/bench.ts';
 import { parameterRows, programComments } from '../../words/program.ts';
 import { programOfJob } from './program.ts';
 
-const CONTROL = { word: 'G32', diameterProgramming: true, unit: 'mm' } as const;
-const atControl = (b: Bench, control: typeof CONTROL | null = CONTROL): Bench => {
-  b.shop = {
-    ...b.shop,
-    lathes: b.shop.lathes.map((l) => (l.id === 'lathe-els' ? { ...l, kind: 'control' as const, control } : l)),
-  };
-  return b;
-};
 const m30 = (): Bench =>
   atControl(named('M30x2').do({ do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'setUp', lengthMm: 40, rpm: 200 }));
 const told = (b: Bench) => {

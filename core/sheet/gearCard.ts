@@ -1,7 +1,7 @@
 import { gearOutline, type Fitting } from '../gearing/mounting/index.ts';
 import { fitted, wrapped } from './measure.ts';
 import { BODY_TOP, BOX, lineTall, tickBox } from './paper.ts';
-import { box, line, moved, rule, say, type At, type Shape } from './shapes.ts';
+import { box, circle, line, moved, rule, say, type At, type Shape } from './shapes.ts';
 
 /** What hangs on the cover of the lathe; the words come from outside. */
 export interface GearCardWords {
@@ -146,7 +146,7 @@ function trainDrawing(
       const away = g.plane === 1 ? -1 : 1;
       return [
         hidden
-          ? { ...circle(c, r), dashed: true as const }
+          ? circle(c, r, { dashed: true })
           : {
               kind: 'line',
               on: 'frame',
@@ -155,7 +155,7 @@ function trainDrawing(
               points: gearOutline(g.teeth, moduleMm, g.at).map(at),
             },
         ...(g.plane === 1 && !hidden ? hatch(c, r - 1.5 * moduleMm * scale) : []),
-        circle(c, Math.max(1.6, 4 * scale)),
+        circle(c, Math.max(1.6, 4 * scale), { heavy: true }),
         say(c.x, c.y + away * Math.max(4.5, r * 0.42) + 1.6, String(g.teeth), {
           pt: Math.max(10, Math.min(26, r * 0.9)),
           bold: true,
@@ -168,19 +168,6 @@ function trainDrawing(
   ];
 }
 
-function circle(c: At, r: number): Extract<Shape, { kind: 'line' }> {
-  const N = 48;
-  return {
-    kind: 'line',
-    on: 'frame',
-    closed: true,
-    heavy: true,
-    points: Array.from({ length: N }, (_, i) => ({
-      x: c.x + r * Math.cos((2 * Math.PI * i) / N),
-      y: c.y + r * Math.sin((2 * Math.PI * i) / N),
-    })),
-  };
-}
 /** Chords of a circle at 45 degrees. */
 function hatch(c: At, r: number): Shape[] {
   const n = Math.floor(r / HATCH_MM);

@@ -1,5 +1,6 @@
+import { barsOf, sideOf } from './code.ts';
 import { cut, fitted, wrapped } from './measure.ts';
-import { box, moved, pt, rule, ruler, say, type At, type Shape, type Sheet } from './shapes.ts';
+import { box, line, moved, outlineOf, pt, rule, ruler, say, type At, type Shape, type Sheet } from './shapes.ts';
 
 /** Sizes of paper, mm. @see ISO 216; ANSI/ASME Y14.1 (letter is its size A) */
 export const PAPERS = {
@@ -62,13 +63,11 @@ function head(f: Frame): Shape[] {
   const valueWidth = (i: number): number => (i % 2 === 0 ? FACT.second : QR.x - FACT.second) - FACT.label - 3;
   return [
     box(0, 0, 6.6, 6.6, true),
-    {
-      kind: 'line',
-      on: 'frame',
-      closed: false,
-      heavy: true,
-      points: MARK.map(([x, y]) => ({ x, y })),
-    },
+    line(
+      'frame',
+      MARK.map(([x, y]) => ({ x, y })),
+      { heavy: true },
+    ),
     say(9, 4.6, 'Gelvin', { pt: 9, bold: true }),
     say(22, 4.6, f.kind, { pt: 9 }),
     say(0, 15, cut(f.title, size, titleWidth, { bold: true }), { pt: size, bold: true }),
@@ -99,25 +98,16 @@ const MARK = [
   [5.7, 1.7],
 ] as const;
 
-/** The code, with its quiet zone, each run of dark modules as one bar. @see ISO/IEC 18004 (four modules stay white around it) */
+/** The code that opens the job, with its quiet zone. */
 function code(f: Frame): Shape[] {
   if (!f.qr) return [];
-  const count = f.qr.length + 8;
-  const one = QR.size / count;
-  const shapes: Shape[] = [];
-  f.qr.forEach((row, y) => {
-    let from = -1;
-    [...row, false].forEach((dark, x) => {
-      if (dark && from < 0) from = x;
-      if (!dark && from >= 0) {
-        const at = (mx: number, my: number): At => ({ x: QR.x + (mx + 4) * one, y: (my + 4) * one - 3 });
-        shapes.push({ kind: 'area', points: [at(from, y), at(x, y), at(x, y + 1), at(from, y + 1)] });
-        from = -1;
-      }
-    });
-  });
+  const one = QR.size / sideOf(f.qr);
+  const at = (x: number, y: number): At => ({ x: QR.x + x * one, y: y * one - 3 });
   return [
-    ...shapes,
+    ...barsOf(f.qr).map(({ x, y, w }): Shape => ({
+      kind: 'area',
+      points: [at(x, y), at(x + w, y), at(x + w, y + 1), at(x, y + 1)],
+    })),
     ...f.qrSaid.map((t, i) => say(QR.x + QR.size / 2, QR.size - 0.6 + i * 3.2, t, { pt: 7.5, anchor: 'middle' })),
   ];
 }
@@ -140,17 +130,11 @@ function foot(f: Frame, page: number, of: number): Shape[] {
 }
 
 const triangle = (x: number, y: number): Shape[] => [
-  {
-    kind: 'line',
-    on: 'frame',
-    closed: true,
-    heavy: true,
-    points: [
-      { x, y: y + 2.4 },
-      { x: x + 5.6, y: y + 2.4 },
-      { x: x + 2.8, y: y - 2.6 },
-    ],
-  },
+  outlineOf('frame', [
+    { x, y: y + 2.4 },
+    { x: x + 5.6, y: y + 2.4 },
+    { x: x + 2.8, y: y - 2.6 },
+  ]),
   rule(x + 2.8, y - 0.8, x + 2.8, y + 0.7, { heavy: true }),
   rule(x + 2.8, y + 1.4, x + 2.8, y + 1.7, { heavy: true }),
 ];
@@ -182,17 +166,15 @@ export const tickBox = (x: number, y: number, size: number, done: boolean): Shap
   box(x, y, size, size),
   ...(done
     ? [
-        {
-          kind: 'line' as const,
-          on: 'frame' as const,
-          closed: false,
-          heavy: true as const,
-          points: [
+        line(
+          'frame',
+          [
             { x: x + size * 0.2, y: y + size * 0.55 },
             { x: x + size * 0.42, y: y + size * 0.78 },
             { x: x + size * 0.82, y: y + size * 0.24 },
           ],
-        },
+          { heavy: true },
+        ),
       ]
     : []),
 ];

@@ -21,7 +21,6 @@ export interface ParameterPath {
   readonly internal: boolean;
 }
 
-const EDGE = 0;
 const W = BOX.w;
 const ROW = 7.4;
 const PICTURE = { top: BODY_TOP + 5, low: BODY_TOP + 31 };
@@ -36,8 +35,8 @@ export function parameterBodies(path: ParameterPath, w: ParameterWords, low: num
       return {
         tall,
         shapes: (y: number) => [
-          rule(EDGE, y, W, y),
-          say(EDGE, y + 5.2, row.name, { pt: 10.5, bold: true }),
+          rule(0, y, W, y),
+          say(0, y + 5.2, row.name, { pt: 10.5, bold: true }),
           say(84, y + 5.4, row.value, {
             pt: fitted(row.value, 84 - widthOf(row.name, pt(10.5), { bold: true }) - 4, [14, 12, 10, 8], {
               mono: true,
@@ -52,7 +51,7 @@ export function parameterBodies(path: ParameterPath, w: ParameterWords, low: num
       };
     }),
     { first: PICTURE.low + 19, next: BODY_TOP + 4, low },
-    (y) => [say(EDGE, y, ask, { pt: 8 }), say(84, y, type, { pt: 8, anchor: 'end' }), say(90, y, how, { pt: 8 })],
+    (y) => [say(0, y, ask, { pt: 8 }), say(84, y, type, { pt: 8, anchor: 'end' }), say(90, y, how, { pt: 8 })],
     2.5,
   );
   bodies[0]?.unshift(...picture(path, w));
@@ -65,11 +64,11 @@ export function parameterBodies(path: ParameterPath, w: ParameterWords, low: num
   bodies
     .at(-1)
     ?.push(
-      say(EDGE, y + 4, w.checksTitle, { pt: 11, bold: true }),
+      say(0, y + 4, w.checksTitle, { pt: 11, bold: true }),
       say(94, y + 4, w.deeperTitle, { pt: 11, bold: true }),
       ...w.checks.flatMap((c, i) => [
-        ...tickBox(EDGE, y + 7 + i * 7, 4.5, false),
-        say(EDGE + 7, y + 10.6 + i * 7, c, { pt: 9.5 }),
+        ...tickBox(0, y + 7 + i * 7, 4.5, false),
+        say(7, y + 10.6 + i * 7, c, { pt: 9.5 }),
       ]),
       ...deeper.map((t, i) => say(94, y + 10 + i * lineTall(9), t, { pt: 9 })),
     );
@@ -82,7 +81,7 @@ function picture(p: ParameterPath, w: ParameterWords): Shape[] {
     Math.min(p.startMm, p.endMm, -p.threadMm) * 1.06 - 2,
     Math.max(p.startMm, p.endMm, 0) * 1.06 + 2,
   ];
-  const x = (z: number): number => EDGE + 4 + ((z - far) / (near - far)) * (W - 2 * EDGE - 8);
+  const x = (z: number): number => 4 + ((z - far) / (near - far)) * (W - 8);
   const metal = p.internal ? PICTURE.low - 12 : PICTURE.low;
   const top = p.internal ? PICTURE.top : PICTURE.low - 18;
   const surface = p.internal ? metal : top;
@@ -108,7 +107,7 @@ function picture(p: ParameterPath, w: ParameterWords): Shape[] {
     line('frame', [at(p.endMm, PICTURE.low + 2), at(p.endMm, PICTURE.low + 8)]),
     text(x(0), PICTURE.low + 12, w.z.face, 2.2, 'middle'),
     text(
-      Math.min(W - EDGE - 8, x(p.startMm)),
+      Math.min(W - 8, x(p.startMm)),
       PICTURE.low + 12 + (Math.abs(x(p.startMm) - x(0)) < 24 ? 4 : 0),
       w.z.start,
       2.8,

@@ -1,6 +1,6 @@
 import { fitted, wrapped } from './measure.ts';
 import { BODY_TOP, BOX, lineTall, tickBox } from './paper.ts';
-import { box, rule, say, type Shape } from './shapes.ts';
+import { box, circle, rule, say, type Shape } from './shapes.ts';
 
 /** What is ticked off pass by pass; the words come from outside. */
 export interface PassCardWords {
@@ -103,7 +103,8 @@ function column(rows: PassCardWords['rows'], x: number, top: number, tall: numbe
           ? [say(x + 13.5, mid, r.turns, { pt: 12, mono: true, anchor: 'middle' })]
           : [
               say(x + 13.5, mid, r.turns, { pt: 13, mono: true, bold: true, anchor: 'middle' }),
-              ring(x + 13.5, mid - 1.6, tall * 0.41),
+              // ringed, so that they are not read as part of the collar's number
+              circle({ x: x + 13.5, y: mid - 1.6 }, tall * 0.41),
             ]),
         r.done
           ? say(x + 20, mid, r.collar, { pt: 9.5 })
@@ -116,17 +117,6 @@ function column(rows: PassCardWords['rows'], x: number, top: number, tall: numbe
     rule(x, top + 3 + rows.length * tall, x + COLUMN.w, top + 3 + rows.length * tall),
   ];
 }
-/** Whole turns are ringed, so that they are not read as part of the collar's number. */
-const ring = (x: number, y: number, r: number): Shape => ({
-  kind: 'line',
-  on: 'frame',
-  closed: true,
-  points: Array.from({ length: 24 }, (_, i) => ({
-    x: x + r * Math.cos((Math.PI * i) / 12),
-    y: y + r * Math.sin((Math.PI * i) / 12),
-  })),
-});
-
 function afterwards(w: PassCardWords, y: number): Shape[] {
   const x2 = COLUMN.w + COLUMN.gap;
   const half = [w.after.said, w.wanted.said].map((t) => wrapped(t, 9.5, COLUMN.w - 6));

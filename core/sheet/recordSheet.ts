@@ -1,6 +1,6 @@
 import { fitted, wrapped } from './measure.ts';
 import { BODY_TOP, BOX, lineTall, tabled } from './paper.ts';
-import { box, rule, say, type Shape } from './shapes.ts';
+import { box, circle, rule, say, type Shape } from './shapes.ts';
 
 /** A value with what it was found by. */
 export interface RecordRow {
@@ -140,18 +140,8 @@ function bandPlot(b: NonNullable<RecordWords['band']>, y: number): Shape[] {
         say(x(mm), axis + 5.4, b.unit(mm), { pt: 8, mono: true, anchor: 'middle' }),
       ]),
     ...b.readings.flatMap((p, i): Shape[] => [
-      dot(x(p.mm), axis - 4),
+      circle({ x: x(p.mm), y: axis - 4 }, 1.6, { heavy: true }),
       say(x(p.mm), axis - 10 - (i % 2) * 4, p.said, { pt: 7.5, anchor: 'middle' }),
     ]),
   ];
 }
-const dot = (x: number, y: number): Shape => ({
-  kind: 'line',
-  on: 'frame',
-  closed: true,
-  heavy: true,
-  points: Array.from({ length: 16 }, (_, i) => ({
-    x: x + 1.6 * Math.cos((Math.PI * i) / 8),
-    y: y + 1.6 * Math.sin((Math.PI * i) / 8),
-  })),
-});

@@ -95,6 +95,19 @@ export const box = (x: number, y: number, w: number, h: number, heavy = false): 
   on: 'frame',
   ...(heavy ? { heavy: true as const } : {}),
 });
+/** A circle, as a line of so many corners that no print shows them. */
+export const circle = (c: At, r: number, how: { dashed?: true; heavy?: true } = {}): Shape => ({
+  kind: 'line',
+  on: 'frame',
+  closed: true,
+  points: Array.from({ length: CORNERS }, (_, i) => ({
+    x: c.x + r * Math.cos((2 * Math.PI * i) / CORNERS),
+    y: c.y + r * Math.sin((2 * Math.PI * i) / CORNERS),
+  })),
+  ...how,
+});
+const CORNERS = 48;
+
 /** A straight line from place to place. */
 export const rule = (
   x1: number,

@@ -1,3 +1,4 @@
+import { capital } from '../capital.ts';
 import type { PassRows } from '../../core/job/passRows.ts';
 import { measurePlan } from '../../core/job/measure.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
@@ -64,4 +65,3 @@ export function passCardWords(
     },
   };
 }
-const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);

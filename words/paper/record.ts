@@ -1,3 +1,4 @@
+import { capital } from '../capital.ts';
 import { fitOfJob, latheOf, threadOfJob } from '../../core/job/derive.ts';
 import { measurePlan } from '../../core/job/measure.ts';
 import { metalOf, standing, standingOfPart } from '../../core/job/metal.ts';
@@ -10,12 +11,10 @@ import { pitchText } from '../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import type { RecordRow, RecordWords } from '../../core/sheet/recordSheet.ts';
 import { leadOf, threadFormOf } from '../../core/standards/thread.ts';
-import { conclusion } from '../conclusions.ts';
+import { conclusion, OUTCOME_NAMES } from '../conclusions.ts';
 import { HOLDING_NAMES, eventText } from '../ledger.ts';
 import { REASON_MARKS, reasonText, VERDICT_TEXT } from '../prove.ts';
 import { LAY_NAMES } from '../try.ts';
-
-const OUTCOME = { fits: 'It fits', 'fits-with-note': 'It fits, see note', scrapped: 'Scrapped' } as const;
 
 /** Everything that is said on the record of a part. @param marks round numbers between two ends, mm */
 export function recordWords(
@@ -50,7 +49,8 @@ export function recordWords(
             marks,
           }
         : null,
-    verdict: job.record.verdict === null ? `Not settled: ${VERDICT_TEXT[verdict.is]}` : OUTCOME[job.record.verdict],
+    verdict:
+      job.record.verdict === null ? `Not settled: ${VERDICT_TEXT[verdict.is]}` : OUTCOME_NAMES[job.record.verdict],
     fittedTitle: 'By what',
     fitted: verdict.reasons.map((r) => `${REASON_MARKS[r.holds]}: ${reasonText(r, u)}.`),
     nextTitle: 'For the next time',
@@ -124,4 +124,3 @@ function cutRows(job: Job, shop: Shop, u: UnitSystem): RecordRow[] {
     },
   ];
 }
-const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);

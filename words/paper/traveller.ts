@@ -1,3 +1,4 @@
+import { capital } from '../capital.ts';
 import { stationsOf, type StationState } from '../../core/job/chain.ts';
 import type { PartShape } from '../../core/job/partShape.ts';
 import type { Job, Shop, StationId } from '../../core/job/schema.ts';
@@ -44,4 +45,3 @@ export function travellerWords(
     notesTitle: 'Notes at the bench',
   };
 }
-const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);

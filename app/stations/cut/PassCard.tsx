@@ -1,8 +1,7 @@
-import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { taperPerTurnMm } from '../../../core/job/taper.ts';
+import { latheOf } from '../../../core/job/derive.ts';
 import { dialOf } from '../../../core/job/slides.ts';
 import { passSteps } from '../../../core/job/passSteps.ts';
-import { airText, cardText, motionsOf, outText, restText, slideText } from '../../../words/machine.ts';
+import { airText, cardText, motionsOfJob, outText, restText, slideText } from '../../../words/machine.ts';
 import { DialNumber } from '../../machine/DialNumber.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
@@ -41,12 +40,7 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
     close();
     act(spring ? { do: 'springDone', after: card.after } : { do: 'passDone', after: card.after });
   };
-  const leftHand = threadOfJob(job)?.leftHand ?? false;
-  const motions = motionsOf(
-    machine,
-    { make, leftHand, returnBy: job.cut.returnBy, end: job.setup.end, perTurnMm: taperPerTurnMm(job) },
-    lathe,
-  );
+  const motions = motionsOfJob(job, machine, lathe);
   // led through it, each press goes to the next motion; the last is Done
   const [at, setAt] = useMotion(card.after);
   const now = led ? at : 0;

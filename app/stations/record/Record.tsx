@@ -5,7 +5,7 @@ import { proofVerdict } from '../../../core/job/verdict.ts';
 import { reasonText, VERDICT_TEXT } from '../../../words/prove.ts';
 import { stationsOf } from '../../../core/job/chain.ts';
 import { STATION_NAMES } from '../../../words/stations.ts';
-import { conclusion } from '../../../words/conclusions.ts';
+import { conclusion, OUTCOME_NAMES } from '../../../words/conclusions.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { StationFrame } from '../../shell/StationFrame.tsx';
@@ -40,11 +40,10 @@ export function Record() {
             label="Does it fit?"
             even
             value={job.record.verdict ?? ''}
-            options={[
-              { value: 'fits', label: 'It fits' },
-              { value: 'fits-with-note', label: 'It fits, see note' },
-              { value: 'scrapped', label: 'Scrapped' },
-            ]}
+            options={(['fits', 'fits-with-note', 'scrapped'] as const).map((value) => ({
+              value,
+              label: OUTCOME_NAMES[value],
+            }))}
             onChange={(v) => act({ do: 'setRecord', verdict: v as NonNullable<typeof job.record.verdict> })}
           />
           <TextField

@@ -1,3 +1,4 @@
+import { putAway } from '../putAway.ts';
 import { Type } from '@sinclair/typebox';
 import { flanksUnderTool } from '../../cutting/flanks.ts';
 import { clearanceForDutyMm, dutyOf } from '../../fit/duty.ts';
@@ -383,9 +384,7 @@ export const DESK = {
     job: { ...job, record: { ...job.record, ...given(f) } },
   })),
 
-  archive: edit({ archived: Type.Boolean() }, ({ job: { archived: _, ...job } }, { archived }) => ({
-    job: archived ? { ...job, archived: true as const } : job,
-  })),
+  archive: edit({ archived: Type.Boolean() }, ({ job }, { archived }) => ({ job: putAway(job, archived) })),
 
   settle: edit(
     {

@@ -6,7 +6,8 @@ import { SCENE_NAMES } from '../../../../words/picture.ts';
 import { DyeCoat } from '../../../drawing/Plate.tsx';
 import { LOOK } from '../../../workers/pictureProtocol.ts';
 import type { Reader } from '../../../workers/pictures.ts';
-import { PICTURE_FILES, type Aim } from './usePicture.ts';
+import { PICTURE_FILES } from '../../../photos/kinds.ts';
+import type { Aim } from './usePicture.ts';
 
 /** A look every so often: what is before the lens moves no faster than a hand. */
 const LOOK_EVERY_MS = 700;

@@ -1,3 +1,4 @@
+import { isPicture } from '../../../photos/kinds.ts';
 import { newId } from '../../../ui/newId.ts';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { leastWorn } from '../../../../core/job/special.ts';
@@ -47,10 +48,6 @@ export interface PictureView {
   readonly putAside: () => void;
   readonly reader: () => Reader;
 }
-
-/** Kinds of files that every browser of today decodes. */
-const KINDS = ['image/png', 'image/jpeg', 'image/webp'];
-export const PICTURE_FILES = KINDS.join(',');
 
 const askOf = (s: ShadowTaken): ProfileAskedFor => ({
   pxPerMm: s.scale?.by === 'resolution' ? s.scale.value : null,
@@ -201,7 +198,7 @@ export function usePicture(kept: Picture | null, aim: Aim): PictureView {
       if (picture && reads) void readIt(picture, next);
     },
     take: (blob, name, scale) => {
-      if (!KINDS.includes(blob.type)) return setFailed({ kind: 'no-picture' });
+      if (!isPicture(blob)) return setFailed({ kind: 'no-picture' });
       const next = { ...shadow, shown: {}, ...(scale === undefined ? {} : { scale }) };
       setShadowState(next);
       void lay(newId(), blob, name, next);

@@ -1,0 +1,6 @@
+import type { Job } from './schema.ts';
+
+/** The job put away, or taken out again. */
+export function putAway({ archived: _, ...job }: Job, archived: boolean): Job {
+  return archived ? { ...job, archived: true } : job;
+}

@@ -26,6 +26,7 @@ export function learnedText(l: Learned, lathe: string, material: string, u: Unit
       `${capital(jobs(l.jobs))} ${where(l, lathe, material)}:`,
       [
         off ? 'as many passes as planned' : `${roundText(l.passes, 0.01)} times the passes planned`,
+        ...(l.capMm === null ? [] : [`none deeper than ${lengthText(l.capMm, u, FINE)}`]),
         `${l.springs} spring pass${l.springs === 1 ? '' : 'es'}`,
         Math.abs(l.beyondMm) < 0.005
           ? 'as deep as planned'

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, memo, Suspense, useEffect, useState } from 'react';
 import clsx from 'clsx';
 import { Archive, ArchiveRestore, ArrowRight, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
@@ -14,8 +14,8 @@ import { Button } from '../ui/controls.tsx';
 /** Fetched when it is first asked for. */
 const RemoveDialog = lazy(async () => ({ default: (await import('./RemoveDialog.tsx')).RemoveDialog }));
 
-/** One row; where one breaks, the others stand. */
-export function JobRow({
+/** One row; where one breaks, the others stand. Drawn anew only when something of it has changed, not with every key of a search. */
+export const JobRow = memo(function JobRow({
   row,
   why,
   onChanged,
@@ -51,7 +51,7 @@ export function JobRow({
       </span>
     </div>
   );
-}
+});
 
 function OtherRow({ row, title }: { readonly row: Row; readonly title: string }) {
   return (

@@ -1,12 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { rowOf } from '../storage/rows.ts';
-import { finderOf } from '../workers/finder.ts';
+import { emptyFinder } from '../workers/finder.ts';
 import { docsOf } from './finding.ts';
 
 const shop = demoShop();
 const rows = demoJobs().map((doc, i) => rowOf(doc.id, doc, { state: 'good', doc }, i, null));
-const { find } = finderOf(docsOf(rows, (id) => shop.lathes.find((l) => l.id === id)?.name ?? ''));
+const { add, find } = emptyFinder();
+add(docsOf(rows, (id) => shop.lathes.find((l) => l.id === id)?.name ?? ''));
 const titleOf = (id: string): string => rows.find((r) => r.id === id)?.title ?? '';
 const titles = (sought: string): string[] => find(sought).map((f) => titleOf(f.id));
 

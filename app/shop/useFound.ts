@@ -7,11 +7,13 @@ import type { FindingWorker } from '../workers/findingProtocol.ts';
 
 /** Of so many of the best it is said why: more nobody scrolls to. */
 const WHY = 300;
+/** So many rows are handed over at once, in a few milliseconds: a key pressed meanwhile is drawn between two lots. */
+const LOT = 250;
 
 interface Answer {
   readonly of: readonly Row[];
   readonly sought: string;
-  readonly ids: readonly string[];
+  readonly found: readonly Row[];
   readonly why: ReadonlyMap<string, string>;
 }
 
@@ -31,13 +33,16 @@ export function useFound(rows: readonly Row[] | null, sought: string) {
   const [answer, setAnswer] = useState<Answer | null>(null);
   const loaded = useRef<{ readonly rows: readonly Row[]; readonly done: Promise<void> } | null>(null);
   const seeking = sought.trim() !== '';
-  /** Hands the rows to the worker, once for each reading of the list: as soon as somebody goes to the field. */
+  /** Hands the rows to the worker, once for each reading of the list. */
   const prepare = useCallback((): Promise<void> => {
     if (!rows) return Promise.resolve();
     if (loaded.current?.rows !== rows) {
       const load = async (): Promise<void> => {
         const { docsOf } = await import('./finding.ts');
-        await finding().load(docsOf(rows, (id) => lathes.find((l) => l.id === id)?.name ?? ''));
+        const names = new Map(lathes.map((l) => [l.id, l.name]));
+        await finding().begin();
+        for (let from = 0; from < rows.length && loaded.current?.rows === rows; from += LOT)
+          await finding().add(docsOf(rows.slice(from, from + LOT), (id) => names.get(id) ?? ''));
       };
       loaded.current = { rows, done: load() };
     }
@@ -50,9 +55,10 @@ export function useFound(rows: readonly Row[] | null, sought: string) {
       await prepare();
       // of what was typed meanwhile only the last is sought
       if (!current) return;
-      const { ids, first } = await finding().find(sought, WHY);
-      if (current)
-        setAnswer({ of: rows, sought, ids, why: new Map(first.map((h) => [h.id, foundText(h.why)] as const)) });
+      const { places, first } = await finding().find(sought, WHY);
+      if (!current) return;
+      const why = new Map(first.map((h) => [h.id, foundText(h.why)] as const));
+      setAnswer({ of: rows, sought, found: Array.from(places).flatMap((i) => rows[i] ?? []), why });
     };
     ask().catch(() => undefined); // letter by letter does, too
     return () => {
@@ -63,12 +69,9 @@ export function useFound(rows: readonly Row[] | null, sought: string) {
     const none: ReadonlyMap<string, string> = new Map();
     if (!rows || !seeking) return { found: rows ?? undefined, why: none };
     // the last answer stays on show while the next is on its way: the list does not jump
-    if (answer?.of === rows) {
-      const byId = new Map(rows.map((r) => [r.id, r]));
-      return { found: answer.ids.flatMap((id) => byId.get(id) ?? []), why: answer.why };
-    }
+    if (answer?.of === rows) return answer;
     const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
     return { found: rows.filter((r) => words.every((w) => r.find.includes(w))), why: none };
   }, [rows, sought, seeking, answer]);
-  return { ...shown, prepare };
+  return { found: shown.found, why: shown.why, prepare };
 }

@@ -4,6 +4,8 @@ import MiniSearch from 'minisearch';
 type FoundIn = 'title' | 'customer' | 'thread' | 'read' | 'lathe' | 'notes';
 export interface Hit {
   readonly id: string;
+  /** Place of the job in what was added, from 0. */
+  readonly place: number;
   /** Words of the job that matched, with where they stand. */
   readonly why: readonly { readonly word: string; readonly in: readonly FoundIn[] }[];
 }
@@ -38,20 +40,25 @@ const words = (text: string): string[] =>
 const isFigure = (w: string): boolean => /\d/.test(w);
 
 export interface Finder {
+  readonly add: (docs: readonly FindDoc[]) => void;
   /** The best first. */
   readonly find: (sought: string) => readonly Hit[];
 }
 
-/** An index over jobs. */
-export function finderOf(docs: readonly FindDoc[]): Finder {
+/** An index over jobs, with none yet. */
+export function emptyFinder(): Finder {
   const index = new MiniSearch<FindDoc>({
     fields: [...FIELDS],
     tokenize: words,
     processTerm: (w) => w,
     searchOptions: { boost: { title: 3, thread: 3, customer: 2 } },
   });
-  index.addAll(docs);
+  const places = new Map<string, number>();
   return {
+    add: (docs) => {
+      for (const d of docs) places.set(d.id, places.size);
+      index.addAll(docs);
+    },
     find: (sought) =>
       index
         .search(sought, {
@@ -59,9 +66,12 @@ export function finderOf(docs: readonly FindDoc[]): Finder {
           prefix: true,
           fuzzy: (w) => (isFigure(w) || w.length < 4 ? false : w.length < 8 ? 1 : 2),
         })
-        .map((hit) => ({
-          id: String(hit.id),
-          why: Object.entries(hit.match).map(([word, fields]) => ({ word, in: fields as FoundIn[] })),
-        })),
+        .flatMap((hit) => {
+          const id = String(hit.id);
+          const place = places.get(id);
+          return place === undefined
+            ? []
+            : [{ id, place, why: Object.entries(hit.match).map(([word, fields]) => ({ word, in: fields as FoundIn[] })) }];
+        }),
   };
 }

@@ -1,17 +1,21 @@
-import { expose } from 'comlink';
-import { finderOf, type Finder } from './finder.ts';
+import { expose, transfer } from 'comlink';
+import { emptyFinder, type Finder } from './finder.ts';
 import type { FindingWorker } from './findingProtocol.ts';
 
-let finder: Finder | null = null;
+let finder: Finder = emptyFinder();
 
 /** The index over all jobs, kept where typing does not wait for it. */
 const api: FindingWorker = {
-  load(docs) {
-    finder = finderOf(docs);
+  begin() {
+    finder = emptyFinder();
+  },
+  add(docs) {
+    finder.add(docs);
   },
   find(sought, most) {
-    const hits = finder?.find(sought) ?? [];
-    return { ids: hits.map((h) => h.id), first: hits.slice(0, most) };
+    const hits = finder.find(sought);
+    const places = Uint32Array.from(hits, (h) => h.place);
+    return transfer({ places, first: hits.slice(0, most) }, [places.buffer]);
   },
 };
 expose(api);

@@ -108,7 +108,7 @@ export function newJob(id: string, title: string, at: Date): Job {
       rule: 'constant-area',
       stepMm: null,
       passes: null,
-      firstMaxMm: 0.25,
+      firstMaxMm: USUAL_CAP_MM,
       lastMinMm: 0.03,
       springs: USUAL_SPRINGS,
       ...IN_ONE_GO,
@@ -126,6 +126,8 @@ export function newJob(id: string, title: string, at: Date): Job {
 
 /** Spring passes after the last one, until somebody says otherwise or the shop has learned it. Common practice, no source. */
 export const USUAL_SPRINGS = 2;
+/** No pass deeper than this, mm radial, until somebody says otherwise or the shop has learned it. Common practice, no source. */
+export const USUAL_CAP_MM = 0.25;
 
 export const emptyShop = (): Shop => ({
   format: 'gelvin-shop',

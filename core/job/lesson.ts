@@ -1,6 +1,6 @@
 import { median } from '../numeric/sorted.ts';
 import { aheadOf } from './ahead.ts';
-import { emptyShop, USUAL_SPRINGS } from './create.ts';
+import { emptyShop, USUAL_CAP_MM, USUAL_SPRINGS } from './create.ts';
 import { threadOfJob } from './derive.ts';
 import { isSizeTest } from './events.ts';
 import { metalOf, standingOfPart } from './metal.ts';
@@ -15,6 +15,8 @@ export interface Lesson {
   readonly cut: number;
   /** Spring passes at the depth at which it was right. */
   readonly springs: number;
+  /** No pass was to be deeper than this, mm radial; null: no limit was set, or each pass took the same. */
+  readonly capMm: number | null;
   /** How often it was tried, gauged or measured before it was right. */
   readonly tries: number;
   /** By how much it was cut deeper than planned: what sprang away, mostly; mm. */
@@ -42,15 +44,24 @@ export function lessonOf(job: Job): Lesson | null {
     planned: ahead.value.plan.passes.filter((p) => !p.spring).length,
     cut,
     springs: metal.springs,
+    capMm: job.cut.rule === 'step' ? null : job.cut.firstMaxMm,
     tries: events.filter(isSizeTest).length,
     beyondMm: metal.depthMm - ahead.value.plan.depthMm,
     at: job.changed,
   };
 }
 
-/** Whether so little was decided yet that the shop may still propose: nothing is cut, and the number is the usual one. */
-export const maySpringAsLearned = (job: Job): boolean =>
-  job.cut.springs === USUAL_SPRINGS && job.cut.springsFrom === undefined && metalOf(job).lastCutN === 0;
+/** What of the schedule the shop may propose: nothing is cut yet, nobody has said otherwise, and it is another number than usual. */
+export function proposedBy(job: Job, learned: Learned): { readonly springs?: number; readonly firstMaxMm?: number } {
+  const { springs, springsFrom, firstMaxMm, firstMaxFrom } = job.cut;
+  if (metalOf(job).lastCutN !== 0) return {};
+  return {
+    ...(springs === USUAL_SPRINGS && springsFrom === undefined ? { springs: learned.springs } : {}),
+    ...(firstMaxMm === USUAL_CAP_MM && firstMaxFrom === undefined && learned.capMm !== null
+      ? { firstMaxMm: learned.capMm }
+      : {}),
+  };
+}
 
 /** What several lessons say together. */
 export interface Learned {
@@ -58,6 +69,8 @@ export interface Learned {
   readonly of: 'both' | 'lathe' | 'material';
   readonly jobs: number;
   readonly springs: number;
+  /** No pass deeper than this, mm radial; null: none of them had such a limit. */
+  readonly capMm: number | null;
   readonly tries: number;
   /** Passes cut to passes planned. */
   readonly passes: number;
@@ -77,11 +90,13 @@ export function learnedFor(lessons: readonly Lesson[], lathe: string | null, mat
   ] as const;
   const [of, found] = among.find(([, l]) => l.length > 0) ?? [];
   if (!of || !found) return null;
+  const caps = found.flatMap((l) => l.capMm ?? []);
   const mid = (f: (l: Lesson) => number): number => median(found.map(f));
   return {
     of,
     jobs: found.length,
     springs: Math.round(mid((l) => l.springs)),
+    capMm: caps.length > 0 ? median(caps) : null,
     tries: Math.round(mid((l) => l.tries)),
     passes: mid((l) => l.cut / l.planned),
     beyondMm: mid((l) => l.beyondMm),

@@ -370,6 +370,8 @@ export const JobSchema = Type.Object(
       springs: Type.Integer({ minimum: 0, maximum: 10 }),
       /** Where the number of spring passes comes from, when it is not a person’s: jobs that taught it. */
       springsFrom: Type.Optional(text(200)),
+      /** The same of the deepest pass allowed. */
+      firstMaxFrom: Type.Optional(text(200)),
       /** Rough, semi-finish and finish, each with its own cap and springs, burrs filed off between. */
       stages: Type.Union([
         Type.Null(),

@@ -60,6 +60,7 @@ export function Schedule() {
         system={system}
         onCommit={(mm) => act({ do: 'setSchedule', firstMaxMm: mm })}
         onClear={() => act({ do: 'setSchedule', firstMaxMm: null })}
+        {...(job.cut.firstMaxFrom === undefined ? {} : { hint: `as ${job.cut.firstMaxFrom} had it` })}
       />
       <LengthField
         label="Nor shallower than"

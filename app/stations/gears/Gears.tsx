@@ -20,7 +20,7 @@ import { Audit } from './Audit.tsx';
 import { Electronic } from './Electronic.tsx';
 import { Tray } from '../../drawing/Tray.tsx';
 import { TrainCard } from './TrainCard.tsx';
-import { springAsLearned } from './asLearned.ts';
+import { scheduleAsLearned } from './asLearned.ts';
 import { takeTrain } from './trainQuery.ts';
 import { TrainSearch } from './TrainSearch.tsx';
 
@@ -92,7 +92,7 @@ function WhichLathe() {
         onChange={(v) => {
           act({ do: 'chooseLathe', lathe: v });
           // what was learned on it is a proposal: the choice stands without it
-          void springAsLearned().catch(() => undefined);
+          void scheduleAsLearned().catch(() => undefined);
         }}
       />
       <LengthField

@@ -1,19 +1,27 @@
 import { latheOf } from '../../../core/job/derive.ts';
-import { learnedFor, maySpringAsLearned } from '../../../core/job/lesson.ts';
+import { learnedFor, proposedBy } from '../../../core/job/lesson.ts';
 import { learnedFrom } from '../../../words/learned.ts';
 import { loadRows } from '../../storage/db.ts';
 import { lessonsOf } from '../../storage/taught.ts';
 import { act, store } from '../../store/store.ts';
 
-/** Spring passes as this lathe has shown to need in this material, until a person says otherwise; with where they come from. */
-export async function springAsLearned(): Promise<void> {
+/** Spring passes and the deepest pass as this lathe has had them in this material, until a person says otherwise; with where they come from. */
+export async function scheduleAsLearned(): Promise<void> {
   const rows = await loadRows();
   const { job: history, shop } = store.getState().work;
   const job = history?.present;
-  if (!job || !shop || !maySpringAsLearned(job)) return;
+  if (!job || !shop) return;
   const { material } = job.intake;
   const learned = learnedFor(lessonsOf(rows, job.id), job.gears.lathe, material);
   const lathe = latheOf(job, shop.present)?.name;
   if (!learned || lathe === undefined) return;
-  act({ do: 'setSchedule', springs: learned.springs, springsFrom: learnedFrom(learned, lathe, material) });
+  const proposed = proposedBy(job, learned);
+  if (proposed.springs === undefined && proposed.firstMaxMm === undefined) return;
+  const from = learnedFrom(learned, lathe, material);
+  act({
+    do: 'setSchedule',
+    ...proposed,
+    ...(proposed.springs === undefined ? {} : { springsFrom: from }),
+    ...(proposed.firstMaxMm === undefined ? {} : { firstMaxFrom: from }),
+  });
 }

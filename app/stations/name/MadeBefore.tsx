@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { readsLike } from '../../../core/job/madeBefore.ts';
 import { LEARNED_WORDS, madeText } from '../../../words/learned.ts';
 import { useJobView } from '../../shell/jobContext.tsx';
-import { springAsLearned } from '../gears/asLearned.ts';
+import { scheduleAsLearned } from '../gears/asLearned.ts';
 import { loadJob } from '../../storage/db.ts';
 import type { JobRow } from '../../storage/rows.ts';
 import { useJobRows } from '../../storage/taught.ts';
@@ -65,7 +65,7 @@ export function MadeBefore() {
     if (job.gears.lathe === null && lathe !== null && shop.lathes.some((l) => l.id === lathe)) {
       act({ do: 'chooseLathe', lathe });
       if (train) act({ do: 'takeTrain', train });
-      await springAsLearned();
+      await scheduleAsLearned();
     }
   }
 }

@@ -330,8 +330,9 @@ export const DESK = {
       firstMaxMm: some(cut.properties.firstMaxMm),
       lastMinMm: some(cut.properties.lastMinMm),
       springs: some(cut.properties.springs),
-      /** With springs that other jobs taught: which. */
+      /** With a number that other jobs taught: which. */
       springsFrom: some(text(200)),
+      firstMaxFrom: some(text(200)),
       stages: some(cut.properties.stages),
       straightLastMm: some(cut.properties.straightLastMm),
       deeperStepMm: some(cut.properties.deeperStepMm),
@@ -339,12 +340,16 @@ export const DESK = {
     },
     ({ job, shop }, { passes, ...rest }) => {
       // a number that a person gives is theirs
-      const { springsFrom, ...before } = job.cut;
-      const kept = rest.springs === undefined && springsFrom !== undefined ? { ...before, springsFrom } : before;
+      const { springsFrom, firstMaxFrom, ...before } = job.cut;
+      const taught = {
+        ...(rest.springs === undefined && springsFrom !== undefined ? { springsFrom } : {}),
+        ...(rest.firstMaxMm === undefined && firstMaxFrom !== undefined ? { firstMaxFrom } : {}),
+      };
       const next: Job = {
         ...job,
         cut: {
-          ...kept,
+          ...before,
+          ...taught,
           ...given(rest),
           ...(passes === undefined ? {} : { passes: passes === null ? null : { count: passes, after: lastN(job) } }),
         },

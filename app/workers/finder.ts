@@ -71,7 +71,13 @@ export function emptyFinder(): Finder {
           const place = places.get(id);
           return place === undefined
             ? []
-            : [{ id, place, why: Object.entries(hit.match).map(([word, fields]) => ({ word, in: fields as FoundIn[] })) }];
+            : [
+                {
+                  id,
+                  place,
+                  why: Object.entries(hit.match).map(([word, fields]) => ({ word, in: fields as FoundIn[] })),
+                },
+              ];
         }),
   };
 }

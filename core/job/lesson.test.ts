@@ -23,7 +23,14 @@ describe('what a finished job taught', () => {
     const { job } = demo('demo-gate-3');
     const l = lessonOf(job);
     // three springs, tight once, 0.06 deeper, then right: the ledger of the demo says so
-    expect(l).toMatchObject({ lathe: 'lathe-bess', material: 'tough steel', planned: 22, springs: 3, tries: 2, capMm: 0.25 });
+    expect(l).toMatchObject({
+      lathe: 'lathe-bess',
+      material: 'tough steel',
+      planned: 22,
+      springs: 3,
+      tries: 2,
+      capMm: 0.25,
+    });
     expect(l && l.cut).toBeGreaterThan(22);
     expect(l && l.beyondMm).toBeGreaterThan(0.03);
     expect(l && l.beyondMm).toBeLessThan(0.09);
@@ -42,7 +49,13 @@ describe('what a finished job taught', () => {
       lesson({ material: 'brass', springs: 0 }),
       lesson({ lathe: 'b', material: 'bronze', springs: 5, capMm: null }),
     ];
-    expect(learnedFor(all, 'a', 'steel')).toMatchObject({ of: 'both', jobs: 3, springs: 3, passes: 1.2, capMm: 0.1875 });
+    expect(learnedFor(all, 'a', 'steel')).toMatchObject({
+      of: 'both',
+      jobs: 3,
+      springs: 3,
+      passes: 1.2,
+      capMm: 0.1875,
+    });
     expect(learnedFor(all, 'a', 'bronze')).toMatchObject({ of: 'lathe', jobs: 4, springs: 3 });
     expect(learnedFor(all, 'c', 'bronze')).toMatchObject({ of: 'material', jobs: 1, springs: 5, capMm: null });
     expect(learnedFor(all, 'c', 'titanium')).toBeNull();

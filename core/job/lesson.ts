@@ -51,7 +51,7 @@ export function lessonOf(job: Job): Lesson | null {
   };
 }
 
-/** What of the schedule the shop may propose: nothing is cut yet, nobody has said otherwise, and it is another number than usual. */
+/** What of the schedule the shop may propose: nothing is cut yet, and the number is still the usual one. */
 export function proposedBy(job: Job, learned: Learned): { readonly springs?: number; readonly firstMaxMm?: number } {
   const { springs, springsFrom, firstMaxMm, firstMaxFrom } = job.cut;
   if (metalOf(job).lastCutN !== 0) return {};

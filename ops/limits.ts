@@ -3,7 +3,7 @@ import { Type } from '@sinclair/typebox';
 import { outline } from '../core/form/outline.ts';
 import { bad, good } from '../core/quantity/outcome.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
-import { classesOf, limitsOf } from '../core/standards/limits/index.ts';
+import { classesOf, limitsOf } from '../core/standards/limits.ts';
 import { pitchMmOf, threadFormOf, threadSizes } from '../core/standards/thread.ts';
 import { micro, nullOr, op } from './op.ts';
 

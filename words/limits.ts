@@ -1,6 +1,6 @@
 import { lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
-import type { LimitsNote } from '../core/standards/limits/limits.ts';
+import type { LimitsNote } from '../core/standards/tolerances.ts';
 
 const TAKEN = { 'one-diameter': 'one diameter', 'nine-pitches': 'nine pitches', given: 'as given' };
 const GROUP = {

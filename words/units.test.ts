@@ -18,7 +18,7 @@ import { rank } from '../core/identify/rank.ts';
 import { reasonsFor } from '../core/identify/reasons.ts';
 import { speedText } from '../core/quantity/format.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
-import { limitsOf } from '../core/standards/limits/index.ts';
+import { limitsOf } from '../core/standards/limits.ts';
 import { cautionText } from './cautions.ts';
 import { limitsNoteText } from './limits.ts';
 import { reasonText } from './reasons.ts';

@@ -1,4 +1,4 @@
-import type { Limits } from '../../core/standards/limits/index.ts';
+import type { Limits } from '../../core/standards/limits.ts';
 import type { Zone } from '../../core/job/zones.ts';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';

@@ -10,7 +10,7 @@ import {
 import type { ThreadForm } from '../form/shape.ts';
 import { plain, type Step } from '../quantity/working.ts';
 import { problem, type Outcome, type Problem } from '../quantity/outcome.ts';
-import { limitsOf, type Limits, type ThreadLimits } from '../standards/limits/index.ts';
+import { limitsOf, type Limits, type ThreadLimits } from '../standards/limits.ts';
 import { gaugeSizes, type GaugeChoice, type GaugeSizes } from './gauge.ts';
 import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
 

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { parseDesignation } from '../standards/designation.ts';
-import { classesOf, limitsOf } from '../standards/limits/index.ts';
+import { classesOf, limitsOf } from '../standards/limits.ts';
 import { pitchMmOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
 import { fitPlan } from './fit.ts';
 import { gaugeSizes, type GaugeChoice } from './gauge.ts';

@@ -1,6 +1,6 @@
 import type { BasicSizes } from '../form/sizes.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
-import type { Limits, ThreadLimits } from '../standards/limits/index.ts';
+import type { Limits, ThreadLimits } from '../standards/limits.ts';
 
 /**
  * Which of a pair of limit gauges is made, and where the not-go end lies. Schools: `inside` keeps it within the work's

@@ -4,7 +4,7 @@ import { lowerBound } from '../numeric/sorted.ts';
 import { expectationOf, type Expectation } from '../reading/expectation.ts';
 import { CATALOGUE, familyOf, type StandardThread } from '../standards/catalogue.ts';
 import type { FamilyId } from '../standards/family.ts';
-import { nptPitchDiameterMm } from '../standards/taperPipe.ts';
+import { nptPitchDiameterMm } from '../standards/pipe/taper.ts';
 
 export interface Hypothesis extends Expectation {
   readonly row: StandardThread;

@@ -1,5 +1,5 @@
 import { usualCrestReliefMm, usualPitchClearanceMm } from '../fit/fit.ts';
-import { classesOf } from '../standards/limits/index.ts';
+import { classesOf } from '../standards/limits.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { flanksUnderTool } from '../cutting/flanks.ts';
 import { feedDegOf } from '../cutting/plan.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { Bench, named } from '../../app/testing/bench.ts';
 import { demoJobs } from '../../demo/index.ts';
-import { limitsOf } from '../standards/limits/index.ts';
+import { limitsOf } from '../standards/limits.ts';
 import { threadFormOf } from '../standards/thread.ts';
 import { diagnosisOf } from './binding.ts';
 import { suggestDeeper } from './deeper.ts';

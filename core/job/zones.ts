@@ -1,4 +1,4 @@
-import { classesOf, limitsOf, type Limits, type MemberLimits } from '../standards/limits/index.ts';
+import { classesOf, limitsOf, type Limits, type MemberLimits } from '../standards/limits.ts';
 import { threadSizes, type ThreadSpec } from '../standards/thread.ts';
 import type { FitPlan } from '../fit/fit.ts';
 import { standingOfPart } from './metal.ts';

@@ -1,12 +1,40 @@
-import { exact, INCH_MM, mixedText, numberOf, shortText, textOf, type Rational } from '../quantity/rational.ts';
-import { tpiOf } from '../quantity/pitch.ts';
+import { numberOf, textOf, type Rational } from '../quantity/rational.ts';
+import { ACME, STUB_ACME } from './acme/rows.ts';
+import { BRITISH_ASSOCIATION } from './ba/rows.ts';
+import { BUTTRESS, SAWTOOTH } from './buttress/rows.ts';
+import { CYCLE } from './cycle/rows.ts';
 import type { Family, FamilyId } from './family.ts';
-import { BRITISH } from './rows/british.ts';
-import { METRIC } from './rows/metric.ts';
-import { POWER_AND_PIPE } from './rows/power.ts';
-import { UNIFIED } from './rows/unified.ts';
+import { METRIC } from './iso/rows.ts';
+import { HOSE, NPT, NPTF, PIPE_PARALLEL, PIPE_TAPER } from './pipe/rows.ts';
+import { ROUND } from './round/rows.ts';
+import { SQUARE } from './square/rows.ts';
+import { TRAPEZOIDAL } from './trapezoidal/rows.ts';
+import { UNIFIED } from './unified/rows.ts';
+import { BRITISH_BRASS, OPTICAL, WHITWORTH, WHITWORTH_FINE } from './whitworth/rows.ts';
 
-export const FAMILIES: readonly Family[] = [...METRIC, ...UNIFIED, ...BRITISH, ...POWER_AND_PIPE];
+/** Every family that has a table, in the order of the books. */
+export const FAMILIES: readonly Family[] = [
+  METRIC,
+  TRAPEZOIDAL,
+  SAWTOOTH,
+  ...UNIFIED,
+  HOSE,
+  WHITWORTH,
+  WHITWORTH_FINE,
+  BRITISH_BRASS,
+  BRITISH_ASSOCIATION,
+  PIPE_PARALLEL,
+  PIPE_TAPER,
+  CYCLE,
+  OPTICAL,
+  ACME,
+  STUB_ACME,
+  BUTTRESS,
+  NPT,
+  NPTF,
+  ROUND,
+  SQUARE,
+];
 const BY_ID = new Map(FAMILIES.map((f) => [f.id, f]));
 
 export function familyOf(id: FamilyId): Family {
@@ -31,91 +59,33 @@ export interface StandardThread {
 }
 
 /** Writes a designation from its parts, the one way used everywhere. */
-export function designate(family: FamilyId, size: string, pitch: Rational, coarse = false): string {
-  const tpi = mixedText(tpiOf(pitch));
-  switch (family) {
-    case 'M':
-      return coarse ? `M${size}` : `M${size}x${shortText(pitch)}`;
-    case 'Tr':
-    case 'S':
-      return `${family} ${size}x${shortText(pitch)}`;
-    case 'BA':
-      return `${size} BA`;
-    case 'G':
-    case 'R':
-      return `${family} ${size}`;
-    case 'Rd':
-      return `Rd ${size}x1/${tpi}`;
-    case 'Acme':
-      return `${size}-${decimalTpi(pitch)} Acme`;
-    case 'StubAcme':
-      return `${size}-${decimalTpi(pitch)} Stub Acme`;
-    case 'Buttress':
-      return `${size}-${decimalTpi(pitch)} Butt`;
-    case 'BSBrass':
-      return `${size}-${decimalTpi(pitch)} Brass`;
-    case 'Hose':
-      return `${size}-${decimalTpi(pitch)} NH`;
-    default:
-      return `${size}-${decimalTpi(pitch)} ${family}`;
-  }
-}
+export const designate = (family: FamilyId, size: string, pitch: Rational, coarse = false): string =>
+  familyOf(family).designate(size, pitch, coarse);
 
-const decimalTpi = (pitch: Rational): string => shortText(tpiOf(pitch));
+/** Inch sizes: odd numbers, and sixteenths of large ones, are seldom met. From memory, common practice, no source. */
+const inchWeight = (size: string, majorMm: number): number =>
+  /^#(3|5|12)$/.test(size) ? 0.4 : /\/(16|32)$/.test(size) && majorMm > 16 ? 0.35 : 1;
 
-/** Number of the size in the order of choice: whole eighths and common millimetres are met more than odd sizes. */
-function sizeWeight(family: Family, size: string, majorMm: number): number {
-  if (family.system === 'in') {
-    if (/^#(3|5|12)$/.test(size)) return 0.4;
-    return /\/(16|32)$/.test(size) && majorMm > 16 ? 0.35 : 1;
-  }
-  if (family.id !== 'M') return 1;
-  const first = [1, 1.2, 1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 36, 42, 48, 56, 64, 72, 80, 90, 100];
-  if (first.includes(majorMm)) return 1;
-  return [14, 18, 22, 27, 33, 39, 45, 52, 60, 68, 76, 110, 125, 140].includes(majorMm) ? 0.6 : 0.25;
-}
+const sizeWeight = (family: Family, size: string, majorMm: number): number =>
+  family.weightOf?.(size, majorMm) ?? (family.system === 'in' ? inchWeight(size, majorMm) : 1);
 
-function rowsOf(family: Family): StandardThread[] {
-  const out: StandardThread[] = [];
-  for (const token of family.table.trim().split(/\s+/)) {
-    const metricList = token.includes(':');
-    const [left = '', right = ''] = metricList ? token.split(':') : splitAtLast(token, '-');
-    const [label = '', diameter] = left.split('=');
-    const size = label.replace('_', ' ');
-    const majorText = diameter ?? label;
-    const major = mixedOf(majorText).mul(family.system === 'in' ? INCH_MM : exact(1));
-    right.split(',').forEach((p, i) => {
-      if (p === '-') return;
-      // metric lists and BA give the pitch in mm; every other table gives threads per inch
-      const pitch = metricList || family.id === 'BA' ? exact(padded(p)) : INCH_MM.div(exact(padded(p)));
-      const coarse = metricList && i === 0;
-      const majorMm = numberOf(major);
-      out.push({
-        designation: designate(family.id, size, pitch, coarse && family.id === 'M'),
-        family: family.id,
-        size,
-        majorMm,
-        pitch: textOf(pitch),
-        pitchMm: numberOf(pitch),
-        weight: sizeWeight(family, size, majorMm) * (metricList && i > 0 ? 0.3 / i : 1),
-        coarse,
-      });
-    });
-  }
-  return out;
-}
+/** The further down the choice of a size's pitches, the seldomer. From memory, common practice, no source. */
+const choiceWeight = (choice: number): number => (choice === 0 ? 1 : 0.3 / choice);
 
-const padded = (text: string): string => (text.startsWith('.') ? `0${text}` : text);
-const splitAtLast = (text: string, mark: string): [string, string] => {
-  const at = text.lastIndexOf(mark);
-  return [text.slice(0, at), text.slice(at + 1)];
-};
-function mixedOf(text: string): Rational {
-  return text
-    .replace('#', '')
-    .split('_')
-    .reduce((sum, part) => sum.add(exact(padded(part))), exact(0));
-}
+const rowsOf = (family: Family): StandardThread[] =>
+  family.rows.flatMap(({ size, diameter, pitches }) => {
+    const majorMm = numberOf(diameter);
+    return pitches.map(({ pitch, choice, coarse }) => ({
+      designation: family.designate(size, pitch, coarse),
+      family: family.id,
+      size,
+      majorMm,
+      pitch: textOf(pitch),
+      pitchMm: numberOf(pitch),
+      weight: sizeWeight(family, size, majorMm) * choiceWeight(choice),
+      coarse,
+    }));
+  });
 
 /** UN rows that are already UNC, UNF or UNEF keep the older name. */
 function withoutRepeats(rows: StandardThread[]): StandardThread[] {
@@ -127,11 +97,3 @@ function withoutRepeats(rows: StandardThread[]): StandardThread[] {
 
 /** Every published row, family by family. Built once: a few thousand rows, a few milliseconds. */
 export const CATALOGUE: readonly StandardThread[] = withoutRepeats(FAMILIES.flatMap(rowsOf));
-
-/** The published row that a thread of a family is: by its diameter and pitch, never by how it is written. Null: none. */
-export const rowOf = (t: {
-  readonly family: string;
-  readonly majorMm: number;
-  readonly pitch: string;
-}): StandardThread | null =>
-  CATALOGUE.find((r) => r.family === t.family && r.majorMm === t.majorMm && r.pitch === t.pitch) ?? null;

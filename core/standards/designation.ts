@@ -14,8 +14,7 @@ import {
   textOf,
   type Rational,
 } from '../quantity/rational.ts';
-import { CATALOGUE, type StandardThread } from './catalogue.ts';
-import { familyOf } from './catalogue.ts';
+import { CATALOGUE, FAMILIES, familyOf, type StandardThread } from './catalogue.ts';
 import type { FamilyId } from './family.ts';
 import { specialThread, threadOfRow, unlistedThread, type ThreadSpec } from './thread.ts';
 
@@ -60,26 +59,6 @@ const FRACTION_SIGNS: Readonly<Record<string, string>> = {
   '\u215d': '5/8',
   '\u215e': '7/8',
 };
-
-const INCH_NAMES: readonly (readonly [RegExp, FamilyId])[] = [
-  [/^UNC$|^NC$/i, 'UNC'],
-  [/^UNF$|^NF$/i, 'UNF'],
-  [/^UNEF$|^NEF$/i, 'UNEF'],
-  [/^UNS$|^NS$/i, 'UNS'],
-  [/^(\d+-?)?UNR?$|^N$/i, 'UN'],
-  [/^BSW$|^W(hit(worth)?)?$/i, 'BSW'],
-  [/^BSF$/i, 'BSF'],
-  [/^(BS\s*)?Brass$/i, 'BSBrass'],
-  [/^NPTF$/i, 'NPTF'],
-  [/^NPT$/i, 'NPT'],
-  [/^Stub[\s-]*Acme$/i, 'StubAcme'],
-  [/^Acme$/i, 'Acme'],
-  [/^Butt(ress)?$/i, 'Buttress'],
-  [/^(BSC|CEI|Cycle)$/i, 'Cycle'],
-  [/^(NH|GHT|Hose)$/i, 'Hose'],
-  [/^(RMS|Optical)$/i, 'Optical'],
-  [/^(Sq(uare)?)$/i, 'Square'],
-];
 
 /**
  * Reads a thread designation, tolerant of spaces, case, unit marks and the multiplication sign.
@@ -265,7 +244,7 @@ function inch(body: string, tail: Tail): Outcome<Designated> | null {
   if (!m) return null;
   const [, sizeRaw = '', tpiRaw, nameRaw, cls] = m;
   const name = nameRaw?.trim().replace(/-$/, '');
-  const family = name === undefined || name === '' ? null : INCH_NAMES.find(([p]) => p.test(name))?.[1];
+  const family = name === undefined || name === '' ? null : FAMILIES.find((f) => f.spelled?.test(name))?.id;
   if (family === undefined) return null;
   if (family === null && tpiRaw === undefined) return null;
   const label = labelOf(sizeRaw);

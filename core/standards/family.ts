@@ -1,9 +1,11 @@
 import type { FORM_IDS } from '../form/shape.ts';
+import type { Rational } from '../quantity/rational.ts';
+import type { TableRow } from './rows.ts';
 
-/** A published family of threads: its form, and the table of sizes written as data. */
+/** A published family of threads: its form, its table of sizes, and how it is written. Its limits stand beside it in its folder. */
 export interface Family {
   readonly id: FamilyId;
-  /** As the trade says it: "UNC", "BSW". */
+  /** As the trade says it: "British Standard Whitworth". */
   readonly name: string;
   readonly form: (typeof FORM_IDS)[number];
   /** System of the nominal sizes. */
@@ -11,11 +13,13 @@ export interface Family {
   readonly source: string;
   /** How often a repair bench meets the family, relative weights. From memory, common practice, no source. */
   readonly commonness: number;
-  /**
-   * The table. One token a row: `size-tpi` (inch families), `diameter:pitch,pitch` (metric). A size label may be followed
-   * by `=diameter` where the label is not the diameter (numbers, pipe sizes).
-   */
-  readonly table: string;
+  readonly rows: readonly TableRow[];
+  /** A designation of one start, right hand. @param pitch exact, mm @param coarse whether it is the size's coarse pitch */
+  readonly designate: (size: string, pitch: Rational, coarse: boolean) => string;
+  /** How it is named after size and threads per inch, by whoever types it; inch families only. */
+  readonly spelled?: RegExp;
+  /** How usual a size is within the family, 0 to 1; without it as inch sizes go, and 1 for millimetres. */
+  readonly weightOf?: (size: string, majorMm: number) => number;
 }
 
 export const FAMILY_IDS = [

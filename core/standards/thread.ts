@@ -6,7 +6,7 @@ import { isMetricPitch, isTpiPitch, storedPitch, tpiOf } from '../quantity/pitch
 import { toInches } from '../quantity/units.ts';
 import { designate, familyOf, type StandardThread } from './catalogue.ts';
 import type { FamilyId } from './family.ts';
-import { nptPitchDiameterMm } from './taperPipe.ts';
+import { nptPitchDiameterMm } from './pipe/taper.ts';
 
 /** A thread as named: plain data, kept in job documents; everything geometric follows from it. */
 export interface ThreadSpec {

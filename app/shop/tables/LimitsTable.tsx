@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import type { StandardThread } from '../../../core/standards/catalogue.ts';
-import { classesOf, limitsOf, type Limits, type MemberLimits } from '../../../core/standards/limits/index.ts';
+import { classesOf, limitsOf, type Limits, type MemberLimits } from '../../../core/standards/limits.ts';
 import { threadOfRow } from '../../../core/standards/thread.ts';
 import { Choice } from '../../ui/controls.tsx';
 import { Copied } from '../../ui/Copy.tsx';

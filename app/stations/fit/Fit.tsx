@@ -6,7 +6,7 @@ import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { threadSizes } from '../../../core/standards/thread.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
-import { classesOf } from '../../../core/standards/limits/index.ts';
+import { classesOf } from '../../../core/standards/limits.ts';
 import { Engagement } from '../../drawing/Engagement.tsx';
 import { classMemberOf } from '../../../core/job/made.ts';
 import { copiedFrom, matePlaces } from '../../../core/job/places.ts';

@@ -1,7 +1,7 @@
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import { formAt } from '../../form/shape.ts';
 import { basicSizes } from '../../form/sizes.ts';
-import { mmLimits, to, type ThreadLimits, type LimitsNote } from './limits.ts';
+import { mmLimits, to, type LimitsNote, type ThreadLimits, type Tolerances } from '../tolerances.ts';
 import { r40Step } from './r40.ts';
 
 // All figures in this module are those printed in ISO 965-1, micrometres, typed from memory and checked against the
@@ -166,12 +166,7 @@ const SYMBOL = /^(\d)([a-zA-Z])(?:(\d)([a-zA-Z]))?$/;
  * Limits of an ISO metric thread: "6g", "5g6g" (pitch diameter, then crest diameter), "6H".
  * External minor diameter: only the largest is given (basic D1 less the deviation); the root below it is left open.
  */
-export function iso965Limits(
-  dMm: number,
-  pitchMm: number,
-  cls: string,
-  engagementMm: number | null,
-): Outcome<ThreadLimits> {
+function iso965Limits(dMm: number, pitchMm: number, cls: string, engagementMm: number | null): Outcome<ThreadLimits> {
   const m = SYMBOL.exec(cls.trim());
   if (!m)
     return bad('class', 'not-a-class', {
@@ -243,3 +238,9 @@ export function engagementGroup(dMm: number, pitchMm: number, engagementMm: numb
   const unit = pitchMm * low ** 0.2;
   return engagementMm < 2.24 * unit ? 'S' : engagementMm <= 6.7 * unit ? 'N' : 'L';
 }
+
+export const METRIC_TOLERANCES: Tolerances = {
+  external: ['6g', '4h', '6h', '6e', '6f', '8g', '5g6g', '7g6g'],
+  internal: ['6H', '5H', '7H', '4H', '6G'],
+  limits: ({ majorMm, pitchMm }, cls, engagementMm) => iso965Limits(majorMm, pitchMm, cls, engagementMm),
+};

@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import { toInches } from '../../quantity/units.ts';
-import { inchLimits, to, type ThreadLimits, type LimitsNote } from './limits.ts';
+import { inchLimits, to, type LimitsNote, type ThreadLimits, type Tolerances } from '../tolerances.ts';
 
 const ROOT3 = Math.sqrt(3);
 const CLASSES = ['1A', '2A', '3A', '1B', '2B', '3B'];
@@ -30,7 +30,7 @@ function minorTolerance(d: number, p: number, cls: string): number {
  * thread series, 9 P for the others. External minor: the largest of the rounded (UNR) root; below it is left open.
  * Follows the rounding of the current edition: Td2(2A) to six places, then four; nut minor of 1B and 2B to three.
  */
-export function unifiedLimits(
+function unifiedLimits(
   majorMm: number,
   pitchMm: number,
   cls: string,
@@ -85,3 +85,11 @@ export function unifiedLimits(
     notes,
   });
 }
+
+/** Of every Unified series; the usual length of engagement hangs on which it is. */
+export const UNIFIED_TOLERANCES: Tolerances = {
+  external: ['2A', '3A', '1A'],
+  internal: ['2B', '3B', '1B'],
+  limits: ({ majorMm, pitchMm, family }, cls, engagementMm) =>
+    unifiedLimits(majorMm, pitchMm, cls, family, engagementMm),
+};

@@ -1,4 +1,5 @@
-import { inches } from '../../quantity/units.ts';
+import type { Outcome } from '../quantity/outcome.ts';
+import { inches } from '../quantity/units.ts';
 
 /** Limits of size of one diameter, mm; null where the standard leaves the side open. */
 export interface Limits {
@@ -29,6 +30,22 @@ export interface ThreadLimits {
   readonly source: string;
   /** Anything the numbers need said about them. */
   readonly notes: readonly LimitsNote[];
+}
+
+/** A thread as far as limits hang on it. */
+export interface Sized {
+  readonly designation: string;
+  readonly family: string;
+  readonly majorMm: number;
+  readonly pitchMm: number;
+}
+
+/** Classes of a family's standard, the usual one first, and limits of size in each, by that standard with its own rounding. */
+export interface Tolerances {
+  readonly external: readonly string[];
+  readonly internal: readonly string[];
+  /** @param engagementMm length of engagement; null: the standard's usual one */
+  readonly limits: (of: Sized, cls: string, engagementMm: number | null) => Outcome<ThreadLimits>;
 }
 
 /** Half-up rounding to a number of decimals, as the printed tables round; the slack is far below any printed digit. */

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { problemText } from '../../../words/problems.ts';
-import { parseDesignation } from '../designation.ts';
-import { CATALOGUE } from '../catalogue.ts';
-import { threadOfRow } from '../thread.ts';
-import { classesOf, limitsOf, type MemberLimits, type ThreadLimits } from './index.ts';
-import { engagementGroup, td1Grade6, td2Grade6, td6 } from './iso965.ts';
-import { nptGauging } from './npt.ts';
-import { r40Step } from './r40.ts';
+import { problemText } from '../../words/problems.ts';
+import { parseDesignation } from './designation.ts';
+import { CATALOGUE } from './catalogue.ts';
+import { threadOfRow } from './thread.ts';
+import { classesOf, limitsOf, type MemberLimits, type ThreadLimits } from './limits.ts';
+import { engagementGroup, td1Grade6, td2Grade6, td6 } from './iso/limits.ts';
+import { nptGauging } from './pipe/gauging.ts';
+import { r40Step } from './iso/r40.ts';
 
 const limits = (designation: string, cls: string, engagementMm: number | null = null): ThreadLimits => {
   const t = parseDesignation(designation);
@@ -14,6 +14,11 @@ const limits = (designation: string, cls: string, engagementMm: number | null = 
   const l = limitsOf(t.value.thread, cls, engagementMm);
   if (!l.ok) throw new Error(l.problem.code);
   return l.value;
+};
+/** A limit that has to be there. */
+const known = (x: number | null | undefined): number => {
+  if (x === null || x === undefined) throw new Error('no such limit');
+  return x;
 };
 const flat = (m: MemberLimits | undefined, unit = 1): (number | null)[] =>
   m === undefined
@@ -146,7 +151,7 @@ test.each([
 });
 test('ASME B1.1: a longer engagement widens the pitch tolerance', () => {
   const [short, long] = [limits('1/2-13 UNC', '2A', 6), limits('1/2-13 UNC', '2A', 40)];
-  expect(long.external?.pitch.min ?? 0).toBeLessThan(short.external?.pitch.min ?? 0);
+  expect(known(long.external?.pitch.min)).toBeLessThan(known(short.external?.pitch.min));
 });
 
 // ASME B1.5, 2G, inches: major max, min, pitch max, min, minor max, min.
@@ -192,42 +197,79 @@ test('BS 84: 1/2 BSW medium by its own formula, allowance only up to 3/4 in', ()
   expect(limits('1/2 BSW', 'normal').external).toBeUndefined();
 });
 
-test('BS 93: a nut never overlaps its screw', () => {
-  for (const size of ['0 BA', '2 BA', '6 BA', '12 BA']) {
-    const l = limits(size, 'normal');
-    expect(l.external?.pitch.max ?? 9).toBeLessThan(l.internal?.pitch.min ?? 0);
-    expect(l.notes).toEqual([expect.objectContaining({ code: 'from-memory' })]);
-  }
+test('BS 93: what it gives is marked as from memory', () => {
+  for (const size of ['0 BA', '2 BA', '6 BA', '12 BA'])
+    expect(limits(size, 'normal').notes).toEqual([expect.objectContaining({ code: 'from-memory' })]);
 });
 
-test('ASME B1.20.1: E1 and L2 of 1/2-14 are 0.77843 and 0.5337 in', () => {
-  const g = nptGauging('1/2', 0.84 * 25.4, 25.4 / 14);
-  expect((g?.e1Mm ?? 0) / 25.4).toBeCloseTo(0.77843, 5);
-  expect((g?.l2Mm ?? 0) / 25.4).toBeCloseTo(0.5337, 4);
-  const g2 = nptGauging('2', 2.375 * 25.4, 25.4 / 11.5);
-  expect((g2?.e0Mm ?? 0) / 25.4).toBeCloseTo(2.26902, 5);
+test('ASME B1.20.1: E1 and L2 of 1/2-14 are 0.77843 and 0.5337 in, E0 of 2-11.5 is 2.26902', () => {
+  const gauging = (outsideIn: number, tpi: number) => {
+    const g = nptGauging(outsideIn * 25.4, 25.4 / tpi);
+    if (!g) throw new Error(`no size of ${outsideIn} in at ${tpi} tpi`);
+    return g;
+  };
+  expect(gauging(0.84, 14).e1Mm / 25.4).toBeCloseTo(0.77843, 5);
+  expect(gauging(0.84, 14).l2Mm / 25.4).toBeCloseTo(0.5337, 4);
+  expect(gauging(2.375, 11.5).e0Mm / 25.4).toBeCloseTo(2.26902, 5);
+  expect(nptGauging(0.84 * 25.4, 25.4 / 13)).toBeNull();
 });
 
 describe('laws over the whole catalogue', () => {
-  test('every listed thread has limits in every class offered, in order, and screw under nut', () => {
-    for (const row of CATALOGUE) {
-      const thread = threadOfRow(row);
-      const { external, internal } = classesOf(thread);
-      for (const cls of [...new Set([...external, ...internal])]) {
+  type Diameter = 'major' | 'pitch' | 'minor';
+  const DIAMETERS: readonly Diameter[] = ['major', 'pitch', 'minor'];
+  /** Of each row that has limits: those of every class, by class. */
+  const all = CATALOGUE.map((row) => {
+    const thread = threadOfRow(row);
+    const classes = classesOf(thread);
+    const of = (names: readonly string[], side: 'external' | 'internal') =>
+      names.flatMap((cls) => {
         const l = limitsOf(thread, cls, null);
-        if (!l.ok) {
-          // ISO 965-1 prints no deviation e or f for the finest pitches
-          expect(['6e', '6f']).toContain(cls);
-          continue;
+        // ISO 965-1 prints no deviation e or f for the finest pitches
+        if (!l.ok) expect(['6e', '6f']).toContain(cls);
+        const member = l.ok ? l.value[side] : undefined;
+        if (l.ok && !member) throw new Error(`${row.designation} ${cls}: no limits ${side}`);
+        return member ? [{ cls, member }] : [];
+      });
+    return { row, external: of(classes.external, 'external'), internal: of(classes.internal, 'internal') };
+  }).filter((r) => r.external.length > 0);
+
+  test('most rows have limits, those of every standard that gives them among them', () => {
+    const families = new Set(all.map((r) => r.row.family));
+    expect([...families].sort()).toEqual(
+      ['Acme', 'BA', 'BSF', 'BSW', 'G', 'M', 'NPT', 'StubAcme', 'Tr', 'UN', 'UNC', 'UNEF', 'UNF', 'UNS'].sort(),
+    );
+    expect(all.length).toBeGreaterThan(800);
+  });
+  test('of every class the largest is over the least, the pitch diameter has both, and lies under the major diameter', () => {
+    for (const { row, external, internal } of all)
+      for (const { cls, member } of [...external, ...internal]) {
+        const where = `${row.designation} ${cls}`;
+        for (const d of DIAMETERS) {
+          const { min, max } = member[d];
+          if (min !== null && max !== null && max <= min) throw new Error(`${where}: ${d} from ${min} to ${max}`);
         }
-        for (const member of [l.value.external, l.value.internal]) {
-          if (!member) continue;
-          for (const x of [member.major, member.pitch, member.minor])
-            if (x.min !== null && x.max !== null) expect(x.max).toBeGreaterThan(x.min);
-          expect(member.pitch.max ?? 0).toBeLessThan(member.major.min ?? Infinity);
-        }
+        if (known(member.pitch.max) >= known(member.major.min)) throw new Error(`${where}: pitch diameter over major`);
+        if (known(member.pitch.min) <= known(member.minor.max ?? member.minor.min))
+          throw new Error(`${where}: minor over pitch`);
       }
+  });
+  test('the largest screw of any class goes into the smallest nut of any class, at every diameter', () => {
+    let pairs = 0;
+    for (const { row, external, internal } of all) {
+      // a taper thread is gauged by how far it goes in: screw and nut are given at different places
+      if (row.family === 'NPT') continue;
+      for (const screw of external)
+        for (const nut of internal) {
+          pairs += 1;
+          for (const d of DIAMETERS) {
+            const [screwMax, nutMin] = [known(screw.member[d].max), known(nut.member[d].min)];
+            // both are rounded to the last printed place
+            if (screwMax > nutMin + 1e-6)
+              throw new Error(`${row.designation} ${screw.cls}/${nut.cls}: ${d} ${screwMax} in ${nutMin}`);
+          }
+        }
     }
+    expect(pairs).toBeGreaterThan(10_000);
   });
   test.each([
     ['M10', '6x'],
@@ -256,4 +298,14 @@ describe('a size is a field, never read back out of how it is written', () => {
     expect(limitsOf({ ...own.value.thread, designation: `${text} LH`, leftHand: true }, cls, null)).toEqual(limits);
     expect(limitsOf({ ...own.value.thread, designation: 'as on the drawing' }, cls, null)).toEqual(limits);
   });
+});
+
+test('a special in the stub form has the one class of ASME B1.8, not those of the full form', () => {
+  const read = parseDesignation('1-5 Stub Acme');
+  if (!read.ok) throw new Error(read.problem.code);
+  const special = { ...read.value.thread, family: 'Special' as const, majorMm: 26 };
+  expect(classesOf(special).external).toEqual(['2G']);
+  expect(limitsOf(special, '3G', null).ok).toBe(false);
+  const l = limitsOf(special, '2G', null);
+  expect(l.ok && l.value.source).toBe('ASME B1.8');
 });

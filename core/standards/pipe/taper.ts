@@ -1,4 +1,4 @@
-import { inches, toInches } from '../quantity/units.ts';
+import { inches, toInches } from '../../quantity/units.ts';
 
 /**
  * Pitch diameter at the small end of an external NPT thread, mm: E0 = D - (0.05 D + 1.1) P, D and P in inches.

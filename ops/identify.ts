@@ -1,3 +1,4 @@
+import { includedDeg } from '../core/form/flanks.ts';
 import { Type } from '@sinclair/typebox';
 import type { Evidence, Part } from '../core/evidence/evidence.ts';
 import { ORIGINS, USES } from '../core/identify/hypotheses.ts';
@@ -142,7 +143,7 @@ export const identifyOp = op({
         probability: special.probability,
         majorMm: special.majorMm > 0 ? micro(special.majorMm) : null,
         pitchMm: micro(special.pitchMm),
-        includedAngleDeg: micro(special.leadingDeg + special.trailingDeg),
+        includedAngleDeg: micro(includedDeg(special)),
         starts: special.starts,
       },
       next: nextReadings(

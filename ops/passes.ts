@@ -36,7 +36,10 @@ export const passesOp = op({
       firstMaxMm: q.firstMaxMm ?? null,
       lastMinMm: q.lastMinMm ?? null,
       ...(q.tipFlatMm === undefined ? {} : { tipFlatMm: q.tipFlatMm }),
-      flanksDeg: [q.leadingHalfAngleDeg ?? USUAL_HALF_DEG, q.trailingHalfAngleDeg ?? USUAL_HALF_DEG],
+      flanks: {
+        leadingDeg: q.leadingHalfAngleDeg ?? USUAL_HALF_DEG,
+        trailingDeg: q.trailingHalfAngleDeg ?? USUAL_HALF_DEG,
+      },
     });
     if (!made.ok) return made;
     return good({

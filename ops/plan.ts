@@ -1,3 +1,4 @@
+import { flanksOf } from './flanks.ts';
 import { Type } from '@sinclair/typebox';
 import { planOf, type Stage } from '../core/cutting/plan.ts';
 import { good, bad } from '../core/quantity/outcome.ts';
@@ -102,8 +103,7 @@ export const planOp = op({
       target,
       pitchMm: q.pitchMm,
       leftHand: q.hand === 'left',
-      leadingDeg: q.leadingHalfAngleDeg,
-      trailingDeg: q.trailingHalfAngleDeg,
+      ...flanksOf(q),
       tip: q.tip,
       infeed: q.infeed,
       slideAngleDeg: q.slideAngleDeg ?? null,

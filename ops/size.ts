@@ -1,9 +1,10 @@
+import { flanksOf } from './flanks.ts';
+import { isSquare } from '../core/form/flanks.ts';
 import { Type, type Static } from '@sinclair/typebox';
 import { pitchDiameterBetween, usualNutGroove } from '../core/gauging/balls.ts';
 import { pitchDiameterExact } from '../core/gauging/exactWires.ts';
 import { checkWire, usualGroove, type Groove } from '../core/gauging/wires.ts';
 import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
-import { isSquare } from '../core/cutting/tip.ts';
 import { sizeOf, USUAL, type Means, type SizeTarget } from '../core/sizing/decide.ts';
 import type { SizeEvent, SizeModel } from '../core/sizing/model.ts';
 import { whyText } from '../words/size.ts';
@@ -108,8 +109,7 @@ export const sizeOp = op({
     const model: SizeModel = {
       member: q.member,
       pitchMm: q.pitchMm,
-      leadingDeg: q.leadingHalfAngleDeg,
-      trailingDeg: q.trailingHalfAngleDeg,
+      ...flanksOf(q),
       surfaceMm: q.surfaceMm,
       tip: q.tip,
       dialUncertaintyMm: q.dialUncertaintyMm,
@@ -146,12 +146,7 @@ export const sizeOp = op({
 });
 
 const grooveOf = (q: Q): Groove =>
-  (q.member === 'internal' ? usualNutGroove : usualGroove)(
-    q.leadingHalfAngleDeg,
-    q.trailingHalfAngleDeg,
-    q.pitchMm,
-    q.starts ?? 1,
-  );
+  (q.member === 'internal' ? usualNutGroove : usualGroove)(flanksOf(q), q.pitchMm, q.starts ?? 1);
 
 function targetOf(q: Q): Outcome<SizeTarget> {
   const { minMm, maxMm, minClearanceMm, maxClearanceMm } = q.target;
@@ -159,7 +154,7 @@ function targetOf(q: Q): Outcome<SizeTarget> {
   const cleared = minClearanceMm !== undefined || maxClearanceMm !== undefined;
   if (sized === cleared)
     return bad('target', 'one-of-two', { one: 'minMm and maxMm', other: 'minClearanceMm and maxClearanceMm' });
-  const tool = { leadingDeg: q.leadingHalfAngleDeg, trailingDeg: q.trailingHalfAngleDeg, tip: q.tip };
+  const tool = { ...flanksOf(q), tip: q.tip };
   if (isSquare(tool)) return bad('leadingHalfAngleDeg', 'wires-need-flanks');
   if ('flatMm' in q.tip && q.tip.flatMm >= q.pitchMm / 2)
     return bad('tip.flatMm', 'tip-as-wide-as-groove', { tipMm: q.tip.flatMm, halfPitchMm: q.pitchMm / 2 });

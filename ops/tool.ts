@@ -1,3 +1,4 @@
+import { flanksOf } from './flanks.ts';
 import { Type } from '@sinclair/typebox';
 import { toolSheet } from '../core/cutting/toolSheet.ts';
 import { good } from '../core/quantity/outcome.ts';
@@ -40,6 +41,7 @@ export const toolOp = op({
   run: (q) => {
     const sheet = toolSheet({
       ...q,
+      ...flanksOf(q),
       starts: q.starts ?? 1,
       member: q.member ?? 'external',
       clearanceDeg: q.clearanceDeg ?? 0,

@@ -1,3 +1,4 @@
+import { flanksOf } from './flanks.ts';
 import { Type, type Static } from '@sinclair/typebox';
 import { leadAngleDeg } from '../core/form/sizes.ts';
 import { betweenBallsExact, betweenBallsMm, pitchDiameterBetween, usualNutGroove } from '../core/gauging/balls.ts';
@@ -63,7 +64,7 @@ export const wiresOp = op({
     if (refused) return refused;
     const starts = q.starts ?? 1;
     const of = nut ? usualNutGroove : usualGroove;
-    const groove = of(q.leadingHalfAngleDeg, q.trailingHalfAngleDeg, q.pitchMm, starts);
+    const groove = of(flanksOf(q), q.pitchMm, starts);
     const best = bestWireMm(groove);
     const wire = checkWire(groove, (nut ? q.ballMm : q.wireMm) ?? best, nut ? 'ballMm' : 'wireMm');
     if (!wire.ok) return wire;

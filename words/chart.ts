@@ -11,8 +11,8 @@ export function chartWords(c: Chart, u: UnitSystem): ChartWords {
       'Slide the shadow along the axis only: across it, depth would be fitted away. In the axial plane, the part not tilted.',
     ],
     read: [
-      ['leading flank', degreesText(c.form.leadingFlankDeg)],
-      ['trailing flank', degreesText(c.form.trailingFlankDeg)],
+      ['leading flank', degreesText(c.form.leadingDeg)],
+      ['trailing flank', degreesText(c.form.trailingDeg)],
       ['pitch', lengthText(c.pitchMm, u, FINE)],
       ['pitch diameter', `${bare(c.minMm)}\u2013${bare(c.maxMm)}`],
     ],

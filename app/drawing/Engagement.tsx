@@ -26,8 +26,8 @@ export function Engagement({
   const scaled = {
     ...(thread.form === 'special' && thread.special
       ? specialForm(1, {
-          leadingFlankDeg: thread.special.leadingFlankDeg,
-          trailingFlankDeg: thread.special.trailingFlankDeg,
+          leadingDeg: thread.special.leadingDeg,
+          trailingDeg: thread.special.trailingDeg,
         })
       : formAt(thread.form === 'special' ? 'iso60' : thread.form, 1)),
     external: shrink(actual.external, pitch),

@@ -65,7 +65,7 @@ function Drawn({ threads, side, lines, residuals, system, w, h }: Props & Size) 
   const path = (pts: readonly { x: number; y: number }[]): string =>
     pts.map((q) => `${x(q.x).toFixed(1)} ${y(q.y).toFixed(1)}`).join('L');
   const [ca, cb] = curves;
-  const angle = threads.map((t) => threadFormOf(t).leadingFlankDeg + threadFormOf(t).trailingFlankDeg);
+  const angle = threads.map((t) => threadFormOf(t).leadingDeg + threadFormOf(t).trailingDeg);
   const differ = angle[1] !== undefined && Math.abs((angle[0] ?? 0) - angle[1]) > 0.2;
   return (
     <>

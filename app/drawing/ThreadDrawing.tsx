@@ -186,9 +186,9 @@ function numbersOf(
     minorDiameter: len(e.minorDiameter),
     crestCount: pitchText(pitchOf(thread), system),
     flankAngle:
-      form.leadingFlankDeg === form.trailingFlankDeg
-        ? degreesText(2 * form.leadingFlankDeg)
-        : `${form.leadingFlankDeg}\u00b0 / ${form.trailingFlankDeg}\u00b0`,
+      form.leadingDeg === form.trailingDeg
+        ? degreesText(2 * form.leadingDeg)
+        : `${form.leadingDeg}\u00b0 / ${form.trailingDeg}\u00b0`,
     depth: len(e.depth),
   };
 }

@@ -83,7 +83,7 @@ describe('the tool sheet, measured on the file it writes', () => {
     const thread = {
       ...b.job.name.thread,
       leftHand: true,
-      special: { leadingFlankDeg: 3, trailingFlankDeg: 30, depthMm: 4 },
+      special: { leadingDeg: 3, trailingDeg: 30, depthMm: 4 },
     };
     const job = { ...b.job, name: { ...b.job.name, thread } };
     const view = toolViewOf(job);

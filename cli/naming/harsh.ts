@@ -1,3 +1,4 @@
+import { includedDeg } from '../../core/form/flanks.ts';
 import { CATALOGUE, familyOf, type StandardThread } from '../../core/standards/catalogue.ts';
 import { basicSizes } from '../../core/form/sizes.ts';
 import { formAt, specialForm, type ThreadForm } from '../../core/form/shape.ts';
@@ -45,7 +46,7 @@ const HALVES = [24, 22.5, 25, 20, 26.25, 23.75, 18, 35, 40];
 
 /** Flanks of no table, like ones, cut six tenths of the pitch deep. */
 const likeFlanks = (pitchMm: number, halfDeg: number): ThreadForm =>
-  specialForm(pitchMm, { leadingFlankDeg: halfDeg, trailingFlankDeg: halfDeg, depthMm: 0.6 * pitchMm });
+  specialForm(pitchMm, { leadingDeg: halfDeg, trailingDeg: halfDeg, depthMm: 0.6 * pitchMm });
 
 /** What somebody once cut to suit: a usual form at an unusual size, or flanks of no table. */
 function drawSpecial(d: Dice): Made {
@@ -67,7 +68,7 @@ function drawSpecial(d: Dice): Made {
       return (
         Math.abs(r.majorMm - majorMm) < 0.06 &&
         Math.abs(r.pitchMm / pitchMm - 1) < 0.003 &&
-        Math.abs(f.leadingFlankDeg - form.leadingFlankDeg) < 0.3 &&
+        Math.abs(f.leadingDeg - form.leadingDeg) < 0.3 &&
         f.taper === 0
       );
     });
@@ -107,7 +108,7 @@ export function harshPart(d: Dice): Dealt {
   const { form, pitchMm: p } = made;
   const sizes = basicSizes(form, made.majorMm);
   const part: Part = d.chance(NUTS) ? 'internal' : 'external';
-  const motion = form.leadingFlankDeg < 20;
+  const motion = form.leadingDeg < 20;
   const starts = motion && d.chance(0.1) ? d.of([2, 2, 2, 3, 4]) : d.chance(0.008) ? 2 : 1;
   const evidence: Evidence[] = [];
 
@@ -181,7 +182,7 @@ export function harshPart(d: Dice): Dealt {
   if (d.chance(0.85)) {
     const template = d.chance(0.5);
     const own = d.gauss(template ? 0.6 : 1.4);
-    const valueDeg = rounded(form.leadingFlankDeg + form.trailingFlankDeg + own + d.gauss(template ? 0.7 : 1.5), 1);
+    const valueDeg = rounded(includedDeg(form) + own + d.gauss(template ? 0.7 : 1.5), 1);
     evidence.push({ quantity: 'flankAngle', valueDeg: Math.max(0, valueDeg), uncertaintyDeg: template ? 1 : 2 });
   }
   if (d.chance(form.taper > 0 ? 0.5 : 0.15))
@@ -192,8 +193,8 @@ export function harshPart(d: Dice): Dealt {
     truth: {
       majorMm: made.majorMm,
       pitchMm: p,
-      leadingDeg: form.leadingFlankDeg,
-      trailingDeg: form.trailingFlankDeg,
+      leadingDeg: form.leadingDeg,
+      trailingDeg: form.trailingDeg,
       taper: form.taper,
       starts,
       group: made.group,

@@ -1,3 +1,4 @@
+import { includedDeg } from '../../core/form/flanks.ts';
 import type { Evidence, Part, Wear } from '../../core/evidence/evidence.ts';
 import { formAt } from '../../core/form/shape.ts';
 import { expectationOf, type Expectation } from '../../core/reading/expectation.ts';
@@ -53,7 +54,7 @@ function drawSpecial(r: Random): Expectation {
       (h) =>
         Math.abs(h.majorMm - major) < 0.05 &&
         Math.abs(h.pitchMm / pitch - 1) < 0.002 &&
-        Math.abs(h.leadingDeg - formAt(form, pitch).leadingFlankDeg) < 0.1,
+        Math.abs(h.leadingDeg - formAt(form, pitch).leadingDeg) < 0.1,
     );
     if (!taken) return expectationOf(formAt(form, pitch), major, pitch);
   }
@@ -109,7 +110,7 @@ export function simulatePart(r: Random): SimulatedPart {
     const angleSigma = pick([2, 2, 1, 0.25], r);
     evidence.push({
       quantity: 'flankAngle',
-      valueDeg: Math.max(0, Math.round((h.leadingDeg + h.trailingDeg + angleSigma * normal(r)) * 2) / 2),
+      valueDeg: Math.max(0, Math.round((includedDeg(h) + angleSigma * normal(r)) * 2) / 2),
       uncertaintyDeg: angleSigma,
     });
   }

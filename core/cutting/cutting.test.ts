@@ -1,3 +1,4 @@
+import { equalFlanks } from '../form/flanks.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
@@ -41,7 +42,7 @@ describe('pass schedules', () => {
         fc.integer({ min: 2, max: 40 }),
         fc.double({ min: 0, max: 3, noNaN: true }),
         (depthMm, passes, tipFlatMm) => {
-          const list = made({ depthMm, passes, tipFlatMm, flanksDeg: [14.5, 14.5] });
+          const list = made({ depthMm, passes, tipFlatMm, flanks: equalFlanks(29) });
           const tool = { leadingDeg: 14.5, trailingDeg: 14.5, tip: { flatMm: tipFlatMm } };
           const reached = [0, ...list.map((p) => sectionMm2(tool, p.depthMm))];
           const sections = reached.slice(1).map((a, i) => a - (reached[i] ?? 0));
@@ -73,7 +74,7 @@ describe('pass schedules', () => {
   });
 
   test('a square thread takes equal steps', () => {
-    const steps = made({ depthMm: 2, passes: 4, tipFlatMm: 2, flanksDeg: [0, 0] }).map((p) => p.depthMm);
+    const steps = made({ depthMm: 2, passes: 4, tipFlatMm: 2, flanks: equalFlanks(0) }).map((p) => p.depthMm);
     expect(steps).toEqual([0.5, 1, 1.5, 2]);
   });
 

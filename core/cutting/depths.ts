@@ -1,5 +1,6 @@
+import { isSquare } from '../form/flanks.ts';
 import { passForce } from './force.ts';
-import { heightAtSectionMm, isSquare, sectionMm2, type ToolOutline } from './tip.ts';
+import { heightAtSectionMm, sectionMm2, type ToolOutline } from './tip.ts';
 
 export const DEPTH_RULES = ['constant-area', 'constant-depth', 'constant-force', 'step'] as const;
 export type DepthRule = (typeof DEPTH_RULES)[number];

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { cutsTowards, flanksUnderTool } from './flanks.ts';
 
-const form = { leadingFlankDeg: 45, trailingFlankDeg: 7 };
+const form = { leadingDeg: 45, trailingDeg: 7 };
 
 /**
  * Worked out by hand from the sketch: a groove's wall on the headstock side is the side of the ridge next to the headstock,

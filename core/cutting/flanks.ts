@@ -1,4 +1,4 @@
-import type { ThreadForm } from '../form/shape.ts';
+import { mirrored, type Flanks } from '../form/flanks.ts';
 
 export interface CutDirection {
   readonly leftHand: boolean;
@@ -17,13 +17,9 @@ export const cutsTowards = (d: CutDirection): 'headstock' | 'tailstock' =>
  * flank that it meets, which faces where the screw enters). Under the tool the leading flank is the wall of the groove
  * towards which it travels. Travelling away from the free end, that wall faces the free end: the form's leading flank.
  */
-export function flanksUnderTool(
-  form: Pick<ThreadForm, 'leadingFlankDeg' | 'trailingFlankDeg'>,
-  direction: CutDirection,
-): { readonly leadingDeg: number; readonly trailingDeg: number } {
+export function flanksUnderTool(form: Flanks, direction: CutDirection): Flanks {
   const freeEnd = (direction.heldAt ?? 'head') === 'head' ? 'tailstock' : 'headstock';
   const away = cutsTowards(direction) !== freeEnd;
-  return away
-    ? { leadingDeg: form.leadingFlankDeg, trailingDeg: form.trailingFlankDeg }
-    : { leadingDeg: form.trailingFlankDeg, trailingDeg: form.leadingFlankDeg };
+  const { leadingDeg, trailingDeg } = form;
+  return away ? { leadingDeg, trailingDeg } : mirrored(form);
 }

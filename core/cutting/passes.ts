@@ -1,3 +1,4 @@
+import { equalFlanks, type Flanks } from '../form/flanks.ts';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { stepDepths } from './depths.ts';
@@ -15,7 +16,7 @@ export interface PassRequest {
   readonly lastMinMm: number | null;
   /** Tip flat of the tool, mm, and the flanks it cuts; a sharp 60 degree V when left out. */
   readonly tipFlatMm?: number;
-  readonly flanksDeg?: readonly [number, number];
+  readonly flanks?: Flanks;
 }
 
 /** Cumulative positions after a pass, mm. */
@@ -38,7 +39,6 @@ export function passSchedule(request: PassRequest): Outcome<Pass[]> {
   if (floor !== null && !(floor >= 0)) return bad('lastMinMm', 'under-zero');
   if (cap !== null && floor !== null && floor > cap)
     return bad('lastMinMm', 'smallest-over-largest', { largestMm: cap });
-  const [leadingDeg, trailingDeg] = request.flanksDeg ?? [30, 30];
   const depths = stepDepths({
     fromMm: 0,
     toMm: depthMm,
@@ -47,7 +47,7 @@ export function passSchedule(request: PassRequest): Outcome<Pass[]> {
     capMm: cap,
     floorMm: floor,
     stepMm: null,
-    tool: { leadingDeg, trailingDeg, tip: { flatMm: request.tipFlatMm ?? 0 } },
+    tool: { ...(request.flanks ?? equalFlanks(60)), tip: { flatMm: request.tipFlatMm ?? 0 } },
     feedDeg: angle ?? 0,
   });
   return good(

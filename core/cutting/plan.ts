@@ -1,16 +1,8 @@
+import { isSquare, slopeOf, type Flanks } from '../form/flanks.ts';
 import { bad, good, type Outcome, type Refused } from '../quantity/outcome.ts';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { stepDepths, type DepthRule } from './depths.ts';
-import {
-  isSquare,
-  sectionMm2,
-  tangencyMm,
-  tipBeyondPitchLineMm,
-  vertexBeyondTipMm,
-  slopeOfTool,
-  type Tip,
-  type ToolOutline,
-} from './tip.ts';
+import { sectionMm2, tangencyMm, tipBeyondPitchLineMm, vertexBeyondTipMm, type Tip, type ToolOutline } from './tip.ts';
 
 export type Infeed = 'plunge' | 'flank' | 'alternate' | 'modified';
 
@@ -35,15 +27,13 @@ interface OutDial {
  * The metal as it is, the tool in the holder, and what is to be reached. Depths are radial, from the surface at which the
  * tool is touched off (external: into a screw; internal: into the wall of a bore), mm.
  */
-export interface PlanRequest {
+export interface PlanRequest extends Flanks {
   readonly member: 'external' | 'internal';
   /** Diameter at which the tool is touched off, as measured; null where it was touched off in the old groove. */
   readonly surfaceMm: number | null;
   readonly target: { readonly pitchDiameterMm: number } | { readonly depthMm: number };
   readonly pitchMm: number;
   readonly leftHand: boolean;
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
   readonly tip: Tip;
   readonly infeed: Infeed;
   /** From the cross-slide line; null: half a degree less than the trailing half angle. */
@@ -251,7 +241,7 @@ function depthOf(q: PlanRequest, tool: ToolOutline): Outcome<number> {
       pitchDiameterMm: d2,
       surfaceMm: q.surfaceMm,
     });
-  return metal(q, tool, inside / 2 + tipBeyondPitchLineMm(tool, q.pitchMm) - q.sideMm / slopeOfTool(tool));
+  return metal(q, tool, inside / 2 + tipBeyondPitchLineMm(tool, q.pitchMm) - q.sideMm / slopeOf(tool));
 }
 
 /** A depth that the metal allows: neighbouring grooves keep a crest between them, and a screw keeps a core. */
@@ -261,9 +251,9 @@ function metal(q: PlanRequest, tool: ToolOutline, depthMm: number): Outcome<numb
     ? 'flatMm' in q.tip
       ? q.tip.flatMm
       : 0
-    : (depthMm + vertexBeyondTipMm(tool)) * slopeOfTool(tool);
+    : (depthMm + vertexBeyondTipMm(tool)) * slopeOf(tool);
   if (top + q.sideMm > q.pitchMm + 1e-6) {
-    const over = (2 * (top + q.sideMm - q.pitchMm)) / Math.max(slopeOfTool(tool), EPS);
+    const over = (2 * (top + q.sideMm - q.pitchMm)) / Math.max(slopeOf(tool), EPS);
     return bad('surfaceMm', 'grooves-meet', {
       make: q.member,
       widthMm: top + q.sideMm,

@@ -1,20 +1,13 @@
+import { centrePerRadius, isSquare, slopeOf, type Flanks } from '../form/flanks.ts';
 import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
 
 /** The end of a threading tool: a flat, or a round nose tangent to both flanks; 0 is sharp. */
 export type Tip = { readonly flatMm: number } | { readonly radiusMm: number };
 
 /** The tool's outline: its two flanks by what they cut, and its tip. Leading: on the side towards which the tool travels. */
-export interface ToolOutline {
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
+export interface ToolOutline extends Flanks {
   readonly tip: Tip;
 }
-
-const SQUARE_SLOPE = 1e-9;
-
-export const slopeOfTool = (t: ToolOutline): number => tanDeg(t.leadingDeg) + tanDeg(t.trailingDeg);
-/** Both flanks square to the axis: no depth follows from a pitch diameter. */
-export const isSquare = (t: ToolOutline): boolean => slopeOfTool(t) < SQUARE_SLOPE;
 
 /**
  * How far the sharp point of the flanks lies beyond the tip, mm: f/(tan a1 + tan a2) for a flat, r cos((a1-a2)/2)/sin((a1+a2)/2) - r
@@ -22,10 +15,8 @@ export const isSquare = (t: ToolOutline): boolean => slopeOfTool(t) < SQUARE_SLO
  */
 export function vertexBeyondTipMm(t: ToolOutline): number {
   if (isSquare(t)) throw new RangeError('square flanks have no vertex');
-  if ('flatMm' in t.tip) return t.tip.flatMm / slopeOfTool(t);
-  const r = t.tip.radiusMm;
-  const half = (t.leadingDeg + t.trailingDeg) / 2;
-  return (r * cosDeg((t.leadingDeg - t.trailingDeg) / 2)) / sinDeg(half) - r;
+  if ('flatMm' in t.tip) return t.tip.flatMm / slopeOf(t);
+  return t.tip.radiusMm * (centrePerRadius(t) - 1);
 }
 
 /**
@@ -33,7 +24,7 @@ export function vertexBeyondTipMm(t: ToolOutline): number {
  * @see geometry: (P/2 - f)/(tan a1 + tan a2), and the round nose by its vertex
  */
 export const tipBeyondPitchLineMm = (t: ToolOutline, pitchMm: number): number =>
-  pitchMm / 2 / slopeOfTool(t) - vertexBeyondTipMm(t);
+  pitchMm / 2 / slopeOf(t) - vertexBeyondTipMm(t);
 
 /** Height above the tip at which a round nose passes into each flank, mm; 0 for a flat. */
 export const tangencyMm = (t: ToolOutline): readonly [leading: number, trailing: number] =>
@@ -75,17 +66,19 @@ export const sectionMm2 = (t: ToolOutline, heightMm: number): number =>
   sideAreaMm2(t, t.leadingDeg, heightMm) + sideAreaMm2(t, t.trailingDeg, heightMm);
 
 const NEWTON_ROUNDS = 60;
+/** Slope to begin with between square flanks: the first step then comes from far above, and the next ones set it right. */
+const LEAST_SLOPE = 1e-9;
 
 /** Height at which the section reaches an area, mm: the reverse of sectionMm2. */
 export function heightAtSectionMm(t: ToolOutline, areaMm2: number): number {
-  const slope = slopeOfTool(t);
+  const slope = slopeOf(t);
   if ('flatMm' in t.tip) {
     const f = t.tip.flatMm;
-    if (slope < SQUARE_SLOPE) return f > 0 ? areaMm2 / f : 0;
+    if (isSquare(t)) return f > 0 ? areaMm2 / f : 0;
     return (-f + Math.sqrt(f * f + 2 * slope * areaMm2)) / slope;
   }
   // the section grows by the width, which only grows: Newton's steps from above never overshoot
-  let height = Math.sqrt((2 * areaMm2) / Math.max(slope, SQUARE_SLOPE));
+  let height = Math.sqrt((2 * areaMm2) / Math.max(slope, LEAST_SLOPE));
   for (let i = 0; i < NEWTON_ROUNDS; i += 1) {
     const step = (sectionMm2(t, height) - areaMm2) / widthMm(t, height);
     height -= step;

@@ -1,3 +1,4 @@
+import { equalFlanks } from '../form/flanks.ts';
 import { describe, expect, test } from '@jest/globals';
 import { halfAngleToGrindDeg, offHeight, offSquare, slideOff } from './toolFaults.ts';
 import { judgeSlideAngle, withoutScale } from './slideAngle.ts';
@@ -9,7 +10,7 @@ describe('what a tool set wrongly leaves', () => {
     [30, 0.625 * 0.8660254, 0.022],
     [14.5, 0.5, 0.036],
   ])('a degree off square at half angle %s feels so much larger', (half, height, pitches) => {
-    const { feelsMm, leadingDeg, trailingDeg } = offSquare(half, half, 1, height);
+    const { feelsMm, leadingDeg, trailingDeg } = offSquare(equalFlanks(2 * half), 1, height);
     expect(feelsMm).toBeCloseTo(pitches, 3);
     expect([leadingDeg, trailingDeg]).toEqual([half + 1, half - 1]);
   });

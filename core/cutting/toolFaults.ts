@@ -1,3 +1,4 @@
+import { includedDeg, type Flanks } from '../form/flanks.ts';
 import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
 
 const DEG = 180 / Math.PI;
@@ -5,9 +6,7 @@ const asinDeg = (x: number): number => Math.asin(Math.min(1, Math.max(-1, x))) *
 const atanDeg = (x: number): number => Math.atan(x) * DEG;
 
 /** What a tool that stands out of square leaves. */
-export interface OffSquare {
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
+export interface OffSquare extends Flanks {
   /** The screw feels so much larger (the nut smaller) to its mate, on the pitch diameter, mm; wires do not show it. */
   readonly feelsMm: number;
 }
@@ -18,12 +17,11 @@ export interface OffSquare {
  * @param heightMm of the straight flank, radial
  * @see errors of half angle as a change of the virtual pitch diameter: h (|da1| + |da2|) / sin 2a, a the mean half angle
  */
-export function offSquare(leadingDeg: number, trailingDeg: number, byDeg: number, heightMm: number): OffSquare {
-  const both = leadingDeg + trailingDeg;
+export function offSquare(flanks: Flanks, byDeg: number, heightMm: number): OffSquare {
   return {
-    leadingDeg: leadingDeg + byDeg,
-    trailingDeg: trailingDeg - byDeg,
-    feelsMm: (heightMm * 2 * (Math.abs(byDeg) / DEG)) / sinDeg(both),
+    leadingDeg: flanks.leadingDeg + byDeg,
+    trailingDeg: flanks.trailingDeg - byDeg,
+    feelsMm: (heightMm * 2 * (Math.abs(byDeg) / DEG)) / sinDeg(includedDeg(flanks)),
   };
 }
 

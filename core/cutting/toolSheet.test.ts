@@ -4,8 +4,8 @@ import { formAt } from '../form/shape.ts';
 import { toolSheet, type ToolAsked } from './toolSheet.ts';
 
 const ACME: ToolAsked = {
-  leadingHalfAngleDeg: 14.5,
-  trailingHalfAngleDeg: 14.5,
+  leadingDeg: 14.5,
+  trailingDeg: 14.5,
   leadMm: 10.16,
   starts: 2,
   member: 'external',
@@ -51,8 +51,8 @@ test('the widths are those of the groove that the form draws: 30/3 saw-tooth, 6 
   const [p, d] = [6, 40];
   const form = formAt('sawtooth30-3', p);
   const s = sheet({
-    leadingHalfAngleDeg: 30,
-    trailingHalfAngleDeg: 3,
+    leadingDeg: 30,
+    trailingDeg: 3,
     leadMm: p,
     starts: 1,
     majorMm: d,
@@ -77,7 +77,7 @@ test('the widths are those of the groove that the form draws: 30/3 saw-tooth, 6 
 });
 
 test('blocks for a sine bar are the sines: 30 degrees on 100 mm is 50, on 5 in 63.5', () => {
-  const { leading } = sheet({ leadingHalfAngleDeg: 30, trailingHalfAngleDeg: 0, minorMm: 21 }).sineBarMm;
+  const { leading } = sheet({ leadingDeg: 30, trailingDeg: 0, minorMm: 21 }).sineBarMm;
   expect(leading.bar100).toBeCloseTo(50, 9);
   expect(leading.bar127).toBeCloseTo(63.5, 9);
 });
@@ -85,7 +85,7 @@ test('blocks for a sine bar are the sines: 30 degrees on 100 mm is 50, on 5 in 6
 test('a nut\u2019s tip lies at its major diameter; flanks that meet before it are refused', () => {
   const nut = sheet({ member: 'internal', majorMm: 25.908, minorMm: 20.32 });
   expect(nut.tipFlatMm).toBeCloseTo(2.54 - 2 * Math.tan((14.5 * Math.PI) / 180) * ((25.908 - 22.86) / 2), 9);
-  expect(toolSheet({ ...ACME, leadingHalfAngleDeg: 45, trailingHalfAngleDeg: 45 })).toMatchObject({
+  expect(toolSheet({ ...ACME, leadingDeg: 45, trailingDeg: 45 })).toMatchObject({
     ok: false,
     problem: { field: 'minorMm', code: 'flanks-meet-before-tip' },
   });

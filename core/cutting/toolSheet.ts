@@ -1,10 +1,9 @@
+import { includedDeg, slopeOf, type Flanks } from '../form/flanks.ts';
 import { leadAngleDeg } from '../form/sizes.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
-import { sinDeg, tanDeg } from '../quantity/units.ts';
+import { sinDeg } from '../quantity/units.ts';
 
-export interface ToolAsked {
-  readonly leadingHalfAngleDeg: number;
-  readonly trailingHalfAngleDeg: number;
+export interface ToolAsked extends Flanks {
   readonly leadMm: number;
   readonly starts: number;
   readonly member: 'external' | 'internal';
@@ -59,7 +58,7 @@ export function toolSheet(q: ToolAsked): Outcome<ToolSheet> {
     pitch: leadAngleDeg(q.leadMm, q.pitchDiameterMm),
     minor: leadAngleDeg(q.leadMm, q.minorMm),
   };
-  const slope = tanDeg(q.leadingHalfAngleDeg) + tanDeg(q.trailingHalfAngleDeg);
+  const slope = slopeOf(q);
   const tipMm = q.member === 'external' ? q.minorMm : q.majorMm;
   const toPitchLine = Math.abs(q.pitchDiameterMm - tipMm) / 2;
   const tipFlatMm = q.leadMm / (2 * q.starts) - slope * toPitchLine;
@@ -70,9 +69,9 @@ export function toolSheet(q: ToolAsked): Outcome<ToolSheet> {
     leadAngleDeg: angle,
     leadingReliefDeg: q.clearanceDeg + angle.minor,
     trailingReliefDeg: q.clearanceDeg - angle.major,
-    includedDeg: q.leadingHalfAngleDeg + q.trailingHalfAngleDeg,
+    includedDeg: includedDeg(q),
     tipFlatMm,
     widthAtDepth: depths.map((d) => ({ depthMm: d, widthMm: tipFlatMm + d * slope })),
-    sineBarMm: { leading: sineBlocks(q.leadingHalfAngleDeg), trailing: sineBlocks(q.trailingHalfAngleDeg) },
+    sineBarMm: { leading: sineBlocks(q.leadingDeg), trailing: sineBlocks(q.trailingDeg) },
   });
 }

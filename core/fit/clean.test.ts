@@ -4,8 +4,8 @@ import { cleanUp } from './clean.ts';
 
 const sixty = {
   make: 'external',
-  leadingFlankDeg: 30,
-  trailingFlankDeg: 30,
+  leadingDeg: 30,
+  trailingDeg: 30,
   crestFlatMm: 0.25,
   finishedMm: 30,
   onePassMm: 0.2,
@@ -17,9 +17,9 @@ describe('what depth cleans an old groove all over', () => {
     expect(cleanUp({ pitMm: 0.1, eccentricMm: 0, builtUpMm: null }, sixty).deeperMm).toBeCloseTo(0.2, 12);
   });
   test('of unlike flanks the steeper one decides; between square flanks only a widening helps', () => {
-    const saw = { ...sixty, leadingFlankDeg: 45, trailingFlankDeg: 7 };
+    const saw = { ...sixty, leadingDeg: 45, trailingDeg: 7 };
     expect(cleanUp({ pitMm: 0.1, eccentricMm: 0, builtUpMm: null }, saw).deeperMm).toBeCloseTo(0.1 / 0.121869, 4);
-    const square = { ...sixty, leadingFlankDeg: 0, trailingFlankDeg: 0 };
+    const square = { ...sixty, leadingDeg: 0, trailingDeg: 0 };
     expect(cleanUp({ pitMm: 0.1, eccentricMm: 0, builtUpMm: null }, square).deeperMm).toBeNull();
     expect(cleanUp({ pitMm: 0, eccentricMm: 0.1, builtUpMm: null }, square).deeperMm).toBeCloseTo(0.1, 12);
   });
@@ -48,7 +48,7 @@ describe('what depth cleans an old groove all over', () => {
         (pitMm, eccentricMm, deg, turn) => {
           const { deeperMm } = cleanUp(
             { pitMm, eccentricMm, builtUpMm: null },
-            { ...sixty, leadingFlankDeg: deg, trailingFlankDeg: deg },
+            { ...sixty, leadingDeg: deg, trailingDeg: deg },
           );
           // the new groove's depth below the old one at any place of the turn, and what that takes off a flank
           const here = (deeperMm ?? NaN) + eccentricMm * Math.cos(turn);

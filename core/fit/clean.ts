@@ -1,4 +1,4 @@
-import { slopeOf } from '../form/sizes.ts';
+import { slopeOf, type Flanks } from '../form/flanks.ts';
 import { sinDeg } from '../quantity/units.ts';
 import { plain, type Step } from '../quantity/working.ts';
 
@@ -33,17 +33,15 @@ export interface Cleaned {
  */
 export function cleanUp(
   what: ToClean,
-  thread: {
+  thread: Flanks & {
     readonly make: 'external' | 'internal';
-    readonly leadingFlankDeg: number;
-    readonly trailingFlankDeg: number;
     readonly crestFlatMm: number;
     readonly finishedMm: number;
     readonly onePassMm: number;
     readonly taper: number;
   },
 ): Cleaned {
-  const steepDeg = Math.min(thread.leadingFlankDeg, thread.trailingFlankDeg);
+  const steepDeg = Math.min(thread.leadingDeg, thread.trailingDeg);
   const slope = slopeOf(thread);
   const square = steepDeg < SQUARE_DEG;
   const deeperMm =

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { clearanceForDutyMm, clearanceOfPlayMm, DUTIES, dutyOf, playOfClearanceMm } from './duty.ts';
 
-const like = (deg: number) => ({ leadingFlankDeg: deg, trailingFlankDeg: deg });
+const like = (deg: number) => ({ leadingDeg: deg, trailingDeg: deg });
 
 test.each([
   [30, 0.173],
@@ -15,7 +15,7 @@ test.each([
   },
 );
 test('45/7: 0.178; square flanks have play of their own only', () => {
-  expect(clearanceOfPlayMm({ leadingFlankDeg: 45, trailingFlankDeg: 7 }, 0.1)).toBeCloseTo(0.178, 3);
+  expect(clearanceOfPlayMm({ leadingDeg: 45, trailingDeg: 7 }, 0.1)).toBeCloseTo(0.178, 3);
   expect(() => clearanceOfPlayMm(like(0), 0.1)).toThrow(RangeError);
   expect(playOfClearanceMm(like(0), 0.1)).toBe(0);
 });

@@ -1,4 +1,4 @@
-import { slopeOf } from '../form/sizes.ts';
+import { slopeOf, type Flanks } from '../form/flanks.ts';
 
 /**
  * Clearance by what the thread has to do: axial play unless it is said to be on the pitch diameter, mm, least and most.
@@ -27,8 +27,6 @@ export function dutyOf(id: DutyId): Duty {
   if (!duty) throw new RangeError(`duty: ${id}`);
   return duty;
 }
-
-type Flanks = Parameters<typeof slopeOf>[0];
 
 /** Clearance on the pitch diameter that an axial play means, mm: 2 s / (tan a1 + tan a2). @throws RangeError for square flanks */
 export function clearanceOfPlayMm(form: Flanks, playMm: number): number {

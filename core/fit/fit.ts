@@ -1,8 +1,8 @@
+import { slopeOf } from '../form/flanks.ts';
 import {
   depthWithTip,
   nutRootFlatMm,
   rootFlatMm,
-  slopeOf,
   type BasicSizes,
   type TipDepth,
   type ToolTip,
@@ -191,7 +191,7 @@ export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
           ? `${plain(outerMm)} + ${plain(rootMm)}`
           : !('flatMm' in choice.tip)
             ? `${plain(outerMm)} + ${plain(tip.depthMm - outerMm)}`
-            : `${plain(outerMm)} + (${plain(pitchMm / 2)} \u2212 ${plain(choice.tip.flatMm)}) / (tan ${form.leadingFlankDeg}\u00b0 + tan ${form.trailingFlankDeg}\u00b0)`,
+            : `${plain(outerMm)} + (${plain(pitchMm / 2)} \u2212 ${plain(choice.tip.flatMm)}) / (tan ${form.leadingDeg}\u00b0 + tan ${form.trailingDeg}\u00b0)`,
       result: tip.depthMm,
       unit: 'mm',
       source: form.source,
@@ -351,7 +351,7 @@ const middle = (l: Limits): number | null => (l.min === null || l.max === null ?
 export function boreForShareMm(thread: ThreadSpec, share: number): number {
   const form = threadFormOf(thread);
   const sizes = threadSizes(thread);
-  const sixty = form.leadingFlankDeg === 30 && form.trailingFlankDeg === 30 && form.taper === 0;
+  const sixty = form.leadingDeg === 30 && form.trailingDeg === 30 && form.taper === 0;
   const full = sixty ? 1.299038 * pitchMmOf(thread) : sizes.majorMm - sizes.minorInternalMm;
   return sizes.majorMm - share * full;
 }

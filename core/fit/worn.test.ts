@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { wornChoices, wornMateMm, type WornPlace } from './worn.ts';
 
-const TRAPEZOID = { leadingFlankDeg: 15, trailingFlankDeg: 15 };
+const TRAPEZOID = { leadingDeg: 15, trailingDeg: 15 };
 const at = (positionMm: number | null, pitchDiameterMm: number): WornPlace => ({ positionMm, pitchDiameterMm });
 /** A screw worn in the middle of its length. */
 const SCREW = [at(10, 36.5), at(100, 36.2), at(200, 36), at(390, 36.5)];

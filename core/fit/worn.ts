@@ -1,5 +1,4 @@
-import type { ThreadForm } from '../form/shape.ts';
-import { slopeOf } from '../form/sizes.ts';
+import { slopeOf, type Flanks } from '../form/flanks.ts';
 import { playOfClearanceMm } from './duty.ts';
 
 /**
@@ -66,7 +65,7 @@ export function wornMateMm(
  * @returns none where fewer than two places were read or they are alike
  */
 export function wornChoices(
-  form: Pick<ThreadForm, 'leadingFlankDeg' | 'trailingFlankDeg'>,
+  form: Flanks,
   places: readonly WornPlace[],
   mate: 'external' | 'internal',
   travel: Stretch | null,

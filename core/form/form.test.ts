@@ -146,7 +146,7 @@ describe('tool tips', () => {
           const flat = share * pitch;
           const { depthMm } = depthWithTip(form, pitch, { flatMm: flat });
           const below = depthMm - form.external.outerMm;
-          const width = flat + below * (tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg));
+          const width = flat + below * (tanDeg(form.leadingDeg) + tanDeg(form.trailingDeg));
           expect(width).toBeCloseTo(pitch / 2, 9);
         },
       ),
@@ -232,11 +232,11 @@ describe('outlines', () => {
 });
 
 test('special forms: given depth and flats are kept, missing ones filled', () => {
-  const given = specialForm(6, { leadingFlankDeg: 45, trailingFlankDeg: 5, depthMm: 4 });
+  const given = specialForm(6, { leadingDeg: 45, trailingDeg: 5, depthMm: 4 });
   expect(externalDepthMm(given)).toBeCloseTo(4, 9);
-  const flat = specialForm(6, { leadingFlankDeg: 15, trailingFlankDeg: 15, crestFlatMm: 2.2 });
+  const flat = specialForm(6, { leadingDeg: 15, trailingDeg: 15, crestFlatMm: 2.2 });
   expect(3 - flat.external.outerMm * 2 * tanDeg(15)).toBeCloseTo(2.2, 9);
-  expect(() => specialForm(6, { leadingFlankDeg: -1, trailingFlankDeg: 5 })).toThrow(RangeError);
+  expect(() => specialForm(6, { leadingDeg: -1, trailingDeg: 5 })).toThrow(RangeError);
   expect(nutRootFlatMm(formAt('square', 6), 6)).toBe(3);
 });
 

@@ -21,7 +21,7 @@ const ARC_STEPS = 12;
  */
 function ridge(form: ThreadForm, profile: Profile, pitchMm: number): { trailing: Corner[]; leading: Corner[] } {
   const rise = form.taper / 2;
-  const [leading, trailing] = [tanDeg(form.leadingFlankDeg), tanDeg(form.trailingFlankDeg)];
+  const [leading, trailing] = [tanDeg(form.leadingDeg), tanDeg(form.trailingDeg)];
   const tl = leading / (1 + rise * leading);
   const tt = trailing / (1 - rise * trailing);
   const half = pitchMm / 4;

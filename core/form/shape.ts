@@ -1,15 +1,14 @@
-import { inches, tanDeg } from '../quantity/units.ts';
+import { equalFlanks, isSquare, slopeOf, type Flanks } from './flanks.ts';
+import { inches } from '../quantity/units.ts';
 
 /**
  * One description for every thread form. The pitch line is where ridge and groove are both P/2 wide; every height is
  * measured from it, radially: "outer" outwards (to the major diameter), "inner" inwards (to the minor diameter).
  * The leading flank faces the direction in which the screw advances when it is assembled.
  */
-export interface ThreadForm {
+export interface ThreadForm extends Flanks {
   readonly id: FormId;
   readonly name: string;
-  readonly leadingFlankDeg: number;
-  readonly trailingFlankDeg: number;
   readonly external: Profile;
   readonly internal: Profile;
   /** Taper on diameter per unit length; 0 for a parallel thread. */
@@ -55,10 +54,9 @@ const flat = (cornerMm = 0): Edge => ({ kind: 'flat', cornerMm });
 const round = (radiusMm: number): Edge => ({ kind: 'round', radiusMm });
 
 /** Height of the fundamental triangle, mm: H = P / (tan a1 + tan a2). @throws RangeError when both flanks are square. */
-export function fundamentalHeightMm(pitchMm: number, leadingDeg: number, trailingDeg: number): number {
-  const sum = tanDeg(leadingDeg) + tanDeg(trailingDeg);
-  if (!(sum > 0)) throw new RangeError('a square thread has no fundamental triangle');
-  return pitchMm / sum;
+export function fundamentalHeightMm(pitchMm: number, flanks: Flanks): number {
+  if (isSquare(flanks)) throw new RangeError('a square thread has no fundamental triangle');
+  return pitchMm / slopeOf(flanks);
 }
 
 /** Radial clearance of general-purpose Acme, mm: 0.010 in at 10 TPI and coarser, half of that finer. ASME B1.5. */
@@ -76,7 +74,6 @@ type Made = Omit<ThreadForm, 'id' | 'taper' | 'depthStepMm'> & {
   readonly depthStepMm?: number;
 };
 
-const symmetric = (halfDeg: number) => ({ leadingFlankDeg: halfDeg, trailingFlankDeg: halfDeg });
 const both = (profile: Profile) => ({ external: profile, internal: profile });
 
 const ROOT3 = Math.sqrt(3);
@@ -98,7 +95,7 @@ const rounded = (p: number, depth: number, radius: number): Profile => ({
 const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
   iso60: (p) => ({
     name: '60\u00b0 ISO metric and Unified',
-    ...symmetric(30),
+    ...equalFlanks(60),
     // root radius H/6 = 0.144338P is tangent to both flanks at H/4 less the arc: d3 = d - 1.226869P
     external: {
       outerMm: (3 * ROOT3 * p) / 16,
@@ -111,28 +108,28 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
   }),
   american60: (p) => ({
     name: '60\u00b0 American National, flat root',
-    ...symmetric(30),
+    ...equalFlanks(60),
     external: { outerMm: (3 * ROOT3 * p) / 16, innerMm: (3 * ROOT3 * p) / 16, outerEdge: flat(), innerEdge: flat() },
     internal: isoNut(p),
     source: 'NBS Handbook H28',
   }),
   whitworth55: (p) => ({
     name: '55\u00b0 Whitworth',
-    ...symmetric(27.5),
+    ...equalFlanks(55),
     ...both(rounded(p, 0.640327, 0.137329)),
     depthStepMm: inches(0.0001),
     source: 'BS 84',
   }),
   pipe55: (p) => ({
     name: '55\u00b0 parallel pipe',
-    ...symmetric(27.5),
+    ...equalFlanks(55),
     ...both(rounded(p, 0.640327, 0.137329)),
     depthStepMm: 0.001,
     source: 'ISO 228-1',
   }),
   ba47: (p) => ({
     name: '47.5\u00b0 British Association',
-    ...symmetric(23.75),
+    ...equalFlanks(47.5),
     ...both(rounded(p, 0.6, 0.180835)),
     depthStepMm: 0.005,
     source: 'BS 93',
@@ -141,7 +138,7 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
     const clear = acmeClearanceMm(p);
     return {
       name: '29\u00b0 Acme',
-      ...symmetric(14.5),
+      ...equalFlanks(29),
       external: { outerMm: p / 4, innerMm: p / 4 + clear, outerEdge: flat(), innerEdge: flat() },
       internal: { outerMm: p / 4 + clear, innerMm: p / 4, outerEdge: flat(), innerEdge: flat() },
       source: 'ASME B1.5',
@@ -151,7 +148,7 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
     const clear = acmeClearanceMm(p);
     return {
       name: '29\u00b0 stub Acme',
-      ...symmetric(14.5),
+      ...equalFlanks(29),
       external: { outerMm: 0.15 * p, innerMm: 0.15 * p + clear, outerEdge: flat(), innerEdge: flat() },
       internal: { outerMm: 0.15 * p + clear, innerMm: 0.15 * p, outerEdge: flat(), innerEdge: flat() },
       source: 'ASME B1.8',
@@ -161,7 +158,7 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
     const ac = trapezoidalClearanceMm(p);
     return {
       name: '30\u00b0 metric trapezoidal',
-      ...symmetric(15),
+      ...equalFlanks(30),
       external: { outerMm: p / 4, innerMm: p / 4 + ac, outerEdge: flat(ac / 2), innerEdge: flat(ac) },
       internal: { outerMm: p / 4 + ac, innerMm: p / 4, outerEdge: flat(ac), innerEdge: flat() },
       source: 'ISO 2901',
@@ -169,50 +166,50 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
   },
   'buttress45-7': (p) => ({
     name: '45\u00b0/7\u00b0 buttress',
-    leadingFlankDeg: 45,
-    trailingFlankDeg: 7,
+    leadingDeg: 45,
+    trailingDeg: 7,
     external: { outerMm: 0.3 * p, innerMm: 0.36271 * p, outerEdge: flat(), innerEdge: round(0.07141 * p) },
     internal: { outerMm: 0.36271 * p, innerMm: 0.3 * p, outerEdge: round(0.07141 * p), innerEdge: flat() },
     source: 'ASME B1.9',
   }),
   'sawtooth30-3': (p) => ({
     name: '30\u00b0/3\u00b0 saw-tooth',
-    leadingFlankDeg: 30,
-    trailingFlankDeg: 3,
+    leadingDeg: 30,
+    trailingDeg: 3,
     external: { outerMm: 0.375 * p, innerMm: 0.492767 * p, outerEdge: flat(), innerEdge: round(0.124271 * p) },
     internal: { outerMm: 0.375 * p, innerMm: 0.375 * p, outerEdge: flat(), innerEdge: flat() },
     source: 'DIN 513',
   }),
   square: (p) => ({
     name: 'Square',
-    ...symmetric(0),
+    ...equalFlanks(0),
     ...both({ outerMm: p / 4, innerMm: p / 4, outerEdge: flat(), innerEdge: flat() }),
     source: 'common practice',
   }),
   round30: (p) => ({
     name: '30\u00b0 round (knuckle)',
-    ...symmetric(15),
+    ...equalFlanks(30),
     external: { outerMm: 0.25 * p, innerMm: 0.25 * p, outerEdge: round(0.238507 * p), innerEdge: round(0.238507 * p) },
     internal: { outerMm: 0.3 * p, innerMm: 0.2 * p, outerEdge: round(0.221047 * p), innerEdge: round(0.255967 * p) },
     source: 'DIN 405',
   }),
   npt60: (p) => ({
     name: '60\u00b0 taper pipe',
-    ...symmetric(30),
+    ...equalFlanks(60),
     ...both({ outerMm: 0.4 * p, innerMm: 0.4 * p, outerEdge: flat(), innerEdge: flat() }),
     taper: 1 / 16,
     source: 'ASME B1.20.1',
   }),
   nptf60: (p) => ({
     name: '60\u00b0 dry-seal taper pipe',
-    ...symmetric(30),
+    ...equalFlanks(60),
     ...both({ outerMm: 0.39 * p, innerMm: 0.39 * p, outerEdge: flat(), innerEdge: flat() }),
     taper: 1 / 16,
     source: 'ASME B1.20.3',
   }),
   pipeTaper55: (p) => ({
     name: '55\u00b0 taper pipe',
-    ...symmetric(27.5),
+    ...equalFlanks(55),
     ...both(rounded(p, 0.640327, 0.137278)),
     taper: 1 / 16,
     depthStepMm: 0.001,
@@ -220,7 +217,7 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
   }),
   cycle60: (p) => ({
     name: '60\u00b0 cycle',
-    ...symmetric(30),
+    ...equalFlanks(60),
     ...both(rounded(p, 0.5327, 1 / 6)),
     source: 'BS 811',
   }),
@@ -233,9 +230,7 @@ export function formAt(id: (typeof FORM_IDS)[number], pitchMm: number): ThreadFo
 }
 
 /** What a special form is known by. Anything not given is filled so that crest and root flats are H/8, at most P/2 deep. */
-export interface SpecialForm {
-  readonly leadingFlankDeg: number;
-  readonly trailingFlankDeg: number;
+export interface SpecialForm extends Flanks {
   readonly depthMm?: number;
   readonly crestFlatMm?: number;
   readonly rootFlatMm?: number;
@@ -245,9 +240,9 @@ export interface SpecialForm {
 
 /** A form by its own angles, flats, radius and depth. @throws RangeError for flanks outside 0 to 80 degrees. */
 export function specialForm(pitchMm: number, given: SpecialForm): ThreadForm {
-  const { leadingFlankDeg: a1, trailingFlankDeg: a2 } = given;
+  const { leadingDeg: a1, trailingDeg: a2 } = given;
   for (const a of [a1, a2]) if (!(a >= 0 && a <= 80)) throw new RangeError(`flank angle: ${a}`);
-  const slope = tanDeg(a1) + tanDeg(a2);
+  const slope = slopeOf(given);
   // outer height follows from the crest flat; without one, H/8 is cut off as in the 60 degree forms, or P/4 for steep flanks
   // or, where root flat and depth were read, from what they leave for the crest
   const crestFlatMm =
@@ -273,8 +268,8 @@ export function specialForm(pitchMm: number, given: SpecialForm): ThreadForm {
   return {
     id: 'special',
     name: a1 === a2 ? `${Number((a1 + a2).toFixed(2))}\u00b0 special` : `${a1}\u00b0/${a2}\u00b0 special`,
-    leadingFlankDeg: a1,
-    trailingFlankDeg: a2,
+    leadingDeg: a1,
+    trailingDeg: a2,
     ...both(profile),
     taper: given.taper ?? 0,
     depthStepMm: null,

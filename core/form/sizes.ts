@@ -1,4 +1,5 @@
-import { degrees, tanDeg } from '../quantity/units.ts';
+import { degrees } from '../quantity/units.ts';
+import { centrePerRadius, slopeOf } from './flanks.ts';
 import type { ThreadForm } from './shape.ts';
 
 export interface BasicSizes {
@@ -34,10 +35,6 @@ export function basicSizes(form: ThreadForm, majorMm: number): BasicSizes {
 
 /** Depth of the external thread, crest to root, mm radial. */
 export const externalDepthMm = (form: ThreadForm): number => form.external.outerMm + form.external.innerMm;
-
-/** Slope of both flanks together, tan a1 + tan a2: how much wider a groove is for every mm of height. 0: square. */
-export const slopeOf = (form: Pick<ThreadForm, 'leadingFlankDeg' | 'trailingFlankDeg'>): number =>
-  tanDeg(form.leadingFlankDeg) + tanDeg(form.trailingFlankDeg);
 
 /** Width of the external groove at its root (what the tool's tip flat must not exceed), mm. Zero when sharp. */
 export const rootFlatMm = (form: ThreadForm, pitchMm: number): number =>
@@ -98,10 +95,7 @@ export function depthWithTip(
 function bottomBelowPitchLineMm(form: ThreadForm, pitchMm: number, tip: ToolTip): number {
   const slope = slopeOf(form);
   if (!tip.radiusMm) return (pitchMm / 2 - tip.flatMm) / slope;
-  // a round nose tangent to both flanks: its centre is r / sin(half the included angle) from the sharp apex, on the bisector
-  const half = ((form.leadingFlankDeg + form.trailingFlankDeg) / 2) * (Math.PI / 180);
-  const tilt = ((form.leadingFlankDeg - form.trailingFlankDeg) / 2) * (Math.PI / 180);
-  return pitchMm / 2 / slope - ((tip.radiusMm * Math.cos(tilt)) / Math.sin(half) - tip.radiusMm);
+  return pitchMm / 2 / slope - tip.radiusMm * (centrePerRadius(form) - 1);
 }
 
 /** Lead (helix) angle at a diameter, degrees: tan = L / (pi d). Steepest at the minor diameter. */

@@ -1,3 +1,4 @@
+import { flanksRenamed } from './jobV10.ts';
 import { calmPasses } from '../cutting/depths.ts';
 import { passSchedule } from '../cutting/passes.ts';
 import { fitPlan } from '../fit/fit.ts';
@@ -30,7 +31,7 @@ function oldPasses(doc: Loose): { readonly depths: readonly number[]; readonly s
   const [fit, setup, cut, intake] = [part(doc, 'fit'), part(doc, 'setup'), part(doc, 'cut'), part(doc, 'intake')];
   if (!isLoose(name['thread'])) return null;
   try {
-    const thread = name['thread'] as unknown as ThreadSpec;
+    const thread = flanksRenamed(name['thread']) as ThreadSpec;
     const flatMm = num(fit['tipFlatMm']);
     const plan = fitPlan(thread, {
       make: intake['make'] === 'internal' ? 'internal' : 'external',
@@ -40,10 +41,10 @@ function oldPasses(doc: Loose): { readonly depths: readonly number[]; readonly s
       class: typeof fit['class'] === 'string' ? fit['class'] : null,
       engagementMm: num(fit['engagementMm']),
     });
-    const flanks = [plan.form.leadingFlankDeg, plan.form.trailingFlankDeg] as const;
     const flat = flatMm ?? rootFlatMm(plan.form, pitchMmOf(thread));
     const slideDeg = setup['infeed'] === 'angled' ? num(setup['slideAngleDeg']) : null;
-    const tool = { leadingDeg: flanks[0], trailingDeg: flanks[1], tip: { flatMm: flat } };
+    const { leadingDeg, trailingDeg } = plan.form;
+    const tool = { leadingDeg, trailingDeg, tip: { flatMm: flat } };
     const schedule = passSchedule({
       depthMm: plan.depthMm,
       passes: num(cut['passes']) ?? calmPasses(0, plan.depthMm, tool),
@@ -52,7 +53,7 @@ function oldPasses(doc: Loose): { readonly depths: readonly number[]; readonly s
       firstMaxMm: num(cut['firstMaxMm']),
       lastMinMm: num(cut['lastMinMm']),
       tipFlatMm: flat,
-      flanksDeg: flanks,
+      flanks: tool,
     });
     return schedule.ok ? { depths: schedule.value.map((p) => p.depthMm), slideDeg } : null;
   } catch {

@@ -11,6 +11,8 @@ import { metalOf } from '../job/metal.ts';
 import type { Job, Shop } from '../job/schema.ts';
 import { stoppedText } from '../../words/machine.ts';
 import { JOB_VERSION } from '../job/stations.ts';
+import { exact } from '../quantity/rational.ts';
+import { specialThread } from '../standards/thread.ts';
 import { readDocument } from './documents.ts';
 import { upgradeShop } from './upgradeShop.ts';
 
@@ -33,6 +35,28 @@ const act = (job: Job, shop: Shop, e: Edit): { job: Job; shop: Shop } => {
   if (!done.ok) throw new Error(`${e.do}: ${done.problem.code}`);
   return done.value;
 };
+
+test('up to version 9 the flanks of a special had a name of their own, wherever its thread stood', () => {
+  const thread = specialThread({
+    majorMm: 50,
+    sizeSystem: 'mm',
+    pitch: exact(8),
+    flanks: { leadingDeg: 45, trailingDeg: 5 },
+    measured: { depthMm: 5 },
+  });
+  const today = {
+    ...newJob('j', 'Saw-tooth', new Date('2026-11-26T08:00:00Z')),
+    name: { thread, probability: 1, overruled: false, reason: '' },
+  };
+  const asOfOld = JSON.parse(
+    JSON.stringify({ ...today, version: 9 })
+      .replaceAll('"leadingDeg"', '"leadingFlankDeg"')
+      .replaceAll('"trailingDeg"', '"trailingFlankDeg"'),
+  ) as object;
+  expect(asOfOld).toMatchObject({ name: { thread: { special: { leadingFlankDeg: 45, trailingFlankDeg: 5 } } } });
+  const back = readDocument(JSON.stringify(asOfOld));
+  expect(back).toMatchObject({ ok: true, job: { version: JOB_VERSION, name: { thread } } });
+});
 
 test('version 4 knew nothing of a part beside its thread; a shop of version 3 wrote inches as decimals', () => {
   const { part, ...rest } = newJob('j', 'Of version 4', new Date('2026-11-26T08:00:00Z'));

@@ -3,6 +3,7 @@ import { jobToV4 } from './jobV4.ts';
 import { jobToV5 } from './jobV5.ts';
 import { jobToV6 } from './jobV6.ts';
 import { jobToV7 } from './jobV7.ts';
+import { jobToV10 } from './jobV10.ts';
 import { jobToV8 } from './jobV8.ts';
 import { JOB_VERSION } from '../job/stations.ts';
 import { upgrade, type Step } from './loose.ts';
@@ -16,6 +17,7 @@ import { upgrade, type Step } from './loose.ts';
  * cleaning up and steps of one's own. Version 5: the part beside its thread; aims by hand. Version 6:
  * how it is held, how the thread ends, and with what it is cut; stages. Version 7: how it is proved. Version 8: how an old groove was
  * found. Version 9: readings may come from a picture, and a picture says how it was read; nothing written before changes.
+ * Version 10: the flanks of a special are named as all flanks are; the deepest pass may be one that other jobs taught.
  */
 const JOB_STEPS: Readonly<Record<number, Step>> = {
   1: (doc) => doc,
@@ -26,6 +28,7 @@ const JOB_STEPS: Readonly<Record<number, Step>> = {
   6: jobToV7,
   7: jobToV8,
   8: (doc) => doc,
+  9: jobToV10,
 };
 
 export const upgradeJob = (doc: unknown): unknown => upgrade(doc, JOB_STEPS, JOB_VERSION);

@@ -1,3 +1,4 @@
+import { equalFlanks } from '../form/flanks.ts';
 import { describe, expect, test } from '@jest/globals';
 import { betweenBallsExact, betweenBallsMm, pitchDiameterBetween, usualNutGroove } from './balls.ts';
 import { overOneWireMm, overThreeFromOneMm, usableWireMm } from './wires.ts';
@@ -47,11 +48,11 @@ function bruteBetween(a1: number, a2: number, pitch: number, starts: number, d2:
 describe('between balls in a nut', () => {
   test('flat: the published form of the formula for like flanks', () => {
     // ASME B1.2 turned inside out: D2 + (P/2) cot a - w (1 + 1/sin a)
-    const g = usualNutGroove(30, 30, 2, 1);
+    const g = usualNutGroove(equalFlanks(60), 2, 1);
     expect(betweenBallsMm(g, 28.7, 1.2)).toBeCloseTo(28.7 + 1 / Math.tan(rad(30)) - 1.2 * 3, 9);
   });
   test('usable balls of a 60 degree nut: 0.433 P to 0.866 P', () => {
-    const { min, max } = usableWireMm(usualNutGroove(30, 30, 1, 1));
+    const { min, max } = usableWireMm(usualNutGroove(equalFlanks(60), 1, 1));
     expect(min).toBeCloseTo(0.433, 3);
     expect(max).toBeCloseTo(0.866, 3);
   });
@@ -60,11 +61,11 @@ describe('between balls in a nut', () => {
     [14.5, 14.5, 5, 2, 22, 2.6],
     [3, 30, 6, 1, 40, 3.4],
   ])('exact against a search over every point of both flanks: %s/%s P %s x %s', (a1, a2, p, n, d2, w) => {
-    const at = betweenBallsExact(usualNutGroove(a1, a2, p, n), d2, w);
+    const at = betweenBallsExact(usualNutGroove({ leadingDeg: a1, trailingDeg: a2 }, p, n), d2, w);
     expect(at.ok && at.value).toBeCloseTo(bruteBetween(a1, a2, p, n, d2, w), 3);
   });
   test('the helix takes a little off; which flank leads makes no difference; and back again', () => {
-    const g = usualNutGroove(14.5, 14.5, 5, 4);
+    const g = usualNutGroove(equalFlanks(29), 5, 4);
     const at = betweenBallsExact(g, 22, 2.6);
     if (!at.ok) throw new Error('no rest');
     const off = betweenBallsMm(g, 22, 2.6) - at.value;
@@ -72,9 +73,10 @@ describe('between balls in a nut', () => {
     expect(off).toBeLessThan(0.6);
     const back = pitchDiameterBetween(g, at.value, 2.6, true);
     expect(back.ok && back.value).toBeCloseTo(22, 6);
-    const [one, other] = [usualNutGroove(3, 30, 6, 1), usualNutGroove(30, 3, 6, 1)].map((u) =>
-      betweenBallsExact(u, 40, 3.4),
-    );
+    const [one, other] = [
+      usualNutGroove({ leadingDeg: 3, trailingDeg: 30 }, 6, 1),
+      usualNutGroove({ leadingDeg: 30, trailingDeg: 3 }, 6, 1),
+    ].map((u) => betweenBallsExact(u, 40, 3.4));
     expect(one?.ok && other?.ok && one.value - other.value).toBeCloseTo(0, 7);
   });
 });

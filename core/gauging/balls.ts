@@ -1,8 +1,10 @@
+import { centrePerRadius, type Flanks } from '../form/flanks.ts';
+import { flatOverWiresMm } from '../form/overWires.ts';
 import { fundamentalHeightMm, type Edge, type ThreadForm } from '../form/shape.ts';
 import { bracketedMinimum, valleyFrom } from '../numeric/minimum.ts';
 import { bracketAbout, bracketedRoot } from '../numeric/root.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
-import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
+import { sinDeg, tanDeg } from '../quantity/units.ts';
 import { formOfFlanks, type Groove } from './wires.ts';
 
 /**
@@ -10,15 +12,13 @@ import { formOfFlanks, type Groove } from './wires.ts';
  * that is not round. @throws RangeError for a square thread
  */
 export function nutGrooveOf(form: ThreadForm, pitchMm: number, starts: number): Groove {
-  const { leadingFlankDeg: a1, trailingFlankDeg: a2, internal } = form;
-  const apex = fundamentalHeightMm(pitchMm, a1, a2) / 2;
+  const { leadingDeg: a1, trailingDeg: a2, internal } = form;
+  const apex = fundamentalHeightMm(pitchMm, form) / 2;
   const straight = (edge: Edge, reach: number): number =>
-    edge.kind === 'round'
-      ? apex - edge.radiusMm * (cosDeg((a1 - a2) / 2) / sinDeg((a1 + a2) / 2) - sinDeg(Math.max(a1, a2)))
-      : reach;
+    edge.kind === 'round' ? apex - edge.radiusMm * (centrePerRadius(form) - sinDeg(Math.max(a1, a2))) : reach;
   return {
-    leadingHalfAngleDeg: a1,
-    trailingHalfAngleDeg: a2,
+    leadingDeg: a1,
+    trailingDeg: a2,
     pitchMm,
     starts,
     crestMm: internal.innerMm,
@@ -27,19 +27,15 @@ export function nutGrooveOf(form: ThreadForm, pitchMm: number, starts: number): 
   };
 }
 /** Groove of the usual nut with these flanks, for callers that know only the angles. */
-export const usualNutGroove = (leadingDeg: number, trailingDeg: number, pitchMm: number, starts: number): Groove =>
-  nutGrooveOf(formOfFlanks(leadingDeg, trailingDeg, pitchMm), pitchMm, starts);
+export const usualNutGroove = (flanks: Flanks, pitchMm: number, starts: number): Groove =>
+  nutGrooveOf(formOfFlanks(flanks, pitchMm), pitchMm, starts);
 
 /**
  * Measurement between two balls in a nut, flat geometry, mm: D2 + P/(tan a1 + tan a2) - w (1 + cos((a1-a2)/2)/sin((a1+a2)/2)); for
  * equal flanks D2 + (P/2) cot a - w (1 + 1/sin a). @see the formula over wires, turned inside out
  */
-export function betweenBallsMm(g: Groove, pitchDiameterMm: number, ballMm: number): number {
-  const { leadingHalfAngleDeg: a1, trailingHalfAngleDeg: a2, pitchMm } = g;
-  return (
-    pitchDiameterMm + pitchMm / (tanDeg(a1) + tanDeg(a2)) - ballMm * (1 + cosDeg((a1 - a2) / 2) / sinDeg((a1 + a2) / 2))
-  );
-}
+export const betweenBallsMm = (g: Groove, pitchDiameterMm: number, ballMm: number): number =>
+  pitchDiameterMm - flatOverWiresMm(g, g.pitchMm, ballMm);
 
 /** A flank of the nut: its height along the axis is `slope` times the radius plus `at` plus the lead; 1 above the ball, -1 below. */
 interface Flank {
@@ -76,7 +72,7 @@ const WITHIN_MM = 1e-9;
 export function betweenBallsExact(g: Groove, pitchDiameterMm: number, ballMm: number): Outcome<number> {
   const r2 = pitchDiameterMm / 2;
   const leadPerRad = (g.pitchMm * g.starts) / (2 * Math.PI);
-  const [up, down] = [tanDeg(g.leadingHalfAngleDeg), tanDeg(g.trailingHalfAngleDeg)];
+  const [up, down] = [tanDeg(g.leadingDeg), tanDeg(g.trailingDeg)];
   // the space of a nut narrows outwards
   const above: Flank = { slope: -up, at: g.pitchMm / 4 + r2 * up, side: 1 };
   const below: Flank = { slope: down, at: -(g.pitchMm / 4 + r2 * down), side: -1 };

@@ -1,4 +1,6 @@
-import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
+import { flatOverWiresMm } from '../form/overWires.ts';
+import { centrePerRadius, includedDeg, slopeOf, type Flanks } from '../form/flanks.ts';
+import { sinDeg } from '../quantity/units.ts';
 import type { Groove } from './wires.ts';
 
 /** What makes a pitch diameter over wires, or between balls, uncertain. */
@@ -31,9 +33,6 @@ export interface Known {
   readonly alpha: number;
 }
 
-/** d2 = M - w (1 + c / sin(half)) + P / (tan a1 + tan a2), flat; between balls the same with its signs turned. */
-const rest = (a1: number, a2: number, pitchMm: number, wireMm: number): number =>
-  wireMm * (1 + cosDeg((a1 - a2) / 2) / sinDeg((a1 + a2) / 2)) - pitchMm / (tanDeg(a1) + tanDeg(a2));
 const NUDGE_DEG = 0.01;
 
 /**
@@ -42,13 +41,13 @@ const NUDGE_DEG = 0.01;
  * @see the sensitivities are the derivatives of the formula in ASME B1.2 and NBS Handbook H28
  */
 export function budgetOf(g: Groove, pitchDiameterMm: number, wireMm: number, k: Known): readonly Unsure[] {
-  const [a1, a2, p] = [g.leadingHalfAngleDeg, g.trailingHalfAngleDeg, g.pitchMm];
-  const perWire = 1 + cosDeg((a1 - a2) / 2) / sinDeg((a1 + a2) / 2);
-  const perAngle = (on: 1 | 2): number => {
-    const at = (d: number): number => (on === 1 ? rest(a1 + d, a2, p, wireMm) : rest(a1, a2 + d, p, wireMm));
+  const perWire = 1 + centrePerRadius(g);
+  // d2 = M - w (1 + c) + P / (tan a1 + tan a2), flat; between balls the same with its signs turned
+  const perAngle = (on: keyof Flanks): number => {
+    const at = (d: number): number => flatOverWiresMm({ ...g, [on]: g[on] + d }, g.pitchMm, wireMm);
     return (at(NUDGE_DEG) - at(-NUDGE_DEG)) / (2 * NUDGE_DEG);
   };
-  const angle = Math.hypot(perAngle(1), perAngle(2));
+  const angle = Math.hypot(perAngle('leadingDeg'), perAngle('trailingDeg'));
   const of = (name: UnsureOf, by: number, unit: Unsure['unit'], each: number, shared: boolean): Unsure => ({
     of: name,
     by,
@@ -62,9 +61,9 @@ export function budgetOf(g: Groove, pitchDiameterMm: number, wireMm: number, k: 
     // a wire lies some way round in its groove: evenly anywhere within what it is out of round
     of('round', (k.roundMm ?? 0) / Math.sqrt(12), 'mm', perWire, false),
     of('angle', k.halfAngleDeg, 'deg', angle, true),
-    of('lead', k.pitchMm, 'mm', 1 / (tanDeg(a1) + tanDeg(a2)), true),
+    of('lead', k.pitchMm, 'mm', 1 / slopeOf(g), true),
     of('reading', k.readingMm, 'mm', 1, false),
-    of('flanks', k.flankMm, 'mm', 1 / sinDeg((a1 + a2) / 2), false),
+    of('flanks', k.flankMm, 'mm', 1 / sinDeg(includedDeg(g) / 2), false),
     of('heat', k.heatK, 'K', k.alpha * pitchDiameterMm, true),
   ];
 }

@@ -1,3 +1,4 @@
+import { equalFlanks } from '../form/flanks.ts';
 import { expect, test } from '@jest/globals';
 import { overWiresExact, pitchDiameterExact, type Wire } from './exactWires.ts';
 import fc from 'fast-check';
@@ -16,14 +17,14 @@ test.each([
   ['Tr 40x7', 15, 7, 1, 36.5, null, 0.024, 0.0005],
   ['1-5 Acme, two starts', 14.5, 5.08, 2, 22.86, null, 0.0037 * 25.4, 0.00006 * 25.4],
 ] as const)('%s', (_, half, pitch, starts, d2, wire, more, slack) => {
-  const g = usualGroove(half, half, pitch, starts);
+  const g = usualGroove(equalFlanks(2 * half), pitch, starts);
   const w = wire ?? bestWireMm(g);
   const exact = overWiresExactMm(g, d2, w) ?? 0;
   expect(Math.abs(exact - overWiresMm(g, d2, w, 'flat') - more)).toBeLessThanOrEqual(slack);
 });
 
 test('with hardly any lead the flat formula is the answer', () => {
-  const g = usualGroove(30, 30, 0.5, 1);
+  const g = usualGroove(equalFlanks(60), 0.5, 1);
   expect(overWiresExactMm(g, 200, 0.29)).toBeCloseTo(overWiresMm(g, 200, 0.29, 'flat'), 5);
 });
 
@@ -34,7 +35,7 @@ test('the textbook term agrees to a micrometre with the best wire at small lead 
     [27.5, 3.6286, 29.43],
     [15, 4, 18],
   ] as const) {
-    const g = usualGroove(half, half, pitch, 1);
+    const g = usualGroove(equalFlanks(2 * half), pitch, 1);
     const w = bestWireMm(g);
     expect(Math.abs((overWiresExactMm(g, d2, w) ?? 0) - overWiresMm(g, d2, w, 'textbook'))).toBeLessThan(0.001);
   }
@@ -42,7 +43,7 @@ test('the textbook term agrees to a micrometre with the best wire at small lead 
 
 /** Least distance of a wire's axis from points of one flank, on a grid drawn together about the nearest: nothing of the solver is in it. */
 function nearest(g: Groove, d2: number, { outMm, alongMm, tilt }: Wire, side: 1 | -1): number {
-  const tan = Math.tan(radians(side === 1 ? g.leadingHalfAngleDeg : g.trailingHalfAngleDeg));
+  const tan = Math.tan(radians(side === 1 ? g.leadingDeg : g.trailingDeg));
   const perRad = (g.pitchMm * g.starts) / (2 * Math.PI);
   let [cr, ct, hr, ht] = [d2 / 2, 0, d2 / 4, 0.7];
   let best = Infinity;
@@ -68,7 +69,7 @@ test.each([
   ['7/45 buttress, 8 tpi', 45, 7, 3.175, 1, 22],
   ['30/3 sawtooth, two starts', 30, 3, 6, 2, 36],
 ] as const)('it touches both flanks, and nowhere near does it lie deeper: %s', (_, a1, a2, pitch, starts, d2) => {
-  const g = usualGroove(a1, a2, pitch, starts);
+  const g = usualGroove({ leadingDeg: a1, trailingDeg: a2 }, pitch, starts);
   const w = bestWireMm(g);
   const at = overWiresExact(g, d2, w);
   if (!at.ok) throw new Error(at.problem.code);
@@ -85,7 +86,7 @@ test.each([
 
 test('Tr 8x8 (P2): the lead angle adds 0.218 mm to the flat figure', () => {
   // seen where a solution that took one step alone stayed at the flat one (no published figure)
-  const g = usualGroove(15, 15, 2, 4);
+  const g = usualGroove(equalFlanks(30), 2, 4);
   const w = bestWireMm(g);
   expect((overWiresExactMm(g, 7, w) ?? NaN) - overWiresMm(g, 7, w, 'flat')).toBeCloseTo(0.218, 3);
 });
@@ -99,7 +100,7 @@ test('the stated bound, and M back into d2, hold over what shops meet', () => {
       fc.integer({ min: 1, max: 4 }),
       fc.double({ min: 3.2, max: 20, noNaN: true }),
       ([a1 = 0, a2 = 0], pitch, starts, pitches) => {
-        const g = usualGroove(a1, a2, pitch, starts);
+        const g = usualGroove({ leadingDeg: a1, trailingDeg: a2 }, pitch, starts);
         const d2 = pitch * pitches;
         const w = bestWireMm(g);
         const at = overWiresExact(g, d2, w);
@@ -118,14 +119,17 @@ test('the stated bound, and M back into d2, hold over what shops meet', () => {
 });
 
 test('which flank leads makes no difference; square ones hold no wire', () => {
-  const [one, other] = [usualGroove(45, 7, 4, 2), usualGroove(7, 45, 4, 2)];
+  const [one, other] = [
+    usualGroove({ leadingDeg: 45, trailingDeg: 7 }, 4, 2),
+    usualGroove({ leadingDeg: 7, trailingDeg: 45 }, 4, 2),
+  ];
   expect(overWiresExactMm(one, 30, 2)).toBeCloseTo(overWiresExactMm(other, 30, 2) ?? NaN, 7);
-  expect(overWiresExactMm({ ...one, leadingHalfAngleDeg: 0, trailingHalfAngleDeg: 0 }, 30, 2)).toBeNull();
+  expect(overWiresExactMm({ ...one, leadingDeg: 0, trailingDeg: 0 }, 30, 2)).toBeNull();
 });
 
 test('wires for 7/45, 8 tpi, stand proud of the crest of ASME B1.9 and touch below it', () => {
-  const range = usableWireMm(usualGroove(7, 45, 3.175, 1));
+  const range = usableWireMm(usualGroove({ leadingDeg: 7, trailingDeg: 45 }, 3.175, 1));
   expect(range.min).toBeCloseTo(1.499, 3);
   expect(range.max).toBeCloseTo(2.326, 3);
-  expect(usableWireMm(usualGroove(45, 7, 3.175, 1))).toEqual(range);
+  expect(usableWireMm(usualGroove({ leadingDeg: 45, trailingDeg: 7 }, 3.175, 1))).toEqual(range);
 });

@@ -1,3 +1,4 @@
+import { includedDeg } from '../form/flanks.ts';
 import { bracketedMinimum, valleyFrom } from '../numeric/minimum.ts';
 import { bracketAbout, bracketedRoot } from '../numeric/root.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
@@ -66,14 +67,13 @@ const LEAST_FLANKS_DEG = 1;
  * @see the construction is that of ASME B1.2's general case; solved numerically here
  */
 export function overWiresExact(g: Groove, pitchDiameterMm: number, wireMm: number): Outcome<Rest> {
-  if (g.leadingHalfAngleDeg + g.trailingHalfAngleDeg < LEAST_FLANKS_DEG)
-    return bad('leadingHalfAngleDeg', 'wires-need-flanks');
+  if (includedDeg(g) < LEAST_FLANKS_DEG) return bad('leadingHalfAngleDeg', 'wires-need-flanks');
   const r2 = pitchDiameterMm / 2;
   const leadPerRad = (g.pitchMm * g.starts) / (2 * Math.PI);
-  const [up, down] = [Math.tan(radians(g.leadingHalfAngleDeg)), Math.tan(radians(g.trailingHalfAngleDeg))];
+  const [up, down] = [Math.tan(radians(g.leadingDeg)), Math.tan(radians(g.trailingDeg))];
   const above: Flank = { slope: up, at: g.pitchMm / 4 - r2 * up, side: 1 };
   const below: Flank = { slope: -down, at: -(g.pitchMm / 4 - r2 * down), side: -1 };
-  const like = g.leadingHalfAngleDeg === g.trailingHalfAngleDeg;
+  const like = g.leadingDeg === g.trailingDeg;
   let stuck = false;
   const miss = (wire: Wire, flank: Flank): number => {
     const free = clearance(wire, flank, leadPerRad);

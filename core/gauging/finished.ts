@@ -1,32 +1,28 @@
+import { isSquare, slopeOf, type Flanks } from '../form/flanks.ts';
 import { Matrix, SingularValueDecomposition, solve } from 'ml-matrix';
 import { radians, tanDeg } from '../quantity/units.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import { nutGrooveOf } from './balls.ts';
 import { grooveOf } from './wires.ts';
 
-/** What is wrong with the form of a finished thread. */
-export interface FormErrors {
-  /** Flanks as they are less as they should be, degrees. */
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
+/** What is wrong with the form of a finished thread; its flanks as they are less as they should be. */
+export interface FormErrors extends Flanks {
   /** How far the lead is off over its length, mm per mm, without sign. */
   readonly leadPerMm: number;
   /** Half the travel of the helix to and fro once in each turn, mm. */
   readonly roundMm: number;
 }
 /** Flanks as they should be, and the height over which screw and nut meet on them. */
-export interface Flanks {
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
+export interface EngagedFlanks extends Flanks {
   readonly straightMm: number;
 }
 /** Straight flank on which a screw and its nut meet: each ends at the other's crest or round. Null: a square thread. */
-export function engagedFlanks(form: ThreadForm, pitchMm: number): Flanks | null {
-  if (form.leadingFlankDeg + form.trailingFlankDeg === 0) return null;
+export function engagedFlanks(form: ThreadForm, pitchMm: number): EngagedFlanks | null {
+  if (isSquare(form)) return null;
   const [screw, nut] = [grooveOf(form, pitchMm, 1), nutGrooveOf(form, pitchMm, 1)];
   return {
-    leadingDeg: form.leadingFlankDeg,
-    trailingDeg: form.trailingFlankDeg,
+    leadingDeg: form.leadingDeg,
+    trailingDeg: form.trailingDeg,
     straightMm: Math.min(screw.flankTopMm, nut.flankBottomMm) + Math.min(screw.flankBottomMm, nut.flankTopMm),
   };
 }
@@ -45,8 +41,8 @@ export interface Virtual {
  * @example the old constants per degree of both flanks together: 0.0105 P for 55 degrees, 0.0109 P for 60, 0.018 P for 29
  * @see BS 84, effective diameter equivalents of pitch and angle errors; from memory
  */
-export function virtualOf(f: Flanks, engagedMm: number, e: FormErrors): Virtual {
-  const slope = tanDeg(f.leadingDeg) + tanDeg(f.trailingDeg);
+export function virtualOf(f: EngagedFlanks, engagedMm: number, e: FormErrors): Virtual {
+  const slope = slopeOf(f);
   const turned = (flank: number, by: number): number => Math.abs(tanDeg(flank + by) - tanDeg(flank));
   const along = (mm: number): number => (2 * mm) / slope;
   const angleMm = along(

@@ -1,3 +1,4 @@
+import { equalFlanks } from '../form/flanks.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { formAt } from '../form/shape.ts';
@@ -19,19 +20,19 @@ test.each([
   [15, 4.8637, 1.86603],
   [14.5, 4.99393, 1.93336],
 ])('half angle %d: M = d2 + %d w - %d P', (half, a, b) => {
-  const g = usualGroove(half, half, 2, 1);
+  const g = usualGroove(equalFlanks(2 * half), 2, 1);
   const m = overWiresMm(g, 20, 1.2, 'flat');
   expect(m).toBeCloseTo(20 + a * 1.2 - b * 2, 4);
 });
 
 test('best wires: 0.57735 P for 60, 0.56369 P for 55, 0.51645 P for 29 (NBS Handbook H28)', () => {
-  expect(bestWireMm(usualGroove(30, 30, 1, 1))).toBeCloseTo(0.57735, 5);
-  expect(bestWireMm(usualGroove(27.5, 27.5, 1, 1))).toBeCloseTo(0.56369, 5);
-  expect(bestWireMm(usualGroove(14.5, 14.5, 1, 1))).toBeCloseTo(0.51645, 5);
+  expect(bestWireMm(usualGroove(equalFlanks(60), 1, 1))).toBeCloseTo(0.57735, 5);
+  expect(bestWireMm(usualGroove(equalFlanks(55), 1, 1))).toBeCloseTo(0.56369, 5);
+  expect(bestWireMm(usualGroove(equalFlanks(29), 1, 1))).toBeCloseTo(0.51645, 5);
 });
 
 test('usable wires on the 60 degree form: 0.505 P to 1.010 P (NBS Handbook H28)', () => {
-  const r = usableWireMm(usualGroove(30, 30, 1, 1));
+  const r = usableWireMm(usualGroove(equalFlanks(60), 1, 1));
   expect(r.min).toBeCloseTo(0.50518, 4);
   expect(r.max).toBeCloseTo(1.01036, 4);
 });
@@ -44,7 +45,7 @@ test('1 1/4-7 BSW over 0.081 in wires', () => {
 });
 
 test('wires that cannot measure are refused with the range that can', () => {
-  const g = usualGroove(30, 30, 2, 1);
+  const g = usualGroove(equalFlanks(60), 2, 1);
   const small = checkWire(g, 0.5);
   expect(!small.ok && small.problem).toMatchObject({
     code: 'wire-sinks',
@@ -67,7 +68,7 @@ describe('laws', () => {
         groove,
         fc.constantFrom('flat' as const, 'textbook' as const),
         ({ half, pitch, starts, ratio }, method) => {
-          const g = usualGroove(half, half, pitch, starts);
+          const g = usualGroove(equalFlanks(2 * half), pitch, starts);
           const d2 = pitch * ratio;
           const w = bestWireMm(g);
           expect(pitchDiameterFromWiresMm(g, overWiresMm(g, d2, w, method), w, method)).toBeCloseTo(d2, 6);
@@ -83,7 +84,7 @@ describe('laws', () => {
         fc.double({ min: 3, max: 45, noNaN: true }),
         (a1, a2) => {
           const p = 4;
-          const g = usualGroove(a1, a2, p, 1);
+          const g = usualGroove({ leadingDeg: a1, trailingDeg: a2 }, p, 1);
           const w = bestWireMm(g);
           const t1 = Math.tan((a1 * Math.PI) / 180);
           const t2 = Math.tan((a2 * Math.PI) / 180);
@@ -102,7 +103,7 @@ describe('laws', () => {
 });
 
 test('the lead-angle term on M10 is about 1.7 \u00b5m (exact solution quoted in the trade; common practice, no source)', () => {
-  const g = usualGroove(30, 30, 1.5, 1);
+  const g = usualGroove(equalFlanks(60), 1.5, 1);
   const diff = overWiresMm(g, 9.026, 0.866, 'textbook') - overWiresMm(g, 9.026, 0.866, 'flat');
   expect(diff * 1000).toBeCloseTo(1.8, 0);
 });

@@ -10,7 +10,7 @@ const deg = (x: number): string => `${plain(x)}\u00b0`;
  * @see ASME B1.2; NBS Handbook H28; ASME B1.9 for unlike flanks
  */
 export function wireSteps(g: Groove, pitchDiameterMm: number, wireMm: number): readonly [Step, Step] {
-  const { leadingHalfAngleDeg: a1, trailingHalfAngleDeg: a2, pitchMm: p } = g;
+  const { leadingDeg: a1, trailingDeg: a2, pitchMm: p } = g;
   const half = (a1 + a2) / 2;
   const equal = a1 === a2;
   const flat = overWiresMm(g, pitchDiameterMm, wireMm, 'flat');
@@ -43,7 +43,7 @@ export function wireSteps(g: Groove, pitchDiameterMm: number, wireMm: number): r
 
 /** How the measurement between two balls comes about: flat geometry, then the helix as it is. @param beyondMm what the helix adds */
 export function ballSteps(g: Groove, pitchDiameterMm: number, ballMm: number, beyondMm: number): readonly Step[] {
-  const { leadingHalfAngleDeg: a1, trailingHalfAngleDeg: a2, pitchMm: p } = g;
+  const { leadingDeg: a1, trailingDeg: a2, pitchMm: p } = g;
   const equal = a1 === a2;
   const flat = betweenBallsMm(g, pitchDiameterMm, ballMm);
   return [

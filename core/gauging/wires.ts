@@ -1,11 +1,10 @@
+import { centrePerRadius, includedDeg, slopeOf, type Flanks } from '../form/flanks.ts';
 import { formAt, fundamentalHeightMm, specialForm, type Edge, type ThreadForm } from '../form/shape.ts';
 import { flatOverWiresMm, leadOverWiresMm } from '../form/overWires.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
-import { cosDeg, radians, sinDeg, tanDeg } from '../quantity/units.ts';
+import { cosDeg, radians, sinDeg } from '../quantity/units.ts';
 
-export interface Groove {
-  readonly leadingHalfAngleDeg: number;
-  readonly trailingHalfAngleDeg: number;
+export interface Groove extends Flanks {
   readonly pitchMm: number;
   readonly starts: number;
   /** Height of the crest above the pitch line, mm. */
@@ -17,17 +16,14 @@ export interface Groove {
 
 /** The groove of the external thread of a form. @throws RangeError for a square thread, which no wire can measure. */
 export function grooveOf(form: ThreadForm, pitchMm: number, starts: number): Groove {
-  const { leadingFlankDeg: a1, trailingFlankDeg: a2, external } = form;
-  const apex = fundamentalHeightMm(pitchMm, a1, a2) / 2;
-  const half = (a1 + a2) / 2;
+  const { leadingDeg: a1, trailingDeg: a2, external } = form;
+  const apex = fundamentalHeightMm(pitchMm, form) / 2;
   const straight = (edge: Edge, reach: number, flankDeg: number): number =>
-    edge.kind === 'round'
-      ? apex - ((edge.radiusMm * cosDeg((a1 - a2) / 2)) / sinDeg(half) - edge.radiusMm * sinDeg(flankDeg))
-      : reach;
+    edge.kind === 'round' ? apex - edge.radiusMm * (centrePerRadius(form) - sinDeg(flankDeg)) : reach;
   const shorter = (edge: Edge, reach: number): number => Math.min(straight(edge, reach, a1), straight(edge, reach, a2));
   return {
-    leadingHalfAngleDeg: a1,
-    trailingHalfAngleDeg: a2,
+    leadingDeg: a1,
+    trailingDeg: a2,
     pitchMm,
     starts,
     crestMm: external.outerMm,
@@ -39,12 +35,10 @@ export function grooveOf(form: ThreadForm, pitchMm: number, starts: number): Gro
 /** 'flat': lead angle left out. 'textbook': with (w/2) tan^2(lead angle) cos a cot a added. */
 export type WireMethod = 'flat' | 'textbook';
 
-const halfIncluded = (g: Groove): number => (g.leadingHalfAngleDeg + g.trailingHalfAngleDeg) / 2;
-const tilt = (g: Groove): number => (g.leadingHalfAngleDeg - g.trailingHalfAngleDeg) / 2;
-const slope = (g: Groove): number => tanDeg(g.leadingHalfAngleDeg) + tanDeg(g.trailingHalfAngleDeg);
+const halfIncluded = (g: Groove): number => includedDeg(g) / 2;
 
 /** Depth of the sharp groove below the pitch line, mm. */
-const apexMm = (g: Groove): number => g.pitchMm / 2 / slope(g);
+const apexMm = (g: Groove): number => g.pitchMm / 2 / slopeOf(g);
 
 /**
  * Wire that touches the flanks at the pitch line, mm: w = P / (2 cos a). For unlike flanks the two contacts cannot both
@@ -52,7 +46,7 @@ const apexMm = (g: Groove): number => g.pitchMm / 2 / slope(g);
  * @see ASME B1.2; NBS Handbook H28
  */
 export function bestWireMm(g: Groove): number {
-  const tangent = (2 * apexMm(g)) / (cosDeg(g.leadingHalfAngleDeg) + cosDeg(g.trailingHalfAngleDeg));
+  const tangent = (2 * apexMm(g)) / (cosDeg(g.leadingDeg) + cosDeg(g.trailingDeg));
   return 2 * tangent * Math.tan(radians(halfIncluded(g)));
 }
 
@@ -62,19 +56,18 @@ export function bestWireMm(g: Groove): number {
  */
 export function usableWireMm(g: Groove): { readonly min: number; readonly max: number } {
   const crest = apexMm(g) + g.crestMm;
-  const proud = crest / (cosDeg(tilt(g)) / sinDeg(halfIncluded(g)) + 1);
+  const proud = crest / (centrePerRadius(g) + 1);
   const cotHalf = 1 / Math.tan(radians(halfIncluded(g)));
-  const low = Math.min(cosDeg(g.leadingHalfAngleDeg), cosDeg(g.trailingHalfAngleDeg));
-  const high = Math.max(cosDeg(g.leadingHalfAngleDeg), cosDeg(g.trailingHalfAngleDeg));
+  const low = Math.min(cosDeg(g.leadingDeg), cosDeg(g.trailingDeg));
+  const high = Math.max(cosDeg(g.leadingDeg), cosDeg(g.trailingDeg));
   const aboveRoot = (apexMm(g) - g.flankBottomMm) / (low * cotHalf);
   return { min: 2 * Math.max(proud, aboveRoot), max: (2 * (apexMm(g) + g.flankTopMm)) / (high * cotHalf) };
 }
 
 /** The part of M that does not depend on the pitch diameter, mm: M = d2 + this. */
 function overPitchDiameterMm(g: Groove, wireMm: number, d2: number, method: WireMethod): number {
-  const flanks = { leadingDeg: g.leadingHalfAngleDeg, trailingDeg: g.trailingHalfAngleDeg };
-  const flat = flatOverWiresMm(flanks, g.pitchMm, wireMm);
-  return method === 'flat' ? flat : flat + leadOverWiresMm(flanks, g.pitchMm * g.starts, d2, wireMm);
+  const flat = flatOverWiresMm(g, g.pitchMm, wireMm);
+  return method === 'flat' ? flat : flat + leadOverWiresMm(g, g.pitchMm * g.starts, d2, wireMm);
 }
 
 /**
@@ -124,22 +117,12 @@ const UNLIKE: Readonly<Record<string, 'buttress45-7' | 'sawtooth30-3'>> = {
 };
 
 /** Groove of the usual form with these flanks, for callers that know only the angles; a special form's where none is usual. */
-export const usualGroove = (
-  leadingHalfAngleDeg: number,
-  trailingHalfAngleDeg: number,
-  pitchMm: number,
-  starts: number,
-): Groove => grooveOf(formOfFlanks(leadingHalfAngleDeg, trailingHalfAngleDeg, pitchMm), pitchMm, starts);
+export const usualGroove = (flanks: Flanks, pitchMm: number, starts: number): Groove =>
+  grooveOf(formOfFlanks(flanks, pitchMm), pitchMm, starts);
 
 /** The usual form with these flanks; a special one where none is usual. */
-export function formOfFlanks(leadingHalfAngleDeg: number, trailingHalfAngleDeg: number, pitchMm: number): ThreadForm {
-  const like = leadingHalfAngleDeg === trailingHalfAngleDeg;
-  const [more, less] = [
-    Math.max(leadingHalfAngleDeg, trailingHalfAngleDeg),
-    Math.min(leadingHalfAngleDeg, trailingHalfAngleDeg),
-  ];
-  const usual = like ? USUAL[String(more * 2)] : UNLIKE[`${more} ${less}`];
-  return usual
-    ? formAt(usual, pitchMm)
-    : specialForm(pitchMm, { leadingFlankDeg: leadingHalfAngleDeg, trailingFlankDeg: trailingHalfAngleDeg });
+export function formOfFlanks({ leadingDeg, trailingDeg }: Flanks, pitchMm: number): ThreadForm {
+  const [more, less] = [Math.max(leadingDeg, trailingDeg), Math.min(leadingDeg, trailingDeg)];
+  const usual = more === less ? USUAL[String(more * 2)] : UNLIKE[`${more} ${less}`];
+  return usual ? formAt(usual, pitchMm) : specialForm(pitchMm, { leadingDeg, trailingDeg });
 }

@@ -1,3 +1,4 @@
+import { equalFlanks } from '../form/flanks.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { exact, numberOf, textOf } from '../quantity/rational.ts';
@@ -159,8 +160,8 @@ test('turns check is in lowest terms', () => {
 });
 
 test('a lead error eats 1.73 e Le on 60 degree flanks (common practice, no source)', () => {
-  const e = pitchErrorEffect(1000, 20, [30, 30]);
+  const e = pitchErrorEffect(1000, 20, equalFlanks(60));
   expect(e.mismatchMm).toBeCloseTo(0.02, 9);
   expect(e.clearanceEatenMm).toBeCloseTo(0.02 * 1.7320508, 6);
-  expect(pitchErrorEffect(1000, 20, [0, 0]).clearanceEatenMm).toBe(0);
+  expect(pitchErrorEffect(1000, 20, equalFlanks(0)).clearanceEatenMm).toBe(0);
 });

@@ -1,3 +1,4 @@
+import { type Flanks } from '../form/flanks.ts';
 import type { Evidence } from '../evidence/evidence.ts';
 import { formAt, specialForm, type ThreadForm } from '../form/shape.ts';
 import { inches } from '../quantity/units.ts';
@@ -29,10 +30,10 @@ const FORMS: readonly { readonly make: (p: number) => ThreadForm; readonly share
   { make: (p) => formAt('buttress45-7', p), share: 0.03 },
   { make: (p) => formAt('sawtooth30-3', p), share: 0.02 },
   // buttress forms of the old handbooks: load flank square or inclined 5 degrees
-  { make: (p) => specialForm(p, { leadingFlankDeg: 45, trailingFlankDeg: 0, depthMm: 0.66 * p }), share: 0.01 },
-  { make: (p) => specialForm(p, { leadingFlankDeg: 45, trailingFlankDeg: 5, depthMm: 0.66 * p }), share: 0.005 },
-  { make: (p) => specialForm(p, { leadingFlankDeg: 50, trailingFlankDeg: 0, depthMm: 0.6 * p }), share: 0.0025 },
-  { make: (p) => specialForm(p, { leadingFlankDeg: 33, trailingFlankDeg: 0, depthMm: 0.75 * p }), share: 0.0025 },
+  { make: (p) => specialForm(p, { leadingDeg: 45, trailingDeg: 0, depthMm: 0.66 * p }), share: 0.01 },
+  { make: (p) => specialForm(p, { leadingDeg: 45, trailingDeg: 5, depthMm: 0.66 * p }), share: 0.005 },
+  { make: (p) => specialForm(p, { leadingDeg: 50, trailingDeg: 0, depthMm: 0.6 * p }), share: 0.0025 },
+  { make: (p) => specialForm(p, { leadingDeg: 33, trailingDeg: 0, depthMm: 0.75 * p }), share: 0.0025 },
 ];
 
 const inchLiking = (thirtySeconds: number): number =>
@@ -72,20 +73,13 @@ export const PITCHES_LIKED = PITCHES.reduce((sum, p) => sum + p.liking, 0);
 export const SIZES_PER_PITCH = 35;
 
 /** Size, pitch and flanks, as far as metal can tell them apart. */
-const combination = (
-  majorMm: number,
-  pitchMm: number,
-  flanks: { readonly leadingFlankDeg: number; readonly trailingFlankDeg: number },
-): string => `${majorMm.toFixed(2)} ${pitchMm.toFixed(3)} ${flanks.leadingFlankDeg} ${flanks.trailingFlankDeg}`;
+const combination = (majorMm: number, pitchMm: number, flanks: Flanks): string =>
+  `${majorMm.toFixed(2)} ${pitchMm.toFixed(3)} ${flanks.leadingDeg} ${flanks.trailingDeg}`;
 
 let rows: ReadonlySet<string> | null = null;
 /** What the tables list: a special is in none of them. */
 const published = (): ReadonlySet<string> =>
-  (rows ??= new Set(
-    hypotheses().map((h) =>
-      combination(h.row.majorMm, h.pitchMm, { leadingFlankDeg: h.leadingDeg, trailingFlankDeg: h.trailingDeg }),
-    ),
-  ));
+  (rows ??= new Set(hypotheses().map((h) => combination(h.row.majorMm, h.pitchMm, h))));
 
 export interface Combination {
   readonly size: Size;

@@ -1,3 +1,4 @@
+import { equalFlanks, type Flanks } from '../form/flanks.ts';
 import type { Evidence, Part } from '../evidence/evidence.ts';
 import { specialForm, type ThreadForm } from '../form/shape.ts';
 import { kindOf, likelihood } from '../reading/kinds.ts';
@@ -21,13 +22,11 @@ import {
 import { pitchOnly, power, sharpestFirst, weighed, type Weighed } from './weights.ts';
 
 /** A thread that no table lists, as the evidence would have it. */
-export interface SpecialFinding {
+export interface SpecialFinding extends Flanks {
   readonly probabilityMass: number;
   /** 0 when no diameter has been read. */
   readonly majorMm: number;
   readonly pitchMm: number;
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
   readonly starts: number;
   /** True when the size and pitch are round numbers in a known form: a maker's own combination. */
   readonly nominal: boolean;
@@ -68,7 +67,7 @@ const HANGS_ON_FORM: readonly Evidence['quantity'][] = [
 /** Weighs the specials. The masses are on the same scale as prior x likelihood of the published rows. */
 export function weighSpecials(evidence: readonly Evidence[], part: Part, context: Context): SpecialFinding {
   const all = weighed(evidence, part);
-  const anyForm = expectationOf(specialForm(1, { leadingFlankDeg: 30, trailingFlankDeg: 30 }), 100, 1);
+  const anyForm = expectationOf(specialForm(1, equalFlanks(60)), 100, 1);
   const ofPitch = all.filter(({ e }) => pitchOnly(e));
   const pitchLike = (pitchMm: number): number =>
     ofPitch.reduce((m, { e, w }) => m * power(likelihood(e, { ...anyForm, pitchMm }, part, 1), w), 1);
@@ -142,8 +141,8 @@ function weighNominal(
       best = {
         majorMm: size.mm,
         pitchMm: p.mm,
-        leadingDeg: form.leadingFlankDeg,
-        trailingDeg: form.trailingFlankDeg,
+        leadingDeg: form.leadingDeg,
+        trailingDeg: form.trailingDeg,
         starts: 1,
         nominal: true,
         sizeSystem: size.system,
@@ -194,15 +193,10 @@ const ofNoForm = (e: Evidence, h: Expectation, part: Part): number =>
   HANGS_ON_FORM.includes(e.quantity) ? kindOf(e.quantity).free(e, h.pitchMm) : likelihood(e, h, part, 1);
 
 /** A round size and pitch between flanks of no form. */
-function oddGroup(
-  pitchMm: number,
-  flanks: { readonly leadingDeg: number; readonly trailingDeg: number },
-  share: number,
-  range: readonly [number, number],
-): Group {
+function oddGroup(pitchMm: number, flanks: Flanks, share: number, range: readonly [number, number]): Group {
   const form = specialForm(pitchMm, {
-    leadingFlankDeg: flanks.leadingDeg,
-    trailingFlankDeg: flanks.trailingDeg,
+    leadingDeg: flanks.leadingDeg,
+    trailingDeg: flanks.trailingDeg,
     depthMm: ODD_DEPTH * pitchMm,
   });
   const one = expectationOf(form, ANY_MM, pitchMm);
@@ -218,7 +212,7 @@ function oddGroup(
   };
 }
 /** Whoever chose such flanks chose quarters of a degree. */
-const asChosen = (f: { readonly leadingDeg: number; readonly trailingDeg: number }) => ({
+const asChosen = (f: Flanks) => ({
   leadingDeg: Math.round(f.leadingDeg * 4) / 4,
   trailingDeg: Math.round(f.trailingDeg * 4) / 4,
 });
@@ -265,7 +259,7 @@ function weighFree(
 }
 
 /** Flanks as read; what was not read is taken from the other or from 60 degrees, which most are. */
-function flanksFrom(all: readonly Weighed[]): { leadingDeg: number; trailingDeg: number } {
+function flanksFrom(all: readonly Weighed[]): Flanks {
   let leading: number | null = null;
   let trailing: number | null = null;
   const included: number[] = [];
@@ -283,7 +277,7 @@ function flanksFrom(all: readonly Weighed[]): { leadingDeg: number; trailingDeg:
   if (leading !== null && trailing !== null) return { leadingDeg: leading, trailingDeg: trailing };
   if (leading !== null) return { leadingDeg: leading, trailingDeg: Math.max(0, sum - leading) };
   if (trailing !== null) return { leadingDeg: Math.max(0, sum - trailing), trailingDeg: trailing };
-  return { leadingDeg: sum / 2, trailingDeg: sum / 2 };
+  return equalFlanks(sum);
 }
 
 function majorFrom(evidence: readonly Evidence[], part: Part, pitchMm: number): number {

@@ -1,3 +1,4 @@
+import { includedDeg } from '../form/flanks.ts';
 import { formAt, specialForm } from '../form/shape.ts';
 import { expectationOf } from '../reading/expectation.ts';
 import type { Rival } from './nextReading.ts';
@@ -13,11 +14,11 @@ export function rivalsOf(ranking: Ranking): Rival[] {
     starts: c.starts,
   }));
   if (!(s.majorMm > 0 && s.pitchMm > 0)) return rows;
-  const half = s.leadingDeg + s.trailingDeg;
+  const half = includedDeg(s);
   const form =
     s.leadingDeg === s.trailingDeg && half === 55
       ? formAt('whitworth55', s.pitchMm)
-      : specialForm(s.pitchMm, { leadingFlankDeg: s.leadingDeg, trailingFlankDeg: s.trailingDeg });
+      : specialForm(s.pitchMm, { leadingDeg: s.leadingDeg, trailingDeg: s.trailingDeg });
   return [
     ...rows,
     {

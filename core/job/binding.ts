@@ -1,7 +1,7 @@
+import { slopeOf } from '../form/flanks.ts';
 import { playOfClearanceMm } from '../fit/duty.ts';
 import type { SizeAnswer } from '../sizing/decide.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
-import { slopeOf } from '../form/sizes.ts';
 import { diagnose, type Diagnosis } from './binds.ts';
 import { threadOfJob } from './derive.ts';
 import type { EventOf } from './events.ts';

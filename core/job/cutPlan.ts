@@ -1,7 +1,8 @@
+import { isSquare, slopeOf } from '../form/flanks.ts';
 import { flanksUnderTool } from '../cutting/flanks.ts';
 import { planOf, toolOf, type Plan, type PlanRequest, type Stage } from '../cutting/plan.ts';
 import { stagesOf } from '../cutting/stages.ts';
-import { isSquare, type ToolOutline, slopeOfTool, tipBeyondPitchLineMm, type Tip } from '../cutting/tip.ts';
+import { type ToolOutline, tipBeyondPitchLineMm, type Tip } from '../cutting/tip.ts';
 import { externalDepthMm, nutRootFlatMm, rootFlatMm } from '../form/sizes.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
 import { bad, type Outcome } from '../quantity/outcome.ts';
@@ -64,7 +65,7 @@ export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | n
   if (surfaceMm === null && !inGroove) return null;
   const sign = external ? -1 : 1;
   const target =
-    surfaceMm !== null && isSquare({ ...flanks, tip })
+    surfaceMm !== null && isSquare(flanks)
       ? { depthMm: (sign * (fit.rootDiameterMm - surfaceMm)) / 2 }
       : { pitchDiameterMm: fit.pitchDiameterMm };
   const angled = feedsAtAngle(feed.infeed);
@@ -161,10 +162,10 @@ export function pitchDiameterNow(
   const tool = toolOf(q);
   if (metal.cuts === 0 || q.surfaceMm === null || isSquare(tool)) return null;
   const beyond = tipBeyondPitchLineMm(tool, q.pitchMm);
-  const radial = metal.depthMm - beyond + metal.sideMm / slopeOfTool(tool);
+  const radial = metal.depthMm - beyond + metal.sideMm / slopeOf(tool);
   return {
     value: q.surfaceMm + (q.member === 'external' ? -2 : 2) * radial,
-    uncertainty: 2 * Math.hypot(DIAL_UNCERTAINTY_MM, TIP_UNCERTAINTY_MM / slopeOfTool(tool)),
+    uncertainty: 2 * Math.hypot(DIAL_UNCERTAINTY_MM, TIP_UNCERTAINTY_MM / slopeOf(tool)),
   };
 }
 /** How well touching off and dial say the depth, and how well a ground tip's width is known, mm. Common practice, no source. */

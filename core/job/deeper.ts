@@ -1,4 +1,4 @@
-import { slopeOfTool } from '../cutting/tip.ts';
+import { slopeOf } from '../form/flanks.ts';
 import { toolOf } from '../cutting/plan.ts';
 import type { Next, Why } from '../sizing/decide.ts';
 import { testsSinceCut } from './card.ts';
@@ -103,7 +103,7 @@ function byLast(job: Job, shop: Shop, metal: Metal, last: SizeTest): DeeperAnswe
       return { code: 'fits', byMm: 0 };
     case 'shakes': {
       const q = planRequest(job, shop, metal);
-      const slope = q ? slopeOfTool(toolOf(q)) : 0;
+      const slope = q ? slopeOf(toolOf(q)) : 0;
       return last.shakeMm !== null && slope > 0
         ? { code: 'past', byMm: last.shakeMm / slope }
         : { code: 'past', byMm: 0 };

@@ -1,3 +1,4 @@
+import { isSquare } from '../form/flanks.ts';
 import {
   drunkennessMm,
   engagedFlanks,
@@ -79,7 +80,7 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
   const events = standingOfPart(job).filter((e): e is EventOf<'formRead'> => e.kind === 'formRead');
   const last = (what: FormReading): EventOf<'formRead'> | null => events.findLast((e) => e.what === what) ?? null;
   const span = leadPitches(pitchMm) * pitchMm;
-  const tip = form.leadingFlankDeg + form.trailingFlankDeg === 0 ? null : toolViewOf(job);
+  const tip = isSquare(form) ? null : toolViewOf(job);
   const rootFlat = tip?.ok ? tip.value.tipFlatMm : null;
   const crest = crestFlatMm(form, pitchMm);
   const about = (x: number): FormRow['right'] => ({ least: Math.max(0, x - LOOSE_MM), most: x + LOOSE_MM });
@@ -90,8 +91,8 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
       }
     : about(fit.startDiameterMm);
   const rights: readonly (readonly [FormRow['what'], FormRow['right']])[] = [
-    ['leadingFlank', { least: form.leadingFlankDeg - FLANK_DEG, most: form.leadingFlankDeg + FLANK_DEG }],
-    ['trailingFlank', { least: form.trailingFlankDeg - FLANK_DEG, most: form.trailingFlankDeg + FLANK_DEG }],
+    ['leadingFlank', { least: form.leadingDeg - FLANK_DEG, most: form.leadingDeg + FLANK_DEG }],
+    ['trailingFlank', { least: form.trailingDeg - FLANK_DEG, most: form.trailingDeg + FLANK_DEG }],
     [nut ? 'minorDiameter' : 'majorDiameter', startRight],
     [nut ? 'majorDiameter' : 'minorDiameter', about(fit.rootDiameterMm)],
     ['rootFlat', rootFlat ? { least: rootFlat.least, most: rootFlat.most } : null],
@@ -122,8 +123,8 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
     return read ? read.value - is : 0;
   };
   const errors: FormErrors = {
-    leadingDeg: off('leadingFlank', form.leadingFlankDeg),
-    trailingDeg: off('trailingFlank', form.trailingFlankDeg),
+    leadingDeg: off('leadingFlank', form.leadingDeg),
+    trailingDeg: off('trailingFlank', form.trailingDeg),
     leadPerMm: lead?.perMm ?? 0,
     roundMm: drunkMm ?? 0,
   };

@@ -1,3 +1,4 @@
+import { slopeBetween } from '../form/flanks.ts';
 import { kindOf } from '../reading/kinds.ts';
 import type { Evidence, Quantity } from '../evidence/evidence.ts';
 import { formAt, FORM_IDS } from '../form/shape.ts';
@@ -254,7 +255,7 @@ const CLEAR_OF_DEG = 1.5;
 function notThese(range: HiddenFlank, flank: 'leading' | 'trailing'): PictureReading[] {
   const all = FORM_IDS.flatMap((id) => {
     const f = formAt(id, 1);
-    return [f.leadingFlankDeg, f.trailingFlankDeg];
+    return [f.leadingDeg, f.trailingDeg];
   });
   const out = [...new Set(all)].filter((x) => x > range.toDeg + CLEAR_OF_DEG).sort((x, y) => x - y)[0];
   return out === undefined ? [] : [one('template', out, 1, { leaf: 'no', flank })];
@@ -267,7 +268,7 @@ function pitchDiameterPx(read: ProfileRead): Told | null {
   const { ridge } = ends;
   const wide = widthOver(ridge.crest, ridge.leftDeg, ridge.rightDeg);
   const at = (slope: number): number => 2 * (ridge.outer - (ridge.pitch / 2 - wide) / slope);
-  const slope = tanDeg(ridge.leftDeg) + tanDeg(ridge.rightDeg);
+  const slope = slopeBetween(ridge.leftDeg, ridge.rightDeg);
   if (!(slope > 0.02)) return null;
   // what the hidden flanks leave open, as of an even chance over it
   const open = [hidden.left, hidden.right].reduce((s, h) => s + (h ? tanDeg(h.toDeg) - tanDeg(h.fromDeg) : 0), 0);
@@ -287,7 +288,7 @@ function wearRows(read: ProfileRead, asked: PictureAsked): PictureRow[] {
   const own = pitchDiameterPx(read);
   if (!scale || !ends || wear.length === 0) return [];
   const place = alongPart(read, asked);
-  const slope = tanDeg(ends.ridge.leftDeg) + tanDeg(ends.ridge.rightDeg);
+  const slope = slopeBetween(ends.ridge.leftDeg, ends.ridge.rightDeg);
   const leadingSide = asked.freeEnd === 'right' ? 'right' : 'left';
   const uncertainty = (own?.uncertainty ?? hypot(read.diameterUncertaintyPx, 0.3)) / scale.value;
   const [seenFrom, seenTo] = read.seen?.alongPx ?? [0, 0];

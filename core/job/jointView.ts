@@ -1,4 +1,4 @@
-import { slopeOf } from '../form/sizes.ts';
+import { slopeOf } from '../form/flanks.ts';
 import { jointOf, oldLeadOf, type Joint, type OldLead } from '../pickup/joint.ts';
 import { numberOf } from '../quantity/rational.ts';
 import { plain, type Step } from '../quantity/working.ts';

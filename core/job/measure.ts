@@ -1,3 +1,4 @@
+import { isSquare } from '../form/flanks.ts';
 import { betweenBallsExact, betweenBallsMm, nutGrooveOf, pitchDiameterBetween } from '../gauging/balls.ts';
 import { budgetOf, totalMm, type Known, type Unsure } from '../gauging/budget.ts';
 import { exactBeyondTextbookMm, pitchDiameterExact } from '../gauging/exactWires.ts';
@@ -134,7 +135,7 @@ const EXACT_WORTH_MM = 0.001;
 const exactAnswers = new Map<string, number>();
 const ANSWERS_KEPT = 256;
 function kept(what: string, groove: Groove, mm: number, wireMm: number, answer: () => number): number {
-  const key = `${what} ${groove.leadingHalfAngleDeg} ${groove.trailingHalfAngleDeg} ${groove.pitchMm} ${groove.starts} ${mm} ${wireMm}`;
+  const key = `${what} ${groove.leadingDeg} ${groove.trailingDeg} ${groove.pitchMm} ${groove.starts} ${mm} ${wireMm}`;
   const known = exactAnswers.get(key);
   if (known !== undefined) return known;
   const found = answer();
@@ -202,7 +203,7 @@ export function measurePlan(job: Job, shop: Shop): MeasurePlan | null {
   const plan = fitOfJob(job);
   if (!thread || !plan) return null;
   const form = threadFormOf(thread);
-  if (form.leadingFlankDeg + form.trailingFlankDeg === 0) return null;
+  if (isSquare(form)) return null;
   const nut = plan.make === 'internal';
   const groove = (nut ? nutGrooveOf : grooveOf)(form, pitchMmOf(thread), thread.starts);
   const way = (nut ? inNut : overScrew)(groove);

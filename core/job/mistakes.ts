@@ -30,7 +30,7 @@ export function mistakeOf(job: Job, m: Mistake): MistakeView | null {
   const { leadingDeg, trailingDeg } = own.tool;
   switch (m.kind) {
     case 'square':
-      return { kind: 'square', ...offSquare(leadingDeg, trailingDeg, m.byDeg, fit.depthMm) };
+      return { kind: 'square', ...offSquare(own.tool, m.byDeg, fit.depthMm) };
     case 'height': {
       const radius = fit.startDiameterMm / 2;
       if (Math.abs(m.byMm) >= radius - (fit.make === 'external' ? fit.depthMm : 0)) return null;

@@ -1,3 +1,4 @@
+import { isSquare } from '../form/flanks.ts';
 import { grooveOf, pitchDiameterFromWiresMm } from '../gauging/wires.ts';
 import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
 import { otherMember, readingsOn } from './made.ts';
@@ -25,7 +26,7 @@ export function placesOn(job: Job, thread: ThreadSpec, member: Member): Place[] 
   });
   const direct = readingsOn(job, member, 'pitchDiameter').map((r) => at(r, r.value));
   const form = threadFormOf(thread);
-  if (member === 'internal' || form.leadingFlankDeg + form.trailingFlankDeg === 0) return direct;
+  if (member === 'internal' || isSquare(form)) return direct;
   const groove = grooveOf(form, pitchMmOf(thread), thread.starts);
   const over = readingsOn(job, member, 'overWires').flatMap((r) =>
     r.span ? [at(r, pitchDiameterFromWiresMm(groove, r.value, r.span.mm, 'textbook'))] : [],

@@ -212,6 +212,6 @@ const aimOf = (b: Bench): number => {
   const limits = limitsOf(thread, '2G', null);
   if (!limits.ok) throw new Error('no limits');
   const { min, max } = limits.value.external?.pitch ?? { min: null, max: null };
-  expect(threadFormOf(thread).leadingFlankDeg).toBe(14.5);
+  expect(threadFormOf(thread).leadingDeg).toBe(14.5);
   return ((min ?? 0) + (max ?? 0)) / 2;
 };

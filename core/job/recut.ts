@@ -1,5 +1,6 @@
+import { isSquare } from '../form/flanks.ts';
 import { planOf, toolOf, type PlanRequest } from '../cutting/plan.ts';
-import { isSquare, tipBeyondPitchLineMm } from '../cutting/tip.ts';
+import { tipBeyondPitchLineMm } from '../cutting/tip.ts';
 import { cleanUp, type Cleaned } from '../fit/clean.ts';
 import { crestFlatMm } from '../form/sizes.ts';
 import { tanDeg } from '../quantity/units.ts';
@@ -23,8 +24,8 @@ export function cleaning(job: Job): Cleaned | null {
   const { form } = fit;
   return cleanUp(clean, {
     make: job.intake.make,
-    leadingFlankDeg: form.leadingFlankDeg,
-    trailingFlankDeg: form.trailingFlankDeg,
+    leadingDeg: form.leadingDeg,
+    trailingDeg: form.trailingDeg,
     crestFlatMm: crestFlatMm(form, pitchMmOf(thread)),
     finishedMm: fit.startDiameterMm,
     onePassMm: job.cut.firstMaxMm ?? USUAL_PASS_MM,

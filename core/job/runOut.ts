@@ -1,4 +1,4 @@
-import { slopeOfTool } from '../cutting/tip.ts';
+import { slopeOf } from '../form/flanks.ts';
 import { toolOfJob } from './cutPlan.ts';
 import { standingOfPart } from './metal.ts';
 import type { EventOf } from './events.ts';
@@ -24,6 +24,6 @@ export function runOutOf(job: Job): RunOutView {
     readings,
     best: readings.reduce<EventOf<'runOutRead'> | null>((a, r) => (a === null || r.fullMm < a.fullMm ? r : a), null),
     eccentricMm,
-    crestVariesMm: eccentricMm === null || !own ? null : slopeOfTool(own.tool) * eccentricMm,
+    crestVariesMm: eccentricMm === null || !own ? null : slopeOf(own.tool) * eccentricMm,
   };
 }

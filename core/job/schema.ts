@@ -36,8 +36,8 @@ export { DEPTH_RULES, HOLDINGS, RESTS };
 
 const SpecialSchema = Type.Object(
   {
-    leadingFlankDeg: angle,
-    trailingFlankDeg: angle,
+    leadingDeg: angle,
+    trailingDeg: angle,
     depthMm: Type.Optional(positive),
     crestFlatMm: Type.Optional(Type.Number({ minimum: 0, maximum: 1000 })),
     rootFlatMm: Type.Optional(Type.Number({ minimum: 0, maximum: 1000 })),

@@ -17,7 +17,7 @@ export interface MachineSetting {
 
 /** The settings of this job: an angled slide only where the cut is fed along it, and neither slide nor dials at a control. */
 export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec, kind: LatheKind | null): MachineSetting[] {
-  const { leadingFlankDeg, trailingFlankDeg } = threadFormOf(thread);
+  const { leadingDeg, trailingDeg } = threadFormOf(thread);
   const { setup } = job;
   const of = (code: SettingCode, value: MachineSetting['value'] = null): MachineSetting => ({
     code,
@@ -26,7 +26,7 @@ export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec, kind: 
   });
   return [
     of('true'),
-    of('ground', { deg: leadingFlankDeg + trailingFlankDeg }),
+    of('ground', { deg: leadingDeg + trailingDeg }),
     of('height'),
     ...(kind !== 'control' && feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),
     of('square'),

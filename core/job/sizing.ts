@@ -1,3 +1,4 @@
+import { isSquare } from '../form/flanks.ts';
 import { clearanceOfPlayMm, dutyOf, playOfClearanceMm } from '../fit/duty.ts';
 import { totalMm } from '../gauging/budget.ts';
 import {
@@ -12,7 +13,6 @@ import {
   type SizeTarget,
 } from '../sizing/decide.ts';
 import { feelMm, type Bounds, type SizeEvent } from '../sizing/model.ts';
-import { isSquare } from '../cutting/tip.ts';
 import { toolOf } from '../cutting/plan.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
 import { cosDeg } from '../quantity/units.ts';
@@ -62,7 +62,7 @@ export function rightBy(job: Job, shop: Shop): RightBy | null {
   if (by === 'limits') return { by, minMm: pitch.min, maxMm: pitch.max, of: pitch.ofClass ? 'class' : 'aim' };
   const { clearance } = job.prove;
   if (clearance) return { by, leastMm: clearance.leastMm, mostMm: clearance.mostMm, of: 'typed' };
-  if (job.fit.duty !== null && fit.form.leadingFlankDeg + fit.form.trailingFlankDeg > 0) {
+  if (job.fit.duty !== null && !isSquare(fit.form)) {
     const { least, most, on } = dutyOf(job.fit.duty);
     const mm = (x: number): number => (on === 'play' ? clearanceOfPlayMm(fit.form, x) : x);
     return { by, leastMm: mm(least), mostMm: mm(most), of: 'duty' };

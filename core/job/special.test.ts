@@ -84,8 +84,8 @@ describe('a special as a thread to make', () => {
     expect(ranking.special.probability).toBeGreaterThan(0.9);
     const thread = specialOf(ranking, job);
     expect(thread.special).toEqual({
-      leadingFlankDeg: 12,
-      trailingFlankDeg: 38,
+      leadingDeg: 12,
+      trailingDeg: 38,
       depthMm: 2.31,
       crestFlatMm: 0.9,
       rootRadiusMm: 0.4,
@@ -123,18 +123,18 @@ describe('a special as a thread to make', () => {
         ['depth', 5.2],
       ]);
     const form = (job: Job) => threadFormOf(specialOf(rankingOf(job), job));
-    expect(form(press(0, 45))).toMatchObject({ leadingFlankDeg: 0, trailingFlankDeg: 45 });
-    expect(form(press(45, 0))).toMatchObject({ leadingFlankDeg: 45, trailingFlankDeg: 0 });
+    expect(form(press(0, 45))).toMatchObject({ leadingDeg: 0, trailingDeg: 45 });
+    expect(form(press(45, 0))).toMatchObject({ leadingDeg: 45, trailingDeg: 0 });
     // and of a published form: the table's own way round, or the other
     const saw = parseDesignation('S 40x7');
     if (!saw.ok) throw new Error(saw.problem.code);
     const own = threadFormOf(saw.value.thread);
-    const turned = oriented(saw.value.thread, press(own.trailingFlankDeg, own.leadingFlankDeg));
+    const turned = oriented(saw.value.thread, press(own.trailingDeg, own.leadingDeg));
     expect(threadFormOf(turned)).toMatchObject({
-      leadingFlankDeg: own.trailingFlankDeg,
-      trailingFlankDeg: own.leadingFlankDeg,
+      leadingDeg: own.trailingDeg,
+      trailingDeg: own.leadingDeg,
     });
-    expect(oriented(saw.value.thread, press(own.leadingFlankDeg, own.trailingFlankDeg))).toBe(saw.value.thread);
+    expect(oriented(saw.value.thread, press(own.leadingDeg, own.trailingDeg))).toBe(saw.value.thread);
   });
   test('without a depth, the depth is half of what lies between crest and root', () => {
     const job = jobWith([

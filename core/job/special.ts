@@ -1,3 +1,4 @@
+import { mirrored, type Flanks } from '../form/flanks.ts';
 import type { Ranking } from '../identify/rank.ts';
 import { INCH_MM, exact, rationalFromNumber, type Rational } from '../quantity/rational.ts';
 import type { SpecialForm } from '../form/shape.ts';
@@ -63,9 +64,9 @@ export const lackingToCopy = (job: Job): readonly Quantity[] =>
   TO_COPY.filter(({ ask, or }) => ![ask, ...or].some((q) => leastWorn(job, q) !== null)).map((l) => l.ask);
 
 /** Both flanks by what they face, as read: leading faces the free end. Null where they were not both read. */
-function flanksRead(job: Job): readonly [number, number] | null {
+function flanksRead(job: Job): Flanks | null {
   const [leading, trailing] = [leastWorn(job, 'leadingFlank'), leastWorn(job, 'trailingFlank')];
-  return leading && trailing ? [leading.value, trailing.value] : null;
+  return leading && trailing ? { leadingDeg: leading.value, trailingDeg: trailing.value } : null;
 }
 
 /**
@@ -80,11 +81,11 @@ export function specialOf(ranking: Ranking, job: Job): ThreadSpec {
   const read = flanksRead(job);
   // like flanks of a usual form are its own; unlike ones are which faces what
   const flanks =
-    read && read[0] !== read[1]
+    read && read.leadingDeg !== read.trailingDeg
       ? read
       : s.leadingDeg === s.trailingDeg
         ? deg(2 * s.leadingDeg)
-        : ([deg(s.leadingDeg), deg(s.trailingDeg)] as const);
+        : { leadingDeg: deg(s.leadingDeg), trailingDeg: deg(s.trailingDeg) };
   const given = {
     // a picture is no surer than hundredths, and nobody chose a unit for it
     majorMm: major
@@ -126,9 +127,9 @@ export function oriented(thread: ThreadSpec, job: Job): ThreadSpec {
   const read = flanksRead(job);
   if (thread.form === 'special' || !read) return thread;
   const form = threadFormOf(thread);
-  const own = Math.abs(read[0] - form.leadingFlankDeg) + Math.abs(read[1] - form.trailingFlankDeg);
-  const other = Math.abs(read[1] - form.leadingFlankDeg) + Math.abs(read[0] - form.trailingFlankDeg);
-  return other < own ? { ...thread, flipped: true } : thread;
+  const off = (f: Flanks): number =>
+    Math.abs(read.leadingDeg - f.leadingDeg) + Math.abs(read.trailingDeg - f.trailingDeg);
+  return off(mirrored(form)) < off(form) ? { ...thread, flipped: true } : thread;
 }
 
 /** The likeliest thread: a published row, or the special when that is likelier. */
@@ -145,8 +146,8 @@ export interface Dimensions {
   readonly crestFlatMm?: number | null;
   readonly rootFlatMm?: number | null;
   readonly rootRadiusMm?: number | null;
-  readonly leadingFlankDeg?: number;
-  readonly trailingFlankDeg?: number;
+  readonly leadingDeg?: number;
+  readonly trailingDeg?: number;
   readonly taper?: number | null;
 }
 
@@ -157,8 +158,8 @@ export function withDimensions(thread: ThreadSpec, d: Dimensions): Outcome<Threa
   const next: ThreadSpec = majorMm === undefined ? thread : { ...thread, majorMm };
   if (Object.keys(own).length === 0) return good(next);
   const merged: Record<string, number | null> = {
-    leadingFlankDeg: form.leadingFlankDeg,
-    trailingFlankDeg: form.trailingFlankDeg,
+    leadingDeg: form.leadingDeg,
+    trailingDeg: form.trailingDeg,
     ...thread.special,
     ...own,
   };

@@ -1,3 +1,4 @@
+import { includedDeg } from '../form/flanks.ts';
 import { teethToNextStart, threadsToNextStart } from '../cutting/starts.ts';
 import { dialReading, type DialReading } from '../lathe/dials.ts';
 import { isGeared } from '../lathe/schema.ts';
@@ -42,7 +43,7 @@ export function startMovesOf(job: Job, shop: Shop): StartMoves | null {
     to: Math.min(thread.starts, metal.start + 1),
     starts: thread.starts,
     stepMm,
-    halfDeg: (form.leadingFlankDeg + form.trailingFlankDeg) / 2,
+    halfDeg: includedDeg(form) / 2,
   };
   const deg = 360 / thread.starts;
   if (!lathe) return { ...shared, moves: [{ way: 'degrees', deg }] };

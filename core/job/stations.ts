@@ -14,6 +14,6 @@ export const STATIONS = [
 export type StationId = (typeof STATIONS)[number];
 
 /** Raised with every change of shape; core/formats/upgrade.ts holds the steps from the older ones. */
-export const JOB_VERSION = 9;
+export const JOB_VERSION = 10;
 export const SHOP_VERSION = 8;
 export const BACKUP_VERSION = 3;

@@ -47,8 +47,8 @@ export function toolViewOf(job: Job): Outcome<ToolView> | null {
     : [fit.rootDiameterMm, fit.startDiameterMm];
   if (!(majorMm > minorMm)) return bad('aim', 'diameters-out-of-order', { leastMm: minorMm, mostMm: majorMm });
   const sheet = toolSheet({
-    leadingHalfAngleDeg: own.tool.leadingDeg,
-    trailingHalfAngleDeg: own.tool.trailingDeg,
+    leadingDeg: own.tool.leadingDeg,
+    trailingDeg: own.tool.trailingDeg,
     leadMm: leadMmOf(thread),
     starts: thread.starts,
     member: fit.make,

@@ -1,3 +1,4 @@
+import { equalFlanks } from '../form/flanks.ts';
 import { describe, expect, test } from '@jest/globals';
 import { calculate } from '../../app/testing/calculate.ts';
 import { demo, m30, named, TRAIN_2MM, type Bench } from '../../app/testing/bench.ts';
@@ -21,8 +22,8 @@ const adds = (steps: readonly Step[]): void => {
 
 describe('every working that a station shows gives its own result', () => {
   test('what a lead error does', () => {
-    adds(effectSteps(213, 38, [27.5, 27.5]));
-    adds(effectSteps(-1000, 20, [3, 30]));
+    adds(effectSteps(213, 38, equalFlanks(55)));
+    adds(effectSteps(-1000, 20, { leadingDeg: 3, trailingDeg: 30 }));
   });
   test('the time to react; a speed is a speed', () => {
     const b = demo('demo-sluice');

@@ -1,7 +1,7 @@
+import { slopeOf } from '../form/flanks.ts';
 import { sideCutFor, worthOf, type SideCutFor, type WorthAnswer } from '../fit/worth.ts';
 import { playOfClearanceMm } from '../fit/duty.ts';
 import { placesOn } from './places.ts';
-import { slopeOf } from '../form/sizes.ts';
 import { leadMmOf, threadFormOf } from '../standards/thread.ts';
 import { threadOfJob } from './derive.ts';
 import { otherMember } from './made.ts';

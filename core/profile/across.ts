@@ -1,4 +1,5 @@
-import { cosDeg, sinDeg, tanDeg } from '../quantity/units.ts';
+import { slopeBetween } from '../form/flanks.ts';
+import { cosDeg, sinDeg } from '../quantity/units.ts';
 import type { Grey } from './grey.ts';
 import type { Edge, Folded } from './teeth.ts';
 
@@ -65,7 +66,7 @@ export function widthsAlike(
   left: { readonly apparentDeg: number },
   right: { readonly apparentDeg: number },
 ): number | null {
-  const slope = tanDeg(left.apparentDeg) + tanDeg(right.apparentDeg);
+  const slope = slopeBetween(left.apparentDeg, right.apparentDeg);
   if (!(slope > 0.02)) return null;
   const wide = edges.reduce((s, e) => s + e.fold.widePx, 0) / edges.length;
   return middlePx + (2 * (wide - pitchPx / 2)) / slope;

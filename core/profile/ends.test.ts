@@ -118,12 +118,12 @@ describe('forms laid over: the one that it is lies closest, the one it might be 
     expect((next?.residual ?? Infinity) / (r.forms[0]?.residual ?? NaN)).toBeGreaterThan(1.5);
   });
   test('saw-tooth and buttress the other way round are told by the side of their flanks', () => {
-    const mirrored = { ...formAt('buttress45-7', 5), leadingFlankDeg: 7, trailingFlankDeg: 45 };
+    const mirrored = { ...formAt('buttress45-7', 5), leadingDeg: 7, trailingDeg: 45 };
     const [first] = look(mirrored, 5, 30).forms;
     expect(first).toMatchObject({ form: 'buttress45-7', flipped: true });
   });
   test('a maker’s own is none of them', () => {
-    const own = specialForm(5, { leadingFlankDeg: 22, trailingFlankDeg: 22, depthMm: 2.2, crestFlatMm: 1.6 });
+    const own = specialForm(5, { leadingDeg: 22, trailingDeg: 22, depthMm: 2.2, crestFlatMm: 1.6 });
     const r = look(own, 5, 30);
     expect(r.forms[0]?.residual ?? NaN).toBeGreaterThan(5 * (r.ends?.residual ?? NaN));
   });

@@ -1,3 +1,4 @@
+import { slopeBetween } from '../form/flanks.ts';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { laidOn, rms, sectionBy, shadowOf, type Points, type Section } from './shadow.ts';
 
@@ -101,7 +102,7 @@ export function endsOf(
     readonly sigma: number;
   },
 ): EndsRead {
-  const slope = tanDeg(p.leftDeg) + tanDeg(p.rightDeg);
+  const slope = slopeBetween(p.leftDeg, p.rightDeg);
   const fits = KINDS.flatMap((crest) => KINDS.map((root) => fitted(points, p, slope, crest, root)));
   const best = (end: 'crest' | 'root', kind: Kind): number =>
     fits.reduce((m, f) => (f.kinds[end] === kind ? min(m, f.judged[end]) : m), Infinity);

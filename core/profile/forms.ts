@@ -61,7 +61,7 @@ export function formsLaid(
   const pitchMm = pitchDrawn(p.pitchMm);
   const near = FORM_IDS.flatMap((id) => {
     const form = formAt(id, pitchMm);
-    const [l, t] = [form.leadingFlankDeg, form.trailingFlankDeg];
+    const [l, t] = [form.leadingDeg, form.trailingDeg];
     const far = (left: number, right: number): number => max(abs(left - p.leftDeg), abs(right - p.rightDeg));
     return l === t
       ? [{ id, flipped: false, far: far(l, t) }]

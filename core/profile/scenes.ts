@@ -40,7 +40,7 @@ const LAID: Readonly<Record<Scene, () => Laid>> = {
   }),
   special: () => ({
     solid: solidOf(
-      specialForm(4.5, { leadingFlankDeg: 20, trailingFlankDeg: 20, depthMm: 2.3, crestFlatMm: 1.4, rootFlatMm: 1.42 }),
+      specialForm(4.5, { leadingDeg: 20, trailingDeg: 20, depthMm: 2.3, crestFlatMm: 1.4, rootFlatMm: 1.42 }),
       { majorMm: 31.2, pitchMm: 4.5 },
     ),
     acrossMm: 70,

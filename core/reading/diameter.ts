@@ -1,3 +1,4 @@
+import { includedDeg } from '../form/flanks.ts';
 import { DEFAULT_SIGMA, type Part } from '../evidence/evidence.ts';
 import type { Expectation } from '../reading/expectation.ts';
 import { normalPdf, shortfallDensity } from './density.ts';
@@ -168,7 +169,7 @@ export const minorDiameter: ReadingKind<'minorDiameter'> = {
         p,
       );
       const largest = h.majorMm - DRILLED.leastOfThread * (h.majorMm - h.minorInternalMm);
-      const drilled = h.leadingDeg + h.trailingDeg < DRILLED.motionBelowDeg ? DRILLED.motion : DRILLED.fastening;
+      const drilled = includedDeg(h) < DRILLED.motionBelowDeg ? DRILLED.motion : DRILLED.fastening;
       return (1 - drilled) * toSize + drilled * anywhere(e.valueMm, h.minorExternalMm, largest, sigma, p);
     }
     const spread = Math.hypot(sigma, ROOT.spread * p + ROOT.spreadMm);

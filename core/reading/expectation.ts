@@ -1,9 +1,10 @@
+import { slopeOf, type Flanks } from '../form/flanks.ts';
 import type { Part } from '../evidence/evidence.ts';
-import { basicSizes, slopeOf } from '../form/sizes.ts';
+import { basicSizes } from '../form/sizes.ts';
 import type { Edge, ThreadForm } from '../form/shape.ts';
 
 /** What a thread would measure if it were new: the numbers that evidence is compared with. Lengths mm. */
-export interface Expectation {
+export interface Expectation extends Flanks {
   readonly majorMm: number;
   readonly pitchMm: number;
   readonly pitchDiameterMm: number;
@@ -11,8 +12,6 @@ export interface Expectation {
   readonly minorInternalMm: number;
   readonly depthExternalMm: number;
   readonly depthInternalMm: number;
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
   readonly taper: number;
   /** How much a diameter may differ along a taper, mm; diameters above are those of its large end. 0 when parallel. */
   readonly alongTaperMm: number;
@@ -38,8 +37,8 @@ export function expectationOf(form: ThreadForm, majorMm: number, pitchMm: number
     minorInternalMm: s.minorInternalMm,
     depthExternalMm: (s.majorMm - s.minorExternalMm) / 2,
     depthInternalMm: (s.majorInternalMm - s.minorInternalMm) / 2,
-    leadingDeg: form.leadingFlankDeg,
-    trailingDeg: form.trailingFlankDeg,
+    leadingDeg: form.leadingDeg,
+    trailingDeg: form.trailingDeg,
     taper: form.taper,
     alongTaperMm: 0,
     edges: { external: edgesOf(form, pitchMm, 'external'), internal: edgesOf(form, pitchMm, 'internal') },

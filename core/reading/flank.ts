@@ -1,3 +1,4 @@
+import { includedDeg } from '../form/flanks.ts';
 import { DEFAULT_SIGMA } from '../evidence/evidence.ts';
 import type { Expectation } from '../reading/expectation.ts';
 import { parseAngle } from '../quantity/angle.ts';
@@ -10,7 +11,6 @@ const angle = (text: string, most: number): Outcome<Entry> => {
   const read = parseAngle(text, 'value', most);
   return read.ok ? good(plain(read.value.deg)) : read;
 };
-const included = (h: Expectation): number => h.leadingDeg + h.trailingDeg;
 const sigmaOf = (e: { readonly uncertaintyDeg?: number }): number => e.uncertaintyDeg ?? DEFAULT_SIGMA.angleDeg;
 /** How likely an angle is read so far off: by eye, or by all teeth together. */
 const readOff = (e: { readonly uncertaintyDeg?: number; readonly byAllTeeth?: true }, offDeg: number): number =>
@@ -30,12 +30,12 @@ export const flankAngle: ReadingKind<'flankAngle'> = {
     ...uncertainty('uncertaintyDeg', r),
     ...allTeeth(r),
   }),
-  nominal: included,
-  density: (e, h) => readOff(e, e.valueDeg - included(h)),
+  nominal: includedDeg,
+  density: (e, h) => readOff(e, e.valueDeg - includedDeg(h)),
   free: () => 1 / 90,
-  ideals: (e, h) => [{ ...e, valueDeg: included(h) }],
-  reason: (e, h) => ({ kind: 'angle', readDeg: e.valueDeg, expectedDeg: included(h) }),
-  likely: (h, _, __, sigma) => ({ mean: included(h), sigma }),
+  ideals: (e, h) => [{ ...e, valueDeg: includedDeg(h) }],
+  reason: (e, h) => ({ kind: 'angle', readDeg: e.valueDeg, expectedDeg: includedDeg(h) }),
+  likely: (h, _, __, sigma) => ({ mean: includedDeg(h), sigma }),
 };
 
 /** Which flank leads depends on which way round the part was held, and on its use: either may be meant. */
@@ -64,10 +64,10 @@ export const trailingFlank = flank('trailingFlank');
 /** How far a template is off this form, degrees, held to the whole of it or to the flank meant. */
 const mismatches = (e: EvidenceOf<'template'>, h: Expectation): readonly number[] =>
   e.flank === undefined
-    ? [Math.abs(e.angleDeg - included(h))]
+    ? [Math.abs(e.angleDeg - includedDeg(h))]
     : [Math.abs(e.angleDeg - h.leadingDeg), Math.abs(e.angleDeg - h.trailingDeg)];
 const ownAngle = (flankOf: Flank | undefined, h: Expectation): number =>
-  flankOf === undefined ? included(h) : flankOf === 'leading' ? h.leadingDeg : h.trailingDeg;
+  flankOf === undefined ? includedDeg(h) : flankOf === 'leading' ? h.leadingDeg : h.trailingDeg;
 
 /** A template or leaf of a form, held to the groove: it fits, nearly, or not. */
 export const template: ReadingKind<'template'> = {
@@ -85,7 +85,7 @@ export const template: ReadingKind<'template'> = {
       fit: r.leaf,
       ...(r.flank ? { flank: r.flank } : {}),
     },
-  nominal: included,
+  nominal: includedDeg,
   density: (e, h) => {
     const off = mismatches(e, h);
     return off.reduce((sum, m) => sum + verdictProbability(e.fit, m, TEMPLATE), 0) / off.length;

@@ -1,3 +1,4 @@
+import { equalFlanks, includedDeg, type Flanks } from '../form/flanks.ts';
 import { DEFAULT_SIGMA } from '../evidence/evidence.ts';
 import { flatOverWiresMm, leadOverWiresMm } from '../form/overWires.ts';
 import type { Expectation } from '../reading/expectation.ts';
@@ -10,7 +11,7 @@ import { BLUNDER_PER_MM, pitchToleranceMm, shortfall, sigmaOfLength, withBlunder
 import { diameterSlip, type Known } from './slips.ts';
 
 /** Between square flanks a wire drops to the root: nothing over it says anything of the pitch diameter. */
-const noWireRests = (h: Pick<Expectation, 'leadingDeg' | 'trailingDeg'>): boolean => h.leadingDeg + h.trailingDeg < 1;
+const noWireRests = (h: Flanks): boolean => includedDeg(h) < 1;
 
 /**
  * M less d2 of a candidate, with the textbook term for the lead angle: what that leaves out stays below the tolerance that
@@ -30,7 +31,7 @@ function expectedOverWires(known: Known, wireMm: number): number | null {
   if (!(half > SQUARE_BELOW_DEG)) return null;
   // P/2 deep to the pitch line twice over for the steep forms, 0.65 P for the usual ones
   const pitchDiameter = known.majorMm - (half < STEEP_BELOW_DEG ? 0.5 : 0.65) * known.pitchMm;
-  return pitchDiameter + flatOverWiresMm({ leadingDeg: half, trailingDeg: half }, known.pitchMm, wireMm);
+  return pitchDiameter + flatOverWiresMm(equalFlanks(2 * half), known.pitchMm, wireMm);
 }
 
 export const overWires: ReadingKind<'overWires'> = {

@@ -1,3 +1,4 @@
+import { includedDeg } from '../form/flanks.ts';
 import { outline } from '../form/outline.ts';
 import type { ThreadForm } from '../form/shape.ts';
 import { sinDeg } from '../quantity/units.ts';
@@ -47,8 +48,7 @@ export interface ChartLines {
 /** Width of a drawn line, mm; a band narrower than two of them cannot be seen. Common practice, no source. */
 const LINE_MM = 0.25;
 /** The tolerance as it shows square to a flank, mm: half the diameter's times sin of the half-angle. */
-export const bandMm = (c: Chart): number =>
-  ((c.maxMm - c.minMm) / 2) * sinDeg((c.form.leadingFlankDeg + c.form.trailingFlankDeg) / 2);
+export const bandMm = (c: Chart): number => ((c.maxMm - c.minMm) / 2) * sinDeg(includedDeg(c.form) / 2);
 /** The least magnification at which the band is two lines wide; null: there is no band. */
 export const leastScale = (c: Chart): number | null => (bandMm(c) > 0 ? (2 * LINE_MM) / bandMm(c) : null);
 

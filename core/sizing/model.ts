@@ -1,5 +1,6 @@
+import { isSquare, slopeOf, type Flanks } from '../form/flanks.ts';
 import type { Tip } from '../cutting/tip.ts';
-import { isSquare, slopeOfTool, tipBeyondPitchLineMm } from '../cutting/tip.ts';
+import { tipBeyondPitchLineMm } from '../cutting/tip.ts';
 import { normalCdf as cumulativeNormal } from '../reading/density.ts';
 import { dice, type Dice } from './random.ts';
 
@@ -39,11 +40,9 @@ export type SizeEvent =
       readonly lengthMm: number | null;
     };
 
-export interface SizeModel {
+export interface SizeModel extends Flanks {
   readonly member: 'external' | 'internal';
   readonly pitchMm: number;
-  readonly leadingDeg: number;
-  readonly trailingDeg: number;
   readonly surfaceMm: number;
   readonly tip: Tip;
   readonly dialUncertaintyMm: number;
@@ -109,7 +108,7 @@ const scaleOf = (m: SizeModel, tip: Tip) => {
   return {
     x: (depth: number): number => zero - 2 * (depth - beyond),
     depth: (x: number): number => (zero - x) / 2 + beyond,
-    slope: slopeOfTool(tool),
+    slope: slopeOf(tool),
   };
 };
 

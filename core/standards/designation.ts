@@ -315,7 +315,7 @@ function special(body: string, tail: Tail): Outcome<Designated> | null {
   if (refused) return refused;
   const [one, two] = [Number(a), b === undefined ? null : Number(b)];
   if (two === null ? one > 120 : Math.max(one, two) > 60) return bad(FIELD, 'no-form-angle', { typed: a });
-  const flanks = two === null ? one : ([one, two] as const);
+  const flanks = two === null ? one : { leadingDeg: one, trailingDeg: two };
   return made(
     specialThread({
       majorMm: size.value.mm,

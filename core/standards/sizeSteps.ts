@@ -36,7 +36,7 @@ export function sizeSteps(thread: ThreadSpec): Readonly<Record<SizeName, Step>> 
   });
   const below = (height: number): number => rounded ?? 2 * height;
   const roundedWords = step === null ? '' : `, h = depth rounded to ${step} mm`;
-  const slope = `(tan ${form.leadingFlankDeg}\u00b0 + tan ${form.trailingFlankDeg}\u00b0)`;
+  const slope = `(tan ${form.leadingDeg}\u00b0 + tan ${form.trailingDeg}\u00b0)`;
   return {
     pitchDiameter: e0
       ? line({

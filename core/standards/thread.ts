@@ -1,3 +1,4 @@
+import { equalFlanks, mirrored, type Flanks } from '../form/flanks.ts';
 import { basicSizes, type BasicSizes } from '../form/sizes.ts';
 import { formAt, specialForm, type FormId, type SpecialForm, type ThreadForm } from '../form/shape.ts';
 import { exact, mixedText, numberOf, shortText, type Rational } from '../quantity/rational.ts';
@@ -32,9 +33,7 @@ export const leadMmOf = (spec: ThreadSpec): number => numberOf(leadOf(spec));
 export function threadFormOf(spec: ThreadSpec): ThreadForm {
   if (spec.form !== 'special') {
     const form = formAt(spec.form, pitchMmOf(spec));
-    return spec.flipped
-      ? { ...form, leadingFlankDeg: form.trailingFlankDeg, trailingFlankDeg: form.leadingFlankDeg }
-      : form;
+    return spec.flipped ? { ...form, ...mirrored(form) } : form;
   }
   if (!spec.special) throw new RangeError(`special form without its angles: ${spec.designation}`);
   return specialForm(pitchMmOf(spec), spec.special);
@@ -111,15 +110,17 @@ export function specialThread(given: {
   readonly majorMm: number;
   readonly sizeSystem: 'mm' | 'in';
   readonly pitch: Rational;
-  readonly flanks: number | readonly [leading: number, trailing: number];
+  readonly flanks: number | Flanks;
   readonly starts?: number;
   readonly leftHand?: boolean;
   /** What was measured of a form that is no usual one. */
-  readonly measured?: Omit<SpecialForm, 'leadingFlankDeg' | 'trailingFlankDeg'>;
+  readonly measured?: Omit<SpecialForm, keyof Flanks>;
 }): ThreadSpec {
-  const [leading, trailing] = typeof given.flanks === 'number' ? [given.flanks / 2, given.flanks / 2] : given.flanks;
-  const known = leading === trailing && given.measured === undefined ? BY_ANGLE[String(leading + trailing)] : undefined;
-  const angle = leading === trailing ? String(Number((leading + trailing).toFixed(3))) : `${leading}/${trailing}`;
+  const { leadingDeg, trailingDeg } = typeof given.flanks === 'number' ? equalFlanks(given.flanks) : given.flanks;
+  const known =
+    leadingDeg === trailingDeg && given.measured === undefined ? BY_ANGLE[String(leadingDeg + trailingDeg)] : undefined;
+  const angle =
+    leadingDeg === trailingDeg ? String(Number((leadingDeg + trailingDeg).toFixed(3))) : `${leadingDeg}/${trailingDeg}`;
   const single = `${sizeText(given.majorMm, given.sizeSystem)} x ${pitchWords(given.pitch, given.sizeSystem)} ${angle}`;
   const starts = given.starts ?? 1;
   const leftHand = given.leftHand ?? false;
@@ -135,7 +136,7 @@ export function specialThread(given: {
   return {
     ...base,
     form: 'special',
-    special: { ...given.measured, leadingFlankDeg: leading, trailingFlankDeg: trailing },
+    special: { ...given.measured, leadingDeg, trailingDeg },
   };
 }
 

@@ -1,3 +1,4 @@
+import { isSquare } from '../form/flanks.ts';
 import { boreForShareMm } from '../fit/fit.ts';
 import { formAt, type ThreadForm } from '../form/shape.ts';
 import { externalDepthMm, leadAngleDeg, rootFlatMm } from '../form/sizes.ts';
@@ -40,7 +41,7 @@ export function rowFacts(row: StandardThread): RowFacts {
   const form = threadFormOf(thread);
   const sizes = threadSizes(thread);
   const pitchMm = pitchMmOf(thread);
-  const groove = form.leadingFlankDeg + form.trailingFlankDeg === 0 ? null : grooveOf(form, pitchMm, 1);
+  const groove = isSquare(form) ? null : grooveOf(form, pitchMm, 1);
   const bestMm = groove && bestWireMm(groove);
   return {
     thread,

@@ -88,7 +88,7 @@ function madeRows(job: Job, shop: Shop, u: UnitSystem): RecordRow[] {
     {
       name: 'flanks',
       by: 'of the form',
-      value: `${degreesText(form.leadingFlankDeg)} \u00b7 ${degreesText(form.trailingFlankDeg)}`,
+      value: `${degreesText(form.leadingDeg)} \u00b7 ${degreesText(form.trailingDeg)}`,
     },
     {
       name: 'pitch diameter',

@@ -45,7 +45,7 @@ export function Compare({
                   {r.designation} <span className="font-sans text-sm text-ink2">({STROKES[i]?.word})</span>
                 </td>
                 <td className="num">
-                  {f.leadingFlankDeg}&deg; + {f.trailingFlankDeg}&deg;
+                  {f.leadingDeg}&deg; + {f.trailingDeg}&deg;
                 </td>
                 <td className="num">{depth.toFixed(4)}</td>
                 <td className="num">{pitchText(exact(r.pitch), system)}</td>

@@ -35,9 +35,9 @@ export const Detail = memo(function Detail({ row, system, comparing, canCompare,
     {
       name: 'Flanks',
       value:
-        form.leadingFlankDeg === form.trailingFlankDeg
-          ? `${degreesText(2 * form.leadingFlankDeg)} included`
-          : `${form.leadingFlankDeg}\u00b0 leading, ${form.trailingFlankDeg}\u00b0 trailing`,
+        form.leadingDeg === form.trailingDeg
+          ? `${degreesText(2 * form.leadingDeg)} included`
+          : `${form.leadingDeg}\u00b0 leading, ${form.trailingDeg}\u00b0 trailing`,
     },
     { name: 'Pitch diameter', value: both(sizes.pitchDiameterMm), step: steps.pitchDiameter },
     { name: 'Root of the screw', value: both(sizes.minorExternalMm), step: steps.minorExternal },

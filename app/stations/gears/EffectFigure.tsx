@@ -1,3 +1,4 @@
+import { type Flanks } from '../../../core/form/flanks.ts';
 import { engagedOf } from '../../../core/job/derive.ts';
 import { effectSteps, pitchErrorEffect, shareEaten } from '../../../core/gearing/proof/index.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
@@ -7,13 +8,7 @@ import { useSystem } from '../../store/store.ts';
 import { Figure } from '../../ui/Figure.tsx';
 
 /** What the lead error does to this fit over this engagement. */
-export function EffectFigure({
-  errorPpm,
-  flanks,
-}: {
-  readonly errorPpm: number;
-  readonly flanks: readonly [number, number];
-}) {
+export function EffectFigure({ errorPpm, flanks }: { readonly errorPpm: number; readonly flanks: Flanks }) {
   const { job } = useJobView();
   const system = useSystem();
   const effect = pitchErrorEffect(errorPpm, engagedOf(job), flanks);

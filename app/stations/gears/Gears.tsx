@@ -114,7 +114,6 @@ function ChangeGears({ thread, lathe }: { readonly thread: ThreadSpec; readonly 
   const shop = useShop();
   const state = gearState(job, shop);
   const form = threadFormOf(thread);
-  const flanks = [form.leadingFlankDeg, form.trailingFlankDeg] as const;
   const { train } = job.gears;
   const chosen =
     train && state?.lead && state.errorPpm !== null ? { train, lead: state.lead, ppm: state.errorPpm } : null;
@@ -123,7 +122,7 @@ function ChangeGears({ thread, lathe }: { readonly thread: ThreadSpec; readonly 
       className={`grid content-start gap-3 ${chosen ? 'lg:grid-cols-[24rem_minmax(0,1fr)] desk:min-h-0 desk:grid-rows-[minmax(0,1fr)]' : ''}`}
     >
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-3 desk:overflow-y-auto">
-        <TrainSearch thread={thread} lathe={lathe} flanks={flanks} />
+        <TrainSearch thread={thread} lathe={lathe} flanks={form} />
       </div>
       {chosen && (
         <div className="grid min-w-0 content-start gap-3 desk:overflow-y-auto">
@@ -133,7 +132,7 @@ function ChangeGears({ thread, lathe }: { readonly thread: ThreadSpec; readonly 
             train={chosen.train}
             lead={chosen.lead}
             errorPpm={chosen.ppm}
-            flanks={flanks}
+            flanks={form}
           />
           <Tray gears={lathe.gears} used={[...chosen.train.drivers, ...chosen.train.driven]} />
         </div>

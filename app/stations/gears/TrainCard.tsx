@@ -1,3 +1,4 @@
+import { type Flanks } from '../../../core/form/flanks.ts';
 import { behindNutsText, mountText } from '../../../words/gears.ts';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -33,7 +34,7 @@ interface Props {
   /** Lead that the train really cuts. */
   readonly lead: Rational;
   readonly errorPpm: number;
-  readonly flanks: readonly [number, number];
+  readonly flanks: Flanks;
 }
 
 /** The chosen train as it goes on, on one page for the lathe's cover. */

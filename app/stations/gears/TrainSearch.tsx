@@ -1,3 +1,4 @@
+import { type Flanks } from '../../../core/form/flanks.ts';
 import { mountText } from '../../../words/gears.ts';
 import { useState } from 'react';
 import { pitchErrorEffect, shareEaten, hopeless, worthShowing } from '../../../core/gearing/proof/index.ts';
@@ -25,7 +26,7 @@ const SHOWN = 9;
 interface Props {
   readonly thread: ThreadSpec;
   readonly lathe: Lathe;
-  readonly flanks: readonly [number, number];
+  readonly flanks: Flanks;
 }
 
 /** Every train of the gears owned, weighed and put in order; taken with its number. */
@@ -44,7 +45,7 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
         t.mount,
         {
           engagementMm: engagedOf(job),
-          flanksDeg: flanks,
+          flanks,
           clearanceMm: job.fit.pitchClearanceMm,
           mounted: lathe.mounted,
         },
@@ -148,7 +149,7 @@ function TrainTable({
 }: {
   readonly trains: readonly MountedTrain[];
   readonly lathe: Lathe;
-  readonly flanks: readonly [number, number];
+  readonly flanks: Flanks;
 }) {
   const { job } = useJobView();
   const system = useSystem();

@@ -1,5 +1,5 @@
+import { slopeOf, type Flanks } from '../../form/flanks.ts';
 import type { Rational } from '../../quantity/rational.ts';
-import { tanDeg } from '../../quantity/units.ts';
 import { plain, type Step } from '../../quantity/working.ts';
 
 /** Proof without cutting: `spindle` turns of the chuck bring the leadscrew key back after `leadscrew` turns, in lowest terms. */
@@ -25,13 +25,9 @@ export const mismatchOf = (errorPpm: number, engagementMm: number): number => (e
  * What a lead error does: over an engagement Le the threads are out of step by e Le, which takes 2 e Le / (tan a1 + tan a2)
  * of the pitch-diameter clearance (1.73 e Le for 60 degrees). A square thread has no such exchange: only flank play.
  */
-export function pitchErrorEffect(
-  errorPpm: number,
-  engagementMm: number,
-  flanksDeg: readonly [number, number],
-): PitchErrorEffect {
+export function pitchErrorEffect(errorPpm: number, engagementMm: number, flanks: Flanks): PitchErrorEffect {
   const mismatchMm = mismatchOf(errorPpm, engagementMm);
-  const slope = tanDeg(flanksDeg[0]) + tanDeg(flanksDeg[1]);
+  const slope = slopeOf(flanks);
   return { mismatchMm, clearanceEatenMm: slope > 0 ? (2 * Math.abs(mismatchMm)) / slope : 0 };
 }
 
@@ -40,12 +36,8 @@ export const shareEaten = (effect: PitchErrorEffect, pitchClearanceMm: number): 
   pitchClearanceMm > 0 ? effect.clearanceEatenMm / pitchClearanceMm : null;
 
 /** How that comes about. */
-export function effectSteps(
-  errorPpm: number,
-  engagementMm: number,
-  flanksDeg: readonly [number, number],
-): readonly [Step, Step] {
-  const effect = pitchErrorEffect(errorPpm, engagementMm, flanksDeg);
+export function effectSteps(errorPpm: number, engagementMm: number, flanks: Flanks): readonly [Step, Step] {
+  const effect = pitchErrorEffect(errorPpm, engagementMm, flanks);
   return [
     {
       name: 'Mismatch over the engagement',
@@ -60,7 +52,7 @@ export function effectSteps(
       name: 'Clearance it eats',
       symbol: '\u0394d2',
       formula: '2 |e Le| / (tan a1 + tan a2)',
-      values: `2 \u00d7 ${plain(Math.abs(effect.mismatchMm))} / (tan ${plain(flanksDeg[0])}\u00b0 + tan ${plain(flanksDeg[1])}\u00b0)`,
+      values: `2 \u00d7 ${plain(Math.abs(effect.mismatchMm))} / (tan ${plain(flanks.leadingDeg)}\u00b0 + tan ${plain(flanks.trailingDeg)}\u00b0)`,
       result: effect.clearanceEatenMm,
       unit: 'mm',
       source: 'geometry of the flanks; ASME B1.1 treats lead error alike',

@@ -1,3 +1,4 @@
+import { equalFlanks } from '../../form/flanks.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { exact, numberOf, textOf } from '../../quantity/rational.ts';
@@ -219,7 +220,7 @@ describe('a chart', () => {
 describe('choice among trains', () => {
   const context = {
     engagementMm: 20,
-    flanksDeg: [30, 30] as const,
+    flanks: equalFlanks(60),
     clearanceMm: 0.05,
     mounted: { drivers: [20], driven: [40], gearbox: '1' },
   };

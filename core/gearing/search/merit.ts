@@ -1,3 +1,4 @@
+import { type Flanks } from '../../form/flanks.ts';
 import { gearsToChange, type Gearing } from '../train.ts';
 import { pitchErrorEffect } from '../proof/pitchError.ts';
 import type { Mount } from '../mounting/mount.ts';
@@ -16,7 +17,7 @@ export const USUAL_WEIGHTS: Weights = { error: 10, changes: 2, smallDrivers: 2, 
 
 export interface MeritContext {
   readonly engagementMm: number;
-  readonly flanksDeg: readonly [number, number];
+  readonly flanks: Flanks;
   /** Clearance on the pitch diameter that the error may eat, mm. */
   readonly clearanceMm: number;
   readonly mounted: Gearing | null;
@@ -54,7 +55,7 @@ export const asGoodAsMeasured = <T extends { readonly errorPpm: number }>(train:
 
 /** Weighs one train. The error counts by the share of the pitch-diameter clearance it eats over this engagement. */
 export function meritOf(train: Train, mount: Mount | null, context: MeritContext, w: Weights): Merit {
-  const eaten = pitchErrorEffect(train.errorPpm, context.engagementMm, context.flanksDeg).clearanceEatenMm;
+  const eaten = pitchErrorEffect(train.errorPpm, context.engagementMm, context.flanks).clearanceEatenMm;
   const share = train.errorPpm === 0 ? 0 : Math.min(10, 0.05 + eaten / Math.max(0.005, context.clearanceMm));
   const smallest = Math.min(...train.drivers);
   const parts = {

@@ -1,3 +1,4 @@
+import { equalFlanks } from '../../form/flanks.ts';
 import { expect, test } from '@jest/globals';
 import { meritOf, USUAL_WEIGHTS } from './merit.ts';
 import { orderByShopRule } from './shopRule.ts';
@@ -13,7 +14,7 @@ test('one pair always goes; two in an order in which each clears the other\u2019
 });
 
 test('on an arm that nobody measured a train that cannot go on is not ranked before one that can', () => {
-  const context = { engagementMm: 20, flanksDeg: [30, 30] as const, clearanceMm: 0.05, mounted: null };
+  const context = { engagementMm: 20, flanks: equalFlanks(60), clearanceMm: 0.05, mounted: null };
   const train = (drivers: number[], driven: number[]) => ({ drivers, driven, gearbox: '1', leadMm: '2', errorPpm: 0 });
   const merit = (t: ReturnType<typeof train>): number => meritOf(t, null, context, USUAL_WEIGHTS).mounting;
   expect(merit(train([20, 20], [12, 12]))).toBeGreaterThan(10);

@@ -190,8 +190,8 @@ export const DESK = {
       crestFlatMm: some(Type.Union([Type.Null(), positive])),
       rootFlatMm: some(Type.Union([Type.Null(), positive])),
       rootRadiusMm: some(Type.Union([Type.Null(), positive])),
-      leadingFlankDeg: some(angle),
-      trailingFlankDeg: some(angle),
+      leadingDeg: some(angle),
+      trailingDeg: some(angle),
       taper: some(Type.Union([Type.Null(), Type.Number({ minimum: -1, maximum: 1 })])),
     },
     ({ job }, f) => {

@@ -28,10 +28,8 @@ export const PICKUP = {
     (f, { job, shop }) => {
       const thread = threadOfJob(job);
       if (!thread) return bad('headMm', 'no-name');
-      const { leadingFlankDeg, trailingFlankDeg } = threadFormOf(thread);
-      const [headDeg, tailDeg] = thread.leftHand
-        ? [trailingFlankDeg, leadingFlankDeg]
-        : [leadingFlankDeg, trailingFlankDeg];
+      const { leadingDeg, trailingDeg } = threadFormOf(thread);
+      const [headDeg, tailDeg] = thread.leftHand ? [trailingDeg, leadingDeg] : [leadingDeg, trailingDeg];
       const slackMm = latheOf(job, shop)?.slack.topMm ?? null;
       if (f.headMm < f.tailMm) return bad('headMm', 'flanks-crossed', { headMm: f.headMm, tailMm: f.tailMm });
       const { mm } = middleOf({ towardsHeadMm: f.headMm, towardsTailMm: f.tailMm, headDeg, tailDeg, slackMm }, f.first);

@@ -10,7 +10,7 @@ import { lookAt } from '../core/profile/scenes.ts';
 import { seeded, simulatePart } from './naming/plain.ts';
 import { score, type Dealt } from './naming/score.ts';
 import { exact } from '../core/quantity/rational.ts';
-import { readQuery, searchTables } from '../core/standards/search.ts';
+import { readQuery, searchTables } from '../core/standards/lookUp.ts';
 import { CATALOGUE } from '../core/standards/catalogue.ts';
 
 if (process.argv.includes('sizing')) {

@@ -1,6 +1,6 @@
+import { leadAngleDeg } from '../core/form/helix.ts';
 import { flanksOf } from './flanks.ts';
 import { Type, type Static } from '@sinclair/typebox';
-import { leadAngleDeg } from '../core/form/sizes.ts';
 import { betweenBallsExact, betweenBallsMm, pitchDiameterBetween, usualNutGroove } from '../core/gauging/balls.ts';
 import {
   bestWireMm,

@@ -4,7 +4,7 @@ import { FINE, lengthText } from '../../core/quantity/format.ts';
 import { pitchText, storedPitch } from '../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { CATALOGUE, FAMILIES, type StandardThread } from '../../core/standards/catalogue.ts';
-import { readQuery, searchTables } from '../../core/standards/search.ts';
+import { readQuery, searchTables } from '../../core/standards/lookUp.ts';
 import { useSystem } from '../store/store.ts';
 import { inputClass } from '../ui/inputClass.ts';
 import { useRested } from '../ui/useRested.ts';

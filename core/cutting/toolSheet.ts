@@ -1,5 +1,5 @@
+import { leadAngleDeg } from '../form/helix.ts';
 import { includedDeg, slopeOf, type Flanks } from '../form/flanks.ts';
-import { leadAngleDeg } from '../form/sizes.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { sinDeg } from '../quantity/units.ts';
 

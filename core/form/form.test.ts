@@ -1,9 +1,10 @@
+import { leadAngleDeg } from './helix.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { tanDeg } from '../quantity/units.ts';
 import { outline } from './outline.ts';
 import { acmeClearanceMm, FORM_IDS, formAt, specialForm, trapezoidalClearanceMm } from './shape.ts';
-import { basicSizes, depthWithTip, externalDepthMm, leadAngleDeg, nutRootFlatMm, rootFlatMm } from './sizes.ts';
+import { basicSizes, depthWithTip, externalDepthMm, nutRootFlatMm, rootFlatMm } from './sizes.ts';
 
 const IN = 25.4;
 

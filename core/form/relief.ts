@@ -1,4 +1,4 @@
-import { leadAngleDeg } from './sizes.ts';
+import { leadAngleDeg } from './helix.ts';
 import { plain, type Step } from '../quantity/working.ts';
 
 /**

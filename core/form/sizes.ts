@@ -1,4 +1,3 @@
-import { degrees } from '../quantity/units.ts';
 import { centrePerRadius, slopeOf } from './flanks.ts';
 import type { ThreadForm } from './shape.ts';
 
@@ -96,10 +95,4 @@ function bottomBelowPitchLineMm(form: ThreadForm, pitchMm: number, tip: ToolTip)
   const slope = slopeOf(form);
   if (!tip.radiusMm) return (pitchMm / 2 - tip.flatMm) / slope;
   return pitchMm / 2 / slope - tip.radiusMm * (centrePerRadius(form) - 1);
-}
-
-/** Lead (helix) angle at a diameter, degrees: tan = L / (pi d). Steepest at the minor diameter. */
-export function leadAngleDeg(leadMm: number, diameterMm: number): number {
-  if (!(diameterMm > 0)) throw new RangeError(`diameter: ${diameterMm}`);
-  return degrees(Math.atan2(leadMm, Math.PI * diameterMm));
 }

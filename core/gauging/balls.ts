@@ -1,5 +1,6 @@
+import { leadPerRadianMm } from '../form/helix.ts';
 import { centrePerRadius, type Flanks } from '../form/flanks.ts';
-import { flatOverWiresMm } from '../form/overWires.ts';
+import { flatOverWiresMm } from '../form/flatWires.ts';
 import { fundamentalHeightMm, type Edge, type ThreadForm } from '../form/shape.ts';
 import { bracketedMinimum, valleyFrom } from '../numeric/minimum.ts';
 import { bracketAbout, bracketedRoot } from '../numeric/root.ts';
@@ -71,7 +72,7 @@ const WITHIN_MM = 1e-9;
  */
 export function betweenBallsExact(g: Groove, pitchDiameterMm: number, ballMm: number): Outcome<number> {
   const r2 = pitchDiameterMm / 2;
-  const leadPerRad = (g.pitchMm * g.starts) / (2 * Math.PI);
+  const leadPerRad = leadPerRadianMm(g.pitchMm * g.starts);
   const [up, down] = [tanDeg(g.leadingDeg), tanDeg(g.trailingDeg)];
   // the space of a nut narrows outwards
   const above: Flank = { slope: -up, at: g.pitchMm / 4 + r2 * up, side: 1 };

@@ -1,4 +1,4 @@
-import { flatOverWiresMm } from '../form/overWires.ts';
+import { flatOverWiresMm } from '../form/flatWires.ts';
 import { centrePerRadius, includedDeg, slopeOf, type Flanks } from '../form/flanks.ts';
 import { sinDeg } from '../quantity/units.ts';
 import type { Groove } from './wires.ts';

@@ -1,3 +1,4 @@
+import { leadPerRadianMm } from '../form/helix.ts';
 import { includedDeg } from '../form/flanks.ts';
 import { bracketedMinimum, valleyFrom } from '../numeric/minimum.ts';
 import { bracketAbout, bracketedRoot } from '../numeric/root.ts';
@@ -69,7 +70,7 @@ const LEAST_FLANKS_DEG = 1;
 export function overWiresExact(g: Groove, pitchDiameterMm: number, wireMm: number): Outcome<Rest> {
   if (includedDeg(g) < LEAST_FLANKS_DEG) return bad('leadingHalfAngleDeg', 'wires-need-flanks');
   const r2 = pitchDiameterMm / 2;
-  const leadPerRad = (g.pitchMm * g.starts) / (2 * Math.PI);
+  const leadPerRad = leadPerRadianMm(g.pitchMm * g.starts);
   const [up, down] = [Math.tan(radians(g.leadingDeg)), Math.tan(radians(g.trailingDeg))];
   const above: Flank = { slope: up, at: g.pitchMm / 4 - r2 * up, side: 1 };
   const below: Flank = { slope: -down, at: -(g.pitchMm / 4 - r2 * down), side: -1 };

@@ -1,4 +1,4 @@
-import { leadAngleDeg } from '../form/sizes.ts';
+import { leadAngleDeg } from '../form/helix.ts';
 import { plain, type Step } from '../quantity/working.ts';
 import { betweenBallsMm } from './balls.ts';
 import { overWiresMm, type Groove } from './wires.ts';

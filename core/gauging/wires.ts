@@ -1,6 +1,6 @@
 import { centrePerRadius, includedDeg, slopeOf, type Flanks } from '../form/flanks.ts';
 import { formAt, fundamentalHeightMm, specialForm, type Edge, type ThreadForm } from '../form/shape.ts';
-import { flatOverWiresMm, leadOverWiresMm } from '../form/overWires.ts';
+import { flatOverWiresMm, leadOverWiresMm } from '../form/flatWires.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { cosDeg, radians, sinDeg } from '../quantity/units.ts';
 

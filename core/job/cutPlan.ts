@@ -1,5 +1,5 @@
 import { isSquare, slopeOf } from '../form/flanks.ts';
-import { flanksUnderTool } from '../cutting/flanks.ts';
+import { flanksUnderTool } from '../cutting/underTool.ts';
 import { planOf, toolOf, type Plan, type PlanRequest, type Stage } from '../cutting/plan.ts';
 import { stagesOf } from '../cutting/stages.ts';
 import { type ToolOutline, tipBeyondPitchLineMm, type Tip } from '../cutting/tip.ts';

@@ -1,7 +1,7 @@
 import { usualCrestReliefMm, usualPitchClearanceMm } from '../fit/fit.ts';
 import { classesOf } from '../standards/limits.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
-import { flanksUnderTool } from '../cutting/flanks.ts';
+import { flanksUnderTool } from '../cutting/underTool.ts';
 import { feedDegOf } from '../cutting/plan.ts';
 import { threadOfJob } from './derive.ts';
 import { classMemberOf } from './made.ts';

@@ -1,8 +1,8 @@
+import { leadAngleDeg } from '../form/helix.ts';
 import type { Way } from '../cutting/edges.ts';
 import { passLoad, powerKW, speedMMin, type PassLoad } from '../cutting/load.ts';
 import { materialOf, type Material } from '../cutting/materials.ts';
 import { toolOf, type PlannedPass } from '../cutting/plan.ts';
-import { leadAngleDeg } from '../form/sizes.ts';
 import { leadMmOf } from '../standards/thread.ts';
 import { aheadOf, type Ahead } from './ahead.ts';
 import { threadOfJob } from './derive.ts';

@@ -1,7 +1,7 @@
 import type { DepthRule } from '../cutting/depths.ts';
 import type { PassLoad } from '../cutting/load.ts';
 import type { Infeed } from '../cutting/plan.ts';
-import { flanksUnderTool } from '../cutting/flanks.ts';
+import { flanksUnderTool } from '../cutting/underTool.ts';
 import { threadFormOf } from '../standards/thread.ts';
 import { feedsAtAngle } from './feed.ts';
 import { slideAngleFor } from './defaults.ts';

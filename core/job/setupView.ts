@@ -1,4 +1,4 @@
-import { flanksUnderTool } from '../cutting/flanks.ts';
+import { flanksUnderTool } from '../cutting/underTool.ts';
 import { judgeSlideAngle, withoutScale, type SlideAngle } from '../cutting/slideAngle.ts';
 import { MATERIAL_DATA } from '../cutting/materials.ts';
 import { carriageSpeedMmS, speedFrom, threadingRpm } from '../cutting/speed.ts';

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { exact, numberOf } from '../quantity/rational.ts';
 import { countsThatAgree, zStart } from './dropped.ts';
-import { middleOf } from './flanks.ts';
+import { middleOf } from './bothFlanks.ts';
 import { jointOf, oldLeadOf } from './joint.ts';
 import { judgeRun, leadFromGrowth } from './judge.ts';
 import { offsetFromTaught } from './taught.ts';

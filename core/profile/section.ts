@@ -1,3 +1,4 @@
+import { leadPerRadianMm } from '../form/helix.ts';
 import { degrees, tanDeg } from '../quantity/units.ts';
 import { robustLine, scatterOf } from './line.ts';
 import type { Edge } from './teeth.ts';
@@ -70,7 +71,7 @@ export function axialOf(
 ): number | null {
   const slope = tanDeg(apparentDeg);
   if (!(slope > 0.02)) return null;
-  const c = (p.pitchPx * p.starts) / (2 * Math.PI);
+  const c = leadPerRadianMm(p.pitchPx * p.starts);
   // the lead angle at the pitch diameter says what c / y is, where no radius is known
   const over =
     p.leadAngleDeg !== null ? tanDeg(p.leadAngleDeg) : p.radiusPx === null ? null : c / (p.radiusPx - p.depthPx / 2);

@@ -1,6 +1,6 @@
 import { equalFlanks, includedDeg, type Flanks } from '../form/flanks.ts';
 import { DEFAULT_SIGMA } from '../evidence/evidence.ts';
-import { flatOverWiresMm, leadOverWiresMm } from '../form/overWires.ts';
+import { flatOverWiresMm, leadOverWiresMm } from '../form/flatWires.ts';
 import type { Expectation } from '../reading/expectation.ts';
 import { parseLength } from '../quantity/length.ts';
 import { good } from '../quantity/outcome.ts';

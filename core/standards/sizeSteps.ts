@@ -1,4 +1,5 @@
-import { leadAngleDeg, rootFlatMm } from '../form/sizes.ts';
+import { leadAngleDeg } from '../form/helix.ts';
+import { rootFlatMm } from '../form/sizes.ts';
 import { plain, type Step } from '../quantity/working.ts';
 import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from './thread.ts';
 

@@ -1,7 +1,8 @@
+import { leadAngleDeg } from '../form/helix.ts';
 import { isSquare } from '../form/flanks.ts';
 import { boreForShareMm } from '../fit/fit.ts';
 import { formAt, type ThreadForm } from '../form/shape.ts';
-import { externalDepthMm, leadAngleDeg, rootFlatMm } from '../form/sizes.ts';
+import { externalDepthMm, rootFlatMm } from '../form/sizes.ts';
 import { bestWireMm, grooveOf, overWiresMm, usableWireMm } from '../gauging/wires.ts';
 import { wireSteps } from '../gauging/wireSteps.ts';
 import type { Step } from '../quantity/working.ts';

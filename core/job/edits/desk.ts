@@ -1,6 +1,6 @@
 import { putAway } from '../putAway.ts';
 import { Type } from '@sinclair/typebox';
-import { flanksUnderTool } from '../../cutting/flanks.ts';
+import { flanksUnderTool } from '../../cutting/underTool.ts';
 import { clearanceForDutyMm, dutyOf } from '../../fit/duty.ts';
 import { aimProblem } from '../../fit/fit.ts';
 import { bad, good, type Refused } from '../../quantity/outcome.ts';

@@ -1,6 +1,6 @@
 import { bad, good } from '../../quantity/outcome.ts';
 import { exact, numberOf } from '../../quantity/rational.ts';
-import { middleOf } from '../../pickup/flanks.ts';
+import { middleOf } from '../../pickup/bothFlanks.ts';
 import { offsetFromTaught } from '../../pickup/taught.ts';
 import { threadFormOf } from '../../standards/thread.ts';
 import { gearState, latheOf, threadOfJob } from '../derive.ts';

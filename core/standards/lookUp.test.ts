@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { readQuery, searchTables } from './search.ts';
+import { readQuery, searchTables } from './lookUp.ts';
 import { CATALOGUE } from './catalogue.ts';
 
 const top = (text: string, n = 4, system: 'mm' | 'in' = 'mm'): string[] =>

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { cutsTowards, flanksUnderTool } from './flanks.ts';
+import { cutsTowards, flanksUnderTool } from './underTool.ts';
 
 const form = { leadingDeg: 45, trailingDeg: 7 };
 

@@ -116,10 +116,11 @@ export const trainsOp = op({
         ),
       }),
     ),
-    complete: Type.Boolean(),
+    /** No lead nearer than this that the set makes is missing; null: none at all. */
+    lookedAtPpm: nullOr(Type.Number()),
   }),
   run: (q) => {
-    const { trains, complete } = findTrains({
+    const { trains, lookedAtPpm } = findTrains({
       leadscrew: exact(q.leadscrewMm),
       target: exact(q.targetLeadMm),
       gears: q.gears,
@@ -148,7 +149,7 @@ export const trainsOp = op({
             }
           : { fits: null, reason: 'not checked: no arm given' },
       })),
-      complete,
+      lookedAtPpm: lookedAtPpm === null ? null : micro(lookedAtPpm),
     });
   },
 });

@@ -9,6 +9,15 @@ import type { UnitSystem } from '../core/quantity/units.ts';
 /** Beyond this many turns nobody counts reliably, and the carriage has run off the bed. */
 const COUNTABLE_TURNS = 4;
 
+/** How far a search for trains has looked. @param ppm null: at every train that there is */
+export function lookedAtText(ppm: number | null): string {
+  if (ppm === null) return 'every train of this set within these pairs was tried: none is nearer';
+  // never more than was looked at
+  return ppm < 1
+    ? 'every exact train of this set within these pairs was found'
+    : `every train of this set within these pairs, up to ${Math.floor(ppm)} ppm off, was tried: none is nearer`;
+}
+
 /** When the half-nuts may be closed, by the chasing dial. */
 export function dialAdvice(rule: DialRule, marks: number, u: UnitSystem): string {
   const { safeMarks: safe, sameMarkAfterTurns: turns } = rule;

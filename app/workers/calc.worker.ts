@@ -35,10 +35,10 @@ const api: CalcWorker = {
   oneGearShort: (q) => oneGearShort(requestOf(q), 4),
   trains: (q, onProgress) => {
     const report = reporter(onProgress);
-    const { trains, complete } = findTrains(requestOf(q), (done) => report(done * SEARCH_SHARE));
+    const { trains, lookedAtPpm } = findTrains(requestOf(q), (done) => report(done * SEARCH_SHARE));
     const { arm, turning, mounted, gears } = q;
     return {
-      complete,
+      lookedAtPpm,
       trains: arm
         ? mountAll(trains, { gears, arm, turning, mounted, keep: KEPT_OF_EACH }, (done) =>
             report(SEARCH_SHARE + (1 - SEARCH_SHARE) * done),

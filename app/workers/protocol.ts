@@ -37,5 +37,5 @@ export interface CalcWorker {
   trains(
     query: TrainsQuery,
     onProgress?: (done: number) => void,
-  ): { readonly trains: readonly MountedTrain[]; readonly complete: boolean };
+  ): { readonly trains: readonly MountedTrain[]; readonly lookedAtPpm: number | null };
 }

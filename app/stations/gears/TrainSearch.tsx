@@ -1,5 +1,5 @@
 import { type Flanks } from '../../../core/form/flanks.ts';
-import { mountText } from '../../../words/gears.ts';
+import { lookedAtText, mountText } from '../../../words/gears.ts';
 import { useState } from 'react';
 import { pitchErrorEffect, shareEaten, hopeless, worthShowing } from '../../../core/gearing/proof/index.ts';
 import { orderByShopRule, asGoodAsMeasured, meritOf } from '../../../core/gearing/search/index.ts';
@@ -101,7 +101,13 @@ export function TrainSearch({ thread, lathe, flanks }: Props) {
   );
 }
 
-function SearchState({ answered, any }: { readonly answered: Answered<unknown>; readonly any: boolean }) {
+function SearchState({
+  answered,
+  any,
+}: {
+  readonly answered: Answered<{ readonly lookedAtPpm: number | null }>;
+  readonly any: boolean;
+}) {
   return (
     <span className="flex items-center gap-2 text-sm text-ink2" aria-live="polite">
       {answered.pending ? (
@@ -114,7 +120,7 @@ function SearchState({ answered, any }: { readonly answered: Answered<unknown>; 
           stopped before every train was tried <Button onClick={answered.again}>Search again</Button>
         </>
       ) : any ? (
-        'every train of this set within these pairs was tried: none is nearer'
+        lookedAtText(answered.value?.lookedAtPpm ?? null)
       ) : (
         ''
       )}

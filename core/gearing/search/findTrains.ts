@@ -27,8 +27,8 @@ export interface Train extends Geared {
 export interface TrainResult {
   /** Best first: least error, then fewest pairs, then the larger smallest gear. */
   readonly trains: readonly Train[];
-  /** True: no better lead can be made from this set within these pairs. */
-  readonly complete: boolean;
+  /** Every lead that this set makes within these pairs, no further off than this, was looked at, ppm; null: every one at all. */
+  readonly lookedAtPpm: number | null;
 }
 
 /** All choices of k gears that have one product. */
@@ -80,7 +80,7 @@ const CHOICES_LOOKED_AT = 400;
  *
  * Driving and driven gears are chosen separately and grouped by product, so that a ratio is one lookup: for each driven
  * product the drivers wanted lie in a window around ratio x product, and the window slides as the product grows. All
- * trains within the window are found before it is widened, which is why the answer is complete. A train that uses the
+ * trains within the window are found before it is widened, which is why none that is nearer than the last listed is missing. A train that uses the
  * same number of teeth as driver and driven cuts what a shorter train cuts, and is left to that one.
  */
 export function findTrains(request: TrainRequest, onProgress?: (done: number) => void): TrainResult {
@@ -97,9 +97,10 @@ export function findTrains(request: TrainRequest, onProgress?: (done: number) =>
 
   let found = new Map<string, Found>();
   let window = FIRST_WINDOW;
+  let everything = false;
   for (let round = 0; ; round += 1) {
     found = new Map();
-    const everything = window > 1e12;
+    everything = window > 1e12;
     groups.forEach((group, gi) => {
       boxes.forEach((box, bi) => scan(group, wanted[bi] ?? 0, box, bi, sizes[gi] ?? 1, everything ? Infinity : window));
     });
@@ -126,7 +127,7 @@ export function findTrains(request: TrainRequest, onProgress?: (done: number) =>
         };
       }),
   );
-  return { trains: trains.sort(byMerit), complete: true };
+  return { trains: trains.sort(byMerit), lookedAtPpm: everything ? null : window * 1e6 };
 
   function scan(
     group: readonly Group[],

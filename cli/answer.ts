@@ -1,9 +1,7 @@
-import AjvModule, { type ErrorObject, type ValidateFunction } from 'ajv';
+import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import { problemText } from '../words/problems.ts';
 import type { Op } from '../ops/op.ts';
 
-// Ajv is CommonJS: under Node's ES modules the class sits one level down
-const Ajv = (AjvModule as unknown as { default?: typeof AjvModule }).default ?? AjvModule;
 const ajv = new Ajv({ allErrors: false, strict: false, discriminator: true });
 
 /** A request is a job with its shop at most. */

@@ -3,8 +3,8 @@ import type { Ranking } from '../core/identify/rank.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { likeliest, specialOf } from '../core/job/special.ts';
 import { cardText } from '../words/machine.ts';
-import { testsSinceCut, type Card, type CardView } from '../core/job/card.ts';
-import { stationStates, stationsOf, type StationState } from '../core/job/chain.ts';
+import { testsSinceCut, type CardView } from '../core/job/card.ts';
+import { stationStates, stationsOf } from '../core/job/chain.ts';
 import { conclusion } from '../words/conclusions.ts';
 import { pitchDiameterNow } from '../core/job/cutPlan.ts';
 import { sizingOf } from '../core/job/sizing.ts';
@@ -17,24 +17,7 @@ import { tipDiameterNowMm } from '../core/job/recut.ts';
 import { aimsAfter, partBefore } from '../core/job/partBefore.ts';
 import { machineOf } from '../core/job/machine.ts';
 import type { Job, Shop } from '../core/job/schema.ts';
-import type { StationId } from '../core/job/stations.ts';
 import type { ThreadSpec } from '../core/standards/thread.ts';
-
-export interface Answers {
-  readonly stations: Readonly<
-    Partial<Record<StationId, { state: StationState['kind']; conclusion: string | null; because: string | null }>>
-  >;
-  readonly name: unknown;
-  readonly fit: unknown;
-  readonly gears: unknown;
-  readonly setup: unknown;
-  readonly pickup: unknown;
-  readonly metal: unknown;
-  readonly card: Card & { readonly text: string };
-  readonly prove: unknown;
-  readonly before: unknown;
-  readonly record: unknown;
-}
 
 const beforeReply = (job: Job, shop: Shop) => {
   const before = partBefore(job);
@@ -71,7 +54,7 @@ const metalReply = (job: Job, shop: Shop, view: CardView) => {
 const PROOFS: ReadonlySet<EventKind> = new Set(['tried', 'overWires', 'betweenBalls', 'gauged', 'formRead', 'dressed']);
 
 /** All that the stations conclude and show, in SI, from one job and its shop. @param ranking of the evidence, null where there is none */
-export function answersOf(job: Job, shop: Shop, ranking: Ranking | null): Answers {
+export function answersOf(job: Job, shop: Shop, ranking: Ranking | null) {
   const top: ThreadSpec | null = ranking ? likeliest(ranking, job) : null;
   const states = stationStates(job, shop, top ?? threadOfJob(job));
   const system: UnitSystem = shop.settings.system;

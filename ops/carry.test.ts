@@ -44,7 +44,7 @@ class Door {
   /** What `job` answers, without ranking the evidence afresh at every step. */
   get now(): Reply {
     if (!this.job) throw new Error('no job');
-    return answersOf(this.job, this.shop, null) as unknown as Reply;
+    return answersOf(this.job, this.shop, null);
   }
   get says(): Reply {
     const done = jobOp.run({ job: this.job, shop: this.shop });

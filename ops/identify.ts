@@ -1,3 +1,4 @@
+import { withoutNulls } from '../core/quantity/own.ts';
 import { includedDeg } from '../core/form/flanks.ts';
 import { Type } from '@sinclair/typebox';
 import type { Evidence, Part } from '../core/evidence/evidence.ts';
@@ -109,9 +110,7 @@ export const identifyOp = op({
   run: (q) => {
     const part: Part = q.part;
     // null uncertainties mean "the usual one"
-    const evidence = q.evidence.map(
-      (e) => Object.fromEntries(Object.entries(e as object).filter(([, v]) => v !== null)) as unknown as Evidence,
-    );
+    const evidence = q.evidence.map((e) => withoutNulls(e) as Evidence);
     const context = {
       origin: q.context?.origin ?? null,
       use: q.context?.use ?? null,

@@ -84,6 +84,6 @@ export const jobOp = op({
             context: { origin: job.value.intake.origin, use: job.value.intake.use },
             most: 8,
           });
-    return good(answersOf(job.value, shop.value, ranking) as unknown as Record<string, unknown>);
+    return good({ ...answersOf(job.value, shop.value, ranking) });
   },
 });

@@ -7,13 +7,13 @@ export interface Op<Q extends TSchema = TSchema, R extends TSchema = TSchema> {
   readonly about: string;
   readonly request: Q;
   readonly reply: R;
-  readonly run: (request: Static<Q>) => Outcome<Static<R>>;
+  run(request: Static<Q>): Outcome<Static<R>>;
   /** Where something is read first that takes its time, a file: `run` then only says so. */
-  readonly later?: (request: Static<Q>) => Promise<Outcome<Static<R>>>;
+  later?(request: Static<Q>): Promise<Outcome<Static<R>>>;
 }
 
 /** Ties the types of schema and function together, then forgets them so that ops can stand in one list. */
-export const op = <Q extends TSchema, R extends TSchema>(o: Op<Q, R>): Op => o as unknown as Op;
+export const op = <Q extends TSchema, R extends TSchema>(o: Op<Q, R>): Op => o;
 
 /** An object that refuses fields it does not know. */
 export const strict = <T extends Record<string, TSchema>>(properties: T) =>

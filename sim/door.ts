@@ -19,6 +19,7 @@ export interface Answers {
     readonly do: string;
     readonly what: string | null;
     readonly settings: readonly SettingSaid[];
+    readonly depthMm: number | null;
     readonly outMm: number | null;
     readonly outTurns: number | null;
     readonly pass: { readonly spring: boolean; readonly n: number; readonly of: number } | null;
@@ -47,6 +48,8 @@ export interface Answers {
           readonly leftMm: number;
         }
       | { readonly way: 'start'; readonly outMm: number }
+      /** At a control; this machinist has none. */
+      | { readonly way: 'z' }
       | null;
   };
   readonly prove: { readonly next: { readonly code: string; readonly byMm: number } | null };

@@ -227,6 +227,8 @@ export function carry(
       case 'start':
         phase -= move.outMm * dir;
         break;
+      case 'z':
+        throw new Error('this machinist has no control');
     }
     say({ do: 'inGroove' });
   };

@@ -61,10 +61,16 @@ function one(pdf: jsPDF, s: Shape, draw: DrawText): void {
   pdf.lines(steps, first.x, first.y, [1, 1], 'S', s.closed);
 }
 
+/** Which letters a face has, by their code points. */
+interface FontFile {
+  readonly cmap: { readonly unicode: { readonly codeMap: object } };
+}
+
 function written(pdf: jsPDF, s: Extract<Shape, { kind: 'text' }>, draw: DrawText): void {
   pdf.setFont(faceOf(s), 'normal');
-  const { codeMap } = (pdf.getFont() as unknown as { metadata: { cmap: { unicode: { codeMap: object } } } }).metadata
-    .cmap.unicode;
+  // the library's types leave out what the font file says of itself
+  const { metadata } = pdf.getFont() as { readonly metadata?: unknown };
+  const { codeMap } = (metadata as FontFile).cmap.unicode;
   const lacks = [...s.text].some((c) => c.trim() !== '' && !(String(c.codePointAt(0)) in codeMap));
   const drawn = lacks ? draw(s) : null;
   if (drawn) {

@@ -15,9 +15,18 @@ const LOAD: Readonly<Record<StationId, () => Loaded>> = {
   prove: async () => ({ default: (await import('../stations/prove/Prove.tsx')).Prove }),
   record: async () => ({ default: (await import('../stations/record/Record.tsx')).Record }),
 };
-export const STATION_VIEWS = Object.fromEntries(
-  Object.entries(LOAD).map(([id, load]) => [id, lazy(load)]),
-) as unknown as Readonly<Record<StationId, ComponentType>>;
+export const STATION_VIEWS: Readonly<Record<StationId, ComponentType>> = {
+  intake: lazy(LOAD.intake),
+  read: lazy(LOAD.read),
+  name: lazy(LOAD.name),
+  fit: lazy(LOAD.fit),
+  gears: lazy(LOAD.gears),
+  setup: lazy(LOAD.setup),
+  pickup: lazy(LOAD.pickup),
+  cut: lazy(LOAD.cut),
+  prove: lazy(LOAD.prove),
+  record: lazy(LOAD.record),
+};
 
 /** What of a station is gone through at the machine, beside its desk. */
 export const MACHINE_VIEWS: Partial<Record<StationId, ComponentType>> = {

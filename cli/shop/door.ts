@@ -4,7 +4,6 @@ import { applyEdit, type Edit } from '../../core/job/edits/index.ts';
 import { newLathe } from '../../core/lathe/create.ts';
 import { parseDesignation } from '../../core/standards/designation.ts';
 import type { Gelvin } from '../../sim/run.ts';
-import type { Answers } from '../../sim/door.ts';
 
 /** Gelvin's two functions as they are, for the simulated shop. */
 export const gelvin: Gelvin = {
@@ -19,11 +18,11 @@ export const gelvin: Gelvin = {
   },
   edit: (job, shop, edits) => {
     for (const e of edits) {
-      const done = applyEdit(job, shop, e as unknown as Edit, { id: 'sim', at: '2026-11-26T08:00:00Z' });
+      const done = applyEdit(job, shop, e as Edit, { id: 'sim', at: '2026-11-26T08:00:00Z' });
       if (!done.ok) return { problem: `${done.problem.field}: ${done.problem.code}` };
       ({ job, shop } = done.value);
     }
     return { job, shop };
   },
-  answers: (job, shop) => answersOf(job, shop, null) as unknown as Answers,
+  answers: (job, shop) => answersOf(job, shop, null),
 };

@@ -75,7 +75,7 @@ export const FAULTS: readonly Fault[] = [
       const metal = metalOf(job);
       const lathe = latheOf(job, shop);
       if (!cutting(a) || feedOf(job, metal).conflict !== 'slide-along-bed' || !lathe) return a;
-      const depth = (a.card as unknown as { depthMm: number }).depthMm - metal.zeroMm;
+      const depth = (a.card.depthMm ?? NaN) - metal.zeroMm;
       const r = dialReading(depth / cosDeg(job.setup.slideAngleDeg), lathe.topSlide);
       const common = { unit: lathe.topSlide.unit, reads: lathe.topSlide.reads, wound: 'in' } as const;
       return withSettings(a, [
@@ -116,7 +116,7 @@ export const FAULTS: readonly Fault[] = [
     answers: (a, job, shop) => {
       const metal = metalOf(job);
       if (!cutting(a) || metal.topMm === 0 || job.setup.infeed !== 'plunge') return a;
-      const depthMm = (a.card as unknown as { depthMm: number }).depthMm;
+      const depthMm = a.card.depthMm ?? NaN;
       return withSettings(a, [
         ...blind(job, shop, { depthMm, axialMm: 0 }),
         // back to its zero, as if the cross slide had fed all along

@@ -1,3 +1,4 @@
+import { withoutNulls } from '../quantity/own.ts';
 import { mirrored, type Flanks } from '../form/flanks.ts';
 import type { Ranking } from '../identify/rank.ts';
 import { INCH_MM, exact, rationalFromNumber, type Rational } from '../quantity/rational.ts';
@@ -157,13 +158,8 @@ export function withDimensions(thread: ThreadSpec, d: Dimensions): Outcome<Threa
   const { majorMm, ...own } = d;
   const next: ThreadSpec = majorMm === undefined ? thread : { ...thread, majorMm };
   if (Object.keys(own).length === 0) return good(next);
-  const merged: Record<string, number | null> = {
-    leadingDeg: form.leadingDeg,
-    trailingDeg: form.trailingDeg,
-    ...thread.special,
-    ...own,
-  };
-  const special = Object.fromEntries(Object.entries(merged).filter(([, v]) => v !== null)) as unknown as SpecialForm;
+  const { leadingDeg, trailingDeg } = form;
+  const special: SpecialForm = { leadingDeg, trailingDeg, ...withoutNulls({ ...thread.special, ...own }) };
   const pitchMm = pitchMmOf(thread);
   if (!((special.crestFlatMm ?? 0) < pitchMm / 2 && (special.rootFlatMm ?? 0) < pitchMm / 2))
     return bad('crestFlatMm', 'flat-leaves-no-thread', { halfPitchMm: pitchMm / 2 });

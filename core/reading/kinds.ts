@@ -37,7 +37,7 @@ export const KINDS: { readonly [Q in Quantity]: ReadingKind<Q> } = {
 };
 
 /** The kind of a reading, for what takes any. */
-export const kindOf = (q: Quantity): ReadingKind<Quantity> => KINDS[q] as unknown as ReadingKind<Quantity>;
+export const kindOf = (q: Quantity): ReadingKind<Quantity> => KINDS[q] as ReadingKind<Quantity>;
 
 /** Likelihood of one piece of evidence under one expectation. @param measured the member that came in */
 export const likelihood = (e: Evidence, h: Expectation, measured: Part, starts: number): number =>

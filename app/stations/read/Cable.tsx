@@ -18,13 +18,13 @@ function typeIntoArmed(text: string): boolean {
 interface SerialPortLike {
   open: (options: { baudRate: number }) => Promise<void>;
   close: () => Promise<void>;
-  readonly readable: ReadableStream<Uint8Array> | null;
+  readonly readable: ReadableStream<BufferSource> | null;
 }
 interface SerialLike {
   requestPort: () => Promise<SerialPortLike>;
 }
 /** Only some browsers offer it. */
-const serial = (): SerialLike | null => (navigator as unknown as { readonly serial?: SerialLike }).serial ?? null;
+const serial = (): SerialLike | null => ('serial' in navigator ? (navigator.serial as SerialLike) : null);
 
 /** A measuring instrument on a cable: the keyboard kind needs nothing; a text-line stream over serial; a simulated caliper. */
 export function Cable() {
@@ -59,9 +59,7 @@ export function Cable() {
       await port.open({ baudRate: 9600 });
       setListening(true);
       setFailed(null);
-      const reader = port.readable
-        ?.pipeThrough(new TextDecoderStream() as unknown as ReadableWritablePair<string, Uint8Array>)
-        .getReader();
+      const reader = port.readable?.pipeThrough(new TextDecoderStream()).getReader();
       stop.current = () => {
         void reader?.cancel().then(() => port.close());
         setListening(false);

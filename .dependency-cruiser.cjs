@@ -66,6 +66,13 @@ module.exports = {
       to: { path: outer },
     },
     {
+      name: 'storage-below-store',
+      comment: 'the store keeps what is open and writes it through storage; storage knows nothing of it',
+      severity: 'error',
+      from: { path: '^app/storage/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^app/(store|stations|shop|shell|job|machine)/' },
+    },
+    {
       name: 'workers-use-core-only',
       severity: 'error',
       from: { path: '^app/workers/.*worker\\.ts$' },
@@ -77,7 +84,7 @@ module.exports = {
         'what a view shows is worked out in core and handed over whole: by stations in core/job, by tables in core/tables',
       severity: 'error',
       from: {
-        path: '^app/(stations|shop|shell)/',
+        path: '^app/(stations|shop|shell|job)/',
         // what is drawn needs its outlines
         pathNot: '\\.test\\.tsx?$|(Drawing|Dial|Overlay|Plot|Groove)\\.tsx$',
       },

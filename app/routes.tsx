@@ -12,11 +12,11 @@ const fetching = (
 const VIEWS: RouteObject[] = [
   { path: '/', element: <Navigate to="/jobs" replace /> },
   { path: '/jobs', lazy: async () => ({ Component: (await import('./shop/Jobs.tsx')).Jobs }) },
-  { path: '/jobs/:jobId', lazy: async () => ({ Component: (await import('./shell/JobPage.tsx')).JobPage }) },
-  { path: '/jobs/:jobId/:station', lazy: async () => ({ Component: (await import('./shell/JobPage.tsx')).JobPage }) },
+  { path: '/jobs/:jobId', lazy: async () => ({ Component: (await import('./job/JobPage.tsx')).JobPage }) },
+  { path: '/jobs/:jobId/:station', lazy: async () => ({ Component: (await import('./job/JobPage.tsx')).JobPage }) },
   {
     path: '/jobs/:jobId/:station/:mode',
-    lazy: async () => ({ Component: (await import('./shell/JobPage.tsx')).JobPage }),
+    lazy: async () => ({ Component: (await import('./job/JobPage.tsx')).JobPage }),
   },
   { path: '/lathes', lazy: async () => ({ Component: (await import('./shop/Lathes.tsx')).Lathes }) },
   { path: '/lathes/:latheId', lazy: async () => ({ Component: (await import('./shop/LathePage.tsx')).LathePage }) },

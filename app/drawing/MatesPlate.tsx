@@ -2,7 +2,7 @@ import { matesTried } from '../../core/job/matesTried.ts';
 import { lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { triedShort } from '../../words/prove.ts';
-import { useJobView } from '../shell/jobContext.tsx';
+import { useJobView } from '../job/jobContext.tsx';
 import { Plate } from './Plate.tsx';
 
 const ROW = 34;

@@ -9,7 +9,7 @@ import { LAY_NAMES } from '../../words/try.ts';
 import { Arrow, Punched } from './marks.tsx';
 import { Plate, type Size } from './Plate.tsx';
 import { pathOf } from './toolPath.ts';
-import { useJobView } from '../shell/jobContext.tsx';
+import { useJobView } from '../job/jobContext.tsx';
 
 interface Props {
   readonly wires: MeasurePlan;

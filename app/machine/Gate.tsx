@@ -1,8 +1,8 @@
 import { useNavigate } from 'react-router';
 import type { StationId } from '../../core/job/stations.ts';
 import { becauseText, STATION_NAMES } from '../../words/stations.ts';
-import { useJobView } from '../shell/jobContext.tsx';
-import { neighbour } from '../shell/settle.ts';
+import { useJobView } from '../job/jobContext.tsx';
+import { neighbour } from '../job/settle.ts';
 import { useBack } from '../stations/cut/useBack.ts';
 import { Bar, MainAct } from './Bar.tsx';
 import { MachineFrame } from './MachineFrame.tsx';

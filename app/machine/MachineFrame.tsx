@@ -8,7 +8,7 @@ import { STATION_NAMES } from '../../words/stations.ts';
 import { threadLine } from '../../words/threadLine.ts';
 import { BarButton } from '../shell/BarButton.tsx';
 import { HistoryButtons } from '../shell/HistoryButtons.tsx';
-import { useJobView } from '../shell/jobContext.tsx';
+import { useJobView } from '../job/jobContext.tsx';
 import { KeysDialog } from '../shell/KeysDialog.tsx';
 import { SaveBar } from '../shell/SaveBar.tsx';
 import { useHistory } from '../shell/useHistoryKeys.ts';
@@ -52,7 +52,7 @@ export function MachineFrame(p: Props) {
   const [keysOpen, setKeysOpen] = useState(false);
   const history = useHistory(
     true,
-    useMemo(() => ({ '?': () => setKeysOpen(true) }), []),
+    useMemo(() => ({ showKeys: () => setKeysOpen(true) }), []),
   );
   useAwake();
   useSpoken(p.say, spoken);

@@ -2,8 +2,8 @@ import { Link, useLocation } from 'react-router';
 import { stationsOf } from '../../core/job/chain.ts';
 import { conclusion } from '../../words/conclusions.ts';
 import { becauseText, STATION_NAMES } from '../../words/stations.ts';
-import { useJobView } from '../shell/jobContext.tsx';
-import { StateMark } from '../shell/StationFrame.tsx';
+import { useJobView } from '../job/jobContext.tsx';
+import { StateMark } from '../job/StationFrame.tsx';
 import { useShop, useSystem } from '../store/store.ts';
 import { Drawer } from '../ui/Drawer.tsx';
 

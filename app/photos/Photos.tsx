@@ -4,7 +4,7 @@ import { Dialog } from 'radix-ui';
 import type { Picture } from '../../core/job/schema.ts';
 import { PHOTO_WORDS } from '../../words/photos.ts';
 import { storageText } from '../../words/storage.ts';
-import { useJobView } from '../shell/jobContext.tsx';
+import { useJobView } from '../job/jobContext.tsx';
 import { act } from '../store/store.ts';
 import { Button } from '../ui/controls.tsx';
 import { addPhotos, type PhotoOf } from './addPhoto.ts';

@@ -100,10 +100,10 @@ function Round({ round }: { readonly round: ReturnType<typeof useRound> }) {
     });
   };
   useKeys({
-    f: () => go({ do: 'forward' }),
-    o: () => go({ do: 'over' }),
-    ArrowLeft: () => go(move(-small)),
-    ArrowRight: () => go(move(small)),
+    forward: () => go({ do: 'forward' }),
+    over: () => go({ do: 'over' }),
+    oneBack: () => go(move(-small)),
+    oneOn: () => go(move(small)),
   });
   return (
     <PracticeFrame

@@ -125,10 +125,10 @@ function Round({
   };
   const throwLever = (): void => done(shutAt(r, now.current));
   useKeys({
-    ' ': throwLever,
-    k: () => done('kept'),
-    ArrowRight: () => !going && !answer && setPassed((p) => p + 1),
-    m: () => !going && !answer && toMark(),
+    throwLever,
+    keepShut: () => done('kept'),
+    oneOn: () => !going && !answer && setPassed((p) => p + 1),
+    toMark: () => !going && !answer && toMark(),
   });
   const would = r.help && answer === null ? shutAt(r, passed) : null;
   const lead = exact(r.leadMm);

@@ -32,11 +32,12 @@ function Round({ round }: { readonly round: ReturnType<typeof useRound> }) {
       ),
     });
   };
-  const nth = (i: number) => (): void => {
-    const m = MOTIONS[i];
-    if (m) say(m);
-  };
-  useKeys({ 1: nth(0), 2: nth(1), 3: nth(2), 4: nth(3), 5: nth(4) });
+  useKeys({
+    answer: (place) => {
+      const m = MOTIONS[place];
+      if (m) say(m);
+    },
+  });
   const inside = r.internal ? 'Inside, the tool comes out away from you, towards the axis.' : null;
   return (
     <PracticeFrame

@@ -29,14 +29,7 @@ function Round({ round }: { readonly round: ReturnType<typeof useRound> }) {
     const one = r.choices[i];
     if (one && !answer) setChosen(one);
   };
-  useKeys({
-    1: () => pick(0),
-    2: () => pick(1),
-    3: () => pick(2),
-    4: () => pick(3),
-    5: () => pick(4),
-    6: () => pick(5),
-  });
+  useKeys({ answer: pick });
   const say = (): void => {
     if (!chosen) return;
     round.give({

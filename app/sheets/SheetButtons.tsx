@@ -1,7 +1,7 @@
 import { Printer } from 'lucide-react';
 import { Link } from 'react-router';
 import type { SheetId } from '../../words/paper/frame.ts';
-import { useJobView } from '../shell/jobContext.tsx';
+import { useJobView } from '../job/jobContext.tsx';
 import { downloadText, fileName } from '../storage/files.ts';
 import { ExportButton } from '../ui/ExportButton.tsx';
 import { usePrefs } from '../machine/prefs.ts';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { usePrefs } from '../machine/prefs.ts';
-import { useDialUnit, useJobView } from '../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../job/jobContext.tsx';
 import { useShop, useSystem } from '../store/store.ts';
 import type { OnPaper } from './papers.ts';
 

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import { KEY_LIST } from '../ui/keys.ts';
+import { KEY_LIST } from '../ui/bindings.ts';
 
 /** Every key and what it does. */
 export function KeysDialog({
@@ -28,7 +28,7 @@ export function KeysDialog({
             </thead>
             <tbody>
               {KEY_LIST.map((k) => (
-                <tr key={k.keys + k.where} className="border-t border-line">
+                <tr key={k.id} className="border-t border-line">
                   <td className="num py-2 pr-3">{k.keys}</td>
                   <td className="pr-3">{k.does}</td>
                   <td className="text-ink2">{k.where}</td>

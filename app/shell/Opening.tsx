@@ -41,7 +41,7 @@ const say = (s: State): void => {
 /** The view of this address is fetched while the record is opened: neither waits for the other. */
 const fetchView = (): Promise<unknown> => {
   if (/^\/(jobs)?$/.test(location.pathname)) return import('../shop/Jobs.tsx');
-  return location.pathname.startsWith('/jobs/') ? import('./JobPage.tsx') : Promise.resolve();
+  return location.pathname.startsWith('/jobs/') ? import('../job/JobPage.tsx') : Promise.resolve();
 };
 
 async function open(): Promise<void> {

@@ -22,7 +22,7 @@ export function TopBar({ job = null }: { readonly job?: Job | null }) {
   const [keysOpen, setKeysOpen] = useState(false);
   const history = useHistory(
     job !== null,
-    useMemo(() => ({ '?': () => setKeysOpen(true) }), []),
+    useMemo(() => ({ showKeys: () => setKeysOpen(true) }), []),
   );
   return (
     <>

@@ -60,7 +60,7 @@ export function Jobs() {
         (e: unknown) => setFailed(`No job was begun: ${storageText(e)}.`),
       );
   }, [navigate]);
-  const keys = useMemo(() => ({ n: create }), [create]);
+  const keys = useMemo(() => ({ newJob: create }), [create]);
   useKeys(keys);
   const wanted = useDeferredValue(sought);
   const { found: ranked, why, prepare } = useFound(rows, wanted);

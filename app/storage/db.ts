@@ -2,7 +2,7 @@ import Dexie, { type EntityTable, type Transaction } from 'dexie';
 import type { Checked } from '../../core/formats/checkWith.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import { JOB_VERSION } from '../../core/job/stations.ts';
-import { HISTORY_LIMIT, type StepTaken } from '../store/history.ts';
+import { HISTORY_LIMIT, type StepTaken } from './history.ts';
 import { fetchKnowing, knowing } from './knowing.ts';
 import type { JobRow, RowLine } from './rows.ts';
 import { ROW_VERSION } from './rowVersion.ts';

@@ -6,7 +6,7 @@ import { readDocument, writeBackup } from '../../core/formats/documents.ts';
 import { m30 } from '../testing/bench.ts';
 import { demoShop } from '../../demo/index.ts';
 import { db, removeJob, loadJob, putJobs, replaceAll } from '../storage/db.ts';
-import { begin } from './history.ts';
+import { begin } from '../storage/history.ts';
 import { perform, Recorder, type Act, type Overlap, type Told, type Work } from './recorder.ts';
 
 /** A window: memory of its own, the record shared with the others. */

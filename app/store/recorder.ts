@@ -6,7 +6,7 @@ import type { Problem } from '../../core/quantity/outcome.ts';
 import { db, loadJob, writeDocuments, writeRoad } from '../storage/db.ts';
 import { checkShop } from '../../core/formats/checkShop.ts';
 import { knowing } from '../storage/knowing.ts';
-import { begin, edit, redo, undo, type History } from './history.ts';
+import { begin, edit, redo, undo, type History } from '../storage/history.ts';
 import type { Channel } from './channel.ts';
 
 /** Identity and time of what is done. */

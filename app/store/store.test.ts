@@ -4,7 +4,7 @@ import { newJob } from '../../core/job/create.ts';
 import type { Job } from '../../core/job/schema.ts';
 import { db, removeJob, loadJob, loadRows, putJobs, replaceAll, writeRoad } from '../storage/db.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
-import { begin, edit, HISTORY_LIMIT, redo, undo, type History } from './history.ts';
+import { begin, edit, HISTORY_LIMIT, redo, undo, type History } from '../storage/history.ts';
 import { act, allSaved, holdUnwritten, openJob, openShop, redoJob, store, undoJob } from './store.ts';
 
 describe('history', () => {

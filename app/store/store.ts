@@ -10,7 +10,7 @@ import { storageText } from '../../words/storage.ts';
 import { knowing } from '../storage/knowing.ts';
 import { askOnce } from '../storage/persist.ts';
 import { openChannel } from './channel.ts';
-import { begin, type History } from './history.ts';
+import { begin, type History } from '../storage/history.ts';
 import { isWork, perform, Recorder, type Act, type Made, type Overlap, type Told, type Work } from './recorder.ts';
 
 interface State {

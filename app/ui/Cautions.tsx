@@ -1,7 +1,7 @@
 import { cautionsAt } from '../../core/job/cautions.ts';
 import type { StationId } from '../../core/job/stations.ts';
 import { cautionText } from '../../words/cautions.ts';
-import { useJobView } from '../shell/jobContext.tsx';
+import { useJobView } from '../job/jobContext.tsx';
 import { useShop, useSystem } from '../store/store.ts';
 import { Note } from './controls.tsx';
 

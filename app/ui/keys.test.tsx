@@ -10,7 +10,12 @@ const user = userEvent.setup({ delay: null });
 
 const done = jest.fn();
 function View() {
-  useKeys({ d: () => done('d'), 'Ctrl+z': () => done('undo'), 'Alt+1': () => done('arm'), Enter: () => done('enter') });
+  useKeys({
+    passDone: () => done('d'),
+    undo: () => done('undo'),
+    arm: (place) => done('arm', place),
+    takePicture: () => done('enter'),
+  });
   return (
     <>
       <input aria-label="typed in" />
@@ -34,7 +39,7 @@ describe('keys of a view', () => {
   test('not while a field is typed in; with Alt it does', async () => {
     screen.getByLabelText('typed in').focus();
     await user.keyboard('d{Alt>}1{/Alt}');
-    expect(done.mock.calls).toEqual([['arm']]);
+    expect(done.mock.calls).toEqual([['arm', 0]]);
   });
   test('Ctrl Z belongs to the field that is typed in, and to the job elsewhere', async () => {
     await user.keyboard('{Control>}z{/Control}');
@@ -58,6 +63,6 @@ describe('keys of a view', () => {
     const shop = demoShop();
     openShop({ ...shop, settings: { ...shop.settings, singleKeys: false } }, 1);
     await user.keyboard('d{Alt>}1{/Alt}');
-    expect(done.mock.calls).toEqual([['arm']]);
+    expect(done.mock.calls).toEqual([['arm', 0]]);
   });
 });

@@ -1,5 +1,6 @@
 import { useLayoutEffect } from 'react';
 import { store } from '../store/store.ts';
+import { actOf, type Acts } from './bindings.ts';
 
 const typing = (e: KeyboardEvent): boolean => {
   const t = e.target;
@@ -16,34 +17,38 @@ const wanted = (e: KeyboardEvent): boolean => {
   return e.key.startsWith('Arrow') && t.closest('input, select, textarea, [role=radiogroup], [role=region]') !== null;
 };
 
-/**
- * Keys of a view. A name such as "d", "?", "Ctrl+z", "Alt+ArrowDown". Single keys do nothing while a field is being typed
- * in, nor when they are switched off in Settings.
- */
-export function useKeys(keys: Readonly<Record<string, () => void>>): void {
+/** A key with what is held beside it, as bindings name it. */
+export function nameOfKey(e: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>): string {
+  const mods = `${e.ctrlKey || e.metaKey ? 'Ctrl+' : ''}${e.altKey ? 'Alt+' : ''}`;
+  const name = mods + (e.key.length === 1 && mods !== '' ? e.key.toLowerCase() : e.key);
+  return mods !== '' && e.shiftKey ? `Shift+${name}` : name;
+}
+
+/** Acts of a view by their keys. Single keys do nothing while a field is being typed in, nor when they are switched off in Settings. */
+export function useKeys(acts: Acts): void {
   // with the view itself, not after it is painted: a key pressed at once must not be lost
   useLayoutEffect(() => {
     const listen = (e: KeyboardEvent): void => {
-      const mods = `${e.ctrlKey || e.metaKey ? 'Ctrl+' : ''}${e.altKey ? 'Alt+' : ''}`;
-      const name = mods + (e.key.length === 1 && mods !== '' ? e.key.toLowerCase() : e.key);
-      const act = keys[mods !== '' && e.shiftKey ? `Shift+${name}` : name];
+      const name = nameOfKey(e);
+      const act = actOf(acts, name);
+      const held = e.ctrlKey || e.metaKey || e.altKey;
       // a key held down repeats: one press is one act
       if (!act || e.defaultPrevented || e.repeat) return;
-      if (mods === '' && (typing(e) || wanted(e) || store.getState().work.shop?.present.settings.singleKeys === false))
+      if (!held && (typing(e) || wanted(e) || store.getState().work.shop?.present.settings.singleKeys === false))
         return;
       // inside a field Ctrl+Z belongs to the field
-      if (mods === 'Ctrl+' && typing(e)) return;
+      if (name.startsWith('Ctrl+') && !e.altKey && typing(e)) return;
       e.preventDefault();
       act();
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
-  }, [keys]);
+  }, [acts]);
 }
 
 /** Moves the focus among the rows of a view (`data-row` on each row's act): arrows choose, Enter on it accepts. */
 export function useRows(): void {
-  useKeys(ROW_KEYS);
+  useKeys(ROW_ACTS);
 }
 const toRow = (by: 1 | -1) => (): void => {
   const rows = [...document.querySelectorAll<HTMLElement>('main [data-row]')];
@@ -51,29 +56,4 @@ const toRow = (by: 1 | -1) => (): void => {
   const next = at < 0 ? (by > 0 ? 0 : rows.length - 1) : Math.min(rows.length - 1, Math.max(0, at + by));
   rows[next]?.focus();
 };
-const ROW_KEYS = { ArrowDown: toRow(1), ArrowUp: toRow(-1) };
-
-/** Everything that the key list shows. */
-export const KEY_LIST: readonly { readonly keys: string; readonly does: string; readonly where: string }[] = [
-  { keys: '?', does: 'Show this list', where: 'Everywhere' },
-  { keys: 'Ctrl Z / Ctrl Y', does: 'Undo / redo', where: 'Everywhere' },
-  { keys: 'n', does: 'New job', where: 'Jobs' },
-  { keys: '1 to 6', does: 'Choose an answer', where: 'Practice' },
-  { keys: 'Space', does: 'Shut the half-nuts', where: 'Practice' },
-  { keys: '\u2190 and \u2192', does: 'Move the slide, the work or the gear', where: 'Practice' },
-  { keys: '[ and ]', does: 'Previous and next station', where: 'In a job' },
-  { keys: 'Alt \u2191 / Alt \u2193', does: 'Previous and next station, also while typing', where: 'In a job' },
-  { keys: 's', does: 'Settle this station', where: 'In a job' },
-  {
-    keys: 'Alt 1 \u2026 Alt 9',
-    does: 'Arm a reading: outside, crests, angle, leaf, root, depth \u2026',
-    where: 'Read',
-  },
-  { keys: 'Enter', does: 'Take the reading typed', where: 'Read' },
-  { keys: 'Alt Enter', does: 'Take it as it was meant, when a slip is shown', where: 'Read' },
-  { keys: 'Alt Backspace', does: 'Undo the last reading', where: 'Read' },
-  { keys: '\u2191 \u2193, Enter', does: 'Choose a candidate; accept it', where: 'Name' },
-  { keys: '\u2191 \u2193, Enter', does: 'Choose a train; take it', where: 'Gears' },
-  { keys: 'd', does: 'Pass done', where: 'Cut' },
-  { keys: 'b', does: 'Take the last pass back', where: 'Cut' },
-];
+const ROW_ACTS = { nextRow: toRow(1), rowBefore: toRow(-1) };

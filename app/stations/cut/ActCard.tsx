@@ -7,7 +7,7 @@ import { DialNumber } from '../../machine/DialNumber.tsx';
 import { MainAct, SideAct } from '../../machine/Bar.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import type { Beside } from './beside.ts';

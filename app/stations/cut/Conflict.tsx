@@ -1,5 +1,5 @@
 import { CONFLICT } from '../../../words/machine.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 
 /** What stands beside every card: a conflict of feed and slide. */
 export function Conflict() {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { proofDue, type Act } from '../../../core/job/card.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import { ActCard } from './ActCard.tsx';
 import { StartsCard } from './StartsCard.tsx';

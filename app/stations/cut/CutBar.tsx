@@ -3,7 +3,7 @@ import { Ellipsis, StepBack } from 'lucide-react';
 import { LAY_NAMES, TRY_WITH } from '../../../words/try.ts';
 import { cutsNow } from '../../../core/job/card.ts';
 import { measurePlan } from '../../../core/job/measure.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Bar, SideAct } from '../../machine/Bar.tsx';
 import type { Beside, Trying } from './beside.ts';

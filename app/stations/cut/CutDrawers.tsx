@@ -1,6 +1,6 @@
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { setPrefs, usePrefs } from '../../machine/prefs.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { Choice } from '../../ui/controls.tsx';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
 import { Drawer } from '../../ui/Drawer.tsx';

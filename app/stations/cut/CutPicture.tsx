@@ -1,6 +1,6 @@
 import { latheOf } from '../../../core/job/derive.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import { GroovePlate } from '../../drawing/GroovePlate.tsx';
 import { PartPlate } from './PartPlate.tsx';

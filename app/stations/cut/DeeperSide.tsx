@@ -2,7 +2,7 @@ import { worthView } from '../../../core/job/worthView.ts';
 import { sideText } from '../../../words/prove.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { inches } from '../../../core/quantity/units.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

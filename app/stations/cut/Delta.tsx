@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { cardOf } from '../../../core/job/card.ts';
 import { metalOf } from '../../../core/job/metal.ts';
 import { planDelta } from '../../../words/machine.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useAppSelector, useShop } from '../../store/store.ts';
 
 /** What the last change of the plan did to what is next. */

@@ -1,6 +1,6 @@
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { springText, stageName } from '../../../words/stages.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { useTakeBack } from './useCutFrame.ts';
 
 /** What this pass is: its number, what it takes, how deep it goes, what was done last. */

@@ -6,7 +6,7 @@ import { STATION_NAMES } from '../../../words/stations.ts';
 import type { StationId } from '../../../core/job/stations.ts';
 import { Digits } from '../../machine/DialNumber.tsx';
 import { MainAct, SideAct } from '../../machine/Bar.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
 

@@ -1,7 +1,7 @@
 import { cutsNow } from '../../../core/job/card.ts';
 import { latheOf } from '../../../core/job/derive.ts';
 import { isGeared } from '../../../core/lathe/schema.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { TakeOut } from './TakeOut.tsx';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { voidedOf } from '../../../core/job/metal.ts';
 import { eventText } from '../../../words/ledger.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Button, Panel } from '../../ui/controls.tsx';
 import { TextField } from '../../ui/fields.tsx';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { mateInHand } from '../../../core/job/measure.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Button, Choice } from '../../ui/controls.tsx';
 import { Drawer } from '../../ui/Drawer.tsx';

@@ -8,7 +8,7 @@ import { MainAct } from '../../machine/Bar.tsx';
 import { Keypad, takeArmed } from '../../machine/Keypad.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

@@ -1,6 +1,6 @@
 import { tipDiameterNowMm } from '../../../core/job/recut.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
 import { StepsOn, useStepsOn } from './StepsOn.tsx';

@@ -1,6 +1,6 @@
 import { aimsAfter, partBefore } from '../../../core/job/partBefore.ts';
 import { aimText, partBeforeText } from '../../../words/ledger.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
 

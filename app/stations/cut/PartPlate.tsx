@@ -2,7 +2,7 @@ import { engagedOf, fitOfJob } from '../../../core/job/derive.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { Arrow, Compass } from '../../drawing/marks.tsx';
 import { Plate, type Size } from '../../drawing/Plate.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 
 type Act = 'mount' | 'measure' | 'touch';
 const LABEL: Readonly<Record<Act, string>> = {

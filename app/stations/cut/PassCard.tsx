@@ -8,7 +8,7 @@ import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { MainAct } from '../../machine/Bar.tsx';
 import { Stepper } from '../../machine/Stepper.tsx';
 import { usePrefs } from '../../machine/prefs.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { useKeys } from '../../ui/keys.ts';

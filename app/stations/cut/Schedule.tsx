@@ -3,7 +3,7 @@ import { passesWanted } from '../../../core/job/cutPlan.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { DEPTH_RULES } from '../../../core/job/schema.ts';
 import { RULE_NAMES } from '../../../words/setup.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';

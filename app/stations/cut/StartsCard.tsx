@@ -6,7 +6,7 @@ import { BigNumber } from '../../machine/DialNumber.tsx';
 import { MainAct } from '../../machine/Bar.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 import type { Beside } from './beside.ts';

@@ -1,5 +1,5 @@
 import { latheOf } from '../../../core/job/derive.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { editShop, useShop } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 

@@ -3,7 +3,7 @@ import { measurePlan } from '../../../core/job/measure.ts';
 import { LOOK_FIRST, passRisk } from '../../../core/job/sizing.ts';
 import { lookFirstText } from '../../../words/prove.ts';
 import { TRY_WITH } from '../../../words/try.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import type { Beside } from './beside.ts';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { FOUND_BY } from '../../../core/job/schema.ts';
 import { FOUND_BY_NAMES, TAKE_OUT_ASKS, TRUE_WITH_NAMES } from '../../../words/blank.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Button, Choice, Toggles } from '../../ui/controls.tsx';
 

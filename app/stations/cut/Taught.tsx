@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { latheOf } from '../../../core/job/derive.ts';
 import { learnedFor } from '../../../core/job/lesson.ts';
 import { learnedText } from '../../../words/learned.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { lessonsOf, useJobRows } from '../../storage/taught.ts';
 import { useShop } from '../../store/store.ts';
 import { Note } from '../../ui/controls.tsx';

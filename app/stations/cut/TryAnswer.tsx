@@ -7,7 +7,7 @@ import { deeperText } from '../../../words/deeper.ts';
 import { BURRS_FIRST } from '../../../words/prove.ts';
 import { againText, byText, cardText, dialText, dialUnitText } from '../../../words/machine.ts';
 import { BigNumber, DialNumber } from '../../machine/DialNumber.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import { useProof } from '../prove/useProof.ts';
 import { useStepsOn } from './StepsOn.tsx';

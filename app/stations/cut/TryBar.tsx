@@ -1,7 +1,7 @@
 import type { DeeperAnswer } from '../../../core/job/deeper.ts';
 import { stepText } from '../../../words/deeper.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import type { Beside, Trying } from './beside.ts';
 import { CutBar } from './CutBar.tsx';

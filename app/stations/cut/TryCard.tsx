@@ -3,7 +3,7 @@ import { deeperText } from '../../../words/deeper.ts';
 import { cardText } from '../../../words/machine.ts';
 import { TRY_WITH } from '../../../words/try.ts';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import type { Beside } from './beside.ts';
 import { OwnStep } from './OwnStep.tsx';

@@ -1,6 +1,6 @@
 import { BINDS } from '../../../core/job/events.ts';
 import { BIND_NAMES } from '../../../words/prove.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

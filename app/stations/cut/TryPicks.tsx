@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { TRY_NAMES } from '../../../words/try.ts';
 import { TRY_FEEL } from '../../../words/try.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { MateRow } from './MateRow.tsx';
 import { TryPicture } from './TryPicture.tsx';

@@ -6,7 +6,7 @@ import { deeperText } from '../../../words/deeper.ts';
 import { cardText } from '../../../words/machine.ts';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { Keypad } from '../../machine/Keypad.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
 import { WiresPlate } from '../../drawing/WiresPlate.tsx';

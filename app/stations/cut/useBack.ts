@@ -1,5 +1,5 @@
 import { STATION_NAMES } from '../../../words/stations.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 
 /** From the machine one goes back to the desk: to what was set up. */
 export function useBack(): { readonly to: string; readonly label: string } {

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { standingOfPart } from '../../../core/job/metal.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { useKeys } from '../../ui/keys.ts';
 
@@ -11,7 +11,7 @@ export function useTakeBack(withKey = false): { readonly text: string; readonly 
   const { job, machine } = useJobView();
   const last = standingOfPart(job, machine.metal.part).findLast((e) => e.kind === 'cut' || e.kind === 'sprung');
   const n = last && !(last.kind === 'cut' && last.assumedPasses !== null) ? last.n : null;
-  const keys = useMemo(() => (n === null ? {} : { b: () => void act({ do: 'void', of: n }) }), [n]);
+  const keys = useMemo(() => (n === null ? {} : { takeBack: () => void act({ do: 'void', of: n }) }), [n]);
   useKeys(withKey ? keys : NO_KEYS);
   if (!last || n === null) return null;
   return {

@@ -41,7 +41,7 @@ export function useLatest(done: () => void) {
   useEffect(() => {
     latest.current = done;
   });
-  return useMemo(() => ({ d: () => latest.current() }), []);
+  return useMemo(() => ({ passDone: () => latest.current() }), []);
 }
 
 /** Which motion of the pass is the present one; a new pass begins with the first. */

@@ -9,7 +9,7 @@ import type { Step } from '../../../core/quantity/working.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { aimName } from '../../../words/fit.ts';
 import { ZonesPlate, zoneRowY } from '../../drawing/ZonesPlate.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { TypedField } from '../../ui/fields.tsx';
 import { useSize } from '../../ui/useSize.ts';

@@ -2,7 +2,7 @@ import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { leastWorn } from '../../../core/job/special.ts';
 import type { Job } from '../../../core/job/schema.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

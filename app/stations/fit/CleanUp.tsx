@@ -1,7 +1,7 @@
 import { cleaning } from '../../../core/job/recut.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { cleanedText } from '../../../words/fit.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Note, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';

@@ -21,8 +21,8 @@ import {
   GAUGE_LIKE,
   gaugeName,
 } from '../../../words/fit.ts';
-import { StationFrame } from '../../shell/StationFrame.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { StationFrame } from '../../job/StationFrame.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Choice, Note, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';

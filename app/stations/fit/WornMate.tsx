@@ -5,7 +5,7 @@ import type { Place } from '../../../core/job/places.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { WORN_BESIDES, WORN_WAY_NAMES, wornChoiceText } from '../../../words/fit.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Button, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

@@ -3,7 +3,7 @@ import { engagedOf } from '../../../core/job/derive.ts';
 import { effectSteps, pitchErrorEffect, shareEaten } from '../../../core/gearing/proof/index.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
 import { Figure } from '../../ui/Figure.tsx';
 

@@ -7,7 +7,7 @@ import { pitchText } from '../../../core/quantity/pitch.ts';
 import { numberOf } from '../../../core/quantity/rational.ts';
 import { leadOf, type ThreadSpec } from '../../../core/standards/thread.ts';
 import { electronicRows } from '../../../words/electronic.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';

@@ -11,8 +11,8 @@ import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../../../core/
 import { jointView } from '../../../core/job/jointView.ts';
 import { metalOf } from '../../../core/job/metal.ts';
 import { jointText } from '../../../words/oldPart.ts';
-import { StationFrame } from '../../shell/StationFrame.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { StationFrame } from '../../job/StationFrame.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

@@ -16,7 +16,7 @@ import { Gate } from '../../machine/Gate.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { StepList } from '../../machine/StepList.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Plate } from '../../drawing/Plate.tsx';
 import { TrainDrawing } from '../../drawing/TrainDrawing.tsx';

@@ -11,7 +11,7 @@ import { lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { textOf, type Rational } from '../../../core/quantity/rational.ts';
 import { leadOf, type ThreadSpec } from '../../../core/standards/thread.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Button, Panel } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';

@@ -12,7 +12,7 @@ import { lengthText, percentText, ppmText } from '../../../core/quantity/format.
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact } from '../../../core/quantity/rational.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
 import { Copied } from '../../ui/Copy.tsx';

@@ -7,8 +7,8 @@ import { CAME_IN, HAZARDS, MADE, ORIGINS, toMakeText, USES, WANTED } from '../..
 import { CameInDrawing } from '../../drawing/CameIn.tsx';
 import { DyeCoat } from '../../drawing/Plate.tsx';
 import { Photos } from '../../photos/Photos.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
-import { StationFrame } from '../../shell/StationFrame.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
+import { StationFrame } from '../../job/StationFrame.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Choice, Panel, Toggles } from '../../ui/controls.tsx';
 import { TextField, TypedField } from '../../ui/fields.tsx';

@@ -3,7 +3,7 @@ import { pitchText } from '../../../core/quantity/pitch.ts';
 import { pitchOf, threadFormOf } from '../../../core/standards/thread.ts';
 import type { CandidateView } from '../../../core/job/candidates.ts';
 import { reasonText, timesText } from '../../../words/reasons.ts';
-import { acceptName } from '../../shell/settle.ts';
+import { acceptName } from '../../job/settle.ts';
 import { useSystem } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { readsLike } from '../../../core/job/madeBefore.ts';
 import { LEARNED_WORDS, madeText } from '../../../words/learned.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { scheduleAsLearned } from '../gears/asLearned.ts';
 import { loadJob } from '../../storage/db.ts';
 import type { JobRow } from '../../storage/rows.ts';

@@ -2,8 +2,8 @@ import { useDraft } from '../../ui/drafts.ts';
 import { probabilityOf } from '../../../core/job/candidates.ts';
 import { percentText } from '../../../core/quantity/format.ts';
 import { parseDesignation } from '../../../core/standards/designation.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
-import { acceptName } from '../../shell/settle.ts';
+import { useJobView } from '../../job/jobContext.tsx';
+import { acceptName } from '../../job/settle.ts';
 import { Note } from '../../ui/controls.tsx';
 import { TextField, TypedField } from '../../ui/fields.tsx';
 

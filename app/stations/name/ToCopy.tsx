@@ -6,7 +6,7 @@ import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts'
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
 
 /** Read off the drawing; the rest stand under it. */

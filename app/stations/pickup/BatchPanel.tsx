@@ -4,7 +4,7 @@ import { readWithin } from '../../../core/quantity/number.ts';
 import { TAUGHT_BY } from '../../../core/job/events.ts';
 import { TAUGHT_ASKS } from '../../../words/oldPart.ts';
 import { TAUGHT_NAMES } from '../../../words/pickup.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button, Choice } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';

@@ -3,7 +3,7 @@ import type { Cleaned } from '../../../core/fit/clean.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { cleanedText } from '../../../words/fit.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { cleanedFit } from '../../../core/job/cleanedFit.ts';
 import { cleanedFitText } from '../../../words/oldPart.ts';
 import { Note } from '../../ui/controls.tsx';

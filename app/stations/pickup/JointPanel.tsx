@@ -5,7 +5,7 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { readWhole } from '../../../core/quantity/number.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { jointText, WELD_TEXT } from '../../../words/oldPart.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Note } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';

@@ -4,7 +4,7 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { readWhole } from '../../../core/quantity/number.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { countedText } from '../../../words/pickup.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';

@@ -4,7 +4,7 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { pitchMmOf } from '../../../core/standards/thread.ts';
 import { ofPitchText, towardsHead } from '../../../words/pickup.ts';
 import { EYE_STEP } from '../../drawing/EyePlate.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

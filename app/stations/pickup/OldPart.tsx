@@ -2,7 +2,7 @@ import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { standOffs } from '../../../core/job/standOffs.ts';
 import { cleaning } from '../../../core/job/recut.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import { Drawer } from '../../ui/Drawer.tsx';
 import { BatchPanel } from './BatchPanel.tsx';

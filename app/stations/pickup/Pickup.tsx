@@ -16,7 +16,7 @@ import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { StepList } from '../../machine/StepList.tsx';
 import { Stepper } from '../../machine/Stepper.tsx';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Choice, Note } from '../../ui/controls.tsx';
 import { PractiseLink } from '../../ui/PractiseLink.tsx';

@@ -6,7 +6,7 @@ import { restOf } from '../../../core/job/pickupMove.ts';
 import { pitchMmOf } from '../../../core/standards/thread.ts';
 import { countedText, ofPitchText } from '../../../words/pickup.ts';
 import { MainAct } from '../../machine/Bar.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import type { Look } from './LookPanel.tsx';
 

@@ -10,7 +10,7 @@ import { EyePlate } from '../../drawing/EyePlate.tsx';
 import { GroovesPlate } from '../../drawing/GroovesPlate.tsx';
 import { RunPlate } from '../../drawing/RunPlate.tsx';
 import { SlackPlate } from '../../drawing/SlackPlate.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import type { Look } from './LookPanel.tsx';
 import { SlipPlate } from './SlipPlate.tsx';

@@ -2,7 +2,7 @@ import { standOffs } from '../../../core/job/standOffs.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { standOffText } from '../../../words/oldPart.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

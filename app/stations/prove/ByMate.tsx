@@ -1,7 +1,7 @@
 import { fitOfJob } from '../../../core/job/derive.ts';
 import { measurePlan } from '../../../core/job/measure.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Figure } from '../../ui/Figure.tsx';
 

@@ -4,7 +4,7 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { parseMagnification } from '../../../core/lathe/typed.ts';
 import { CSS_PX_PER_MM, ChartPlate } from '../../drawing/ChartPlate.tsx';
 import { setPrefs, usePrefs } from '../../machine/prefs.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
 import { useSystem } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';

@@ -2,7 +2,7 @@ import { Check } from 'lucide-react';
 import { DRESSED } from '../../../core/job/events.ts';
 import { dressedNow } from '../../../core/job/formCheck.ts';
 import { DRESS_NAMES } from '../../../words/prove.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 

@@ -7,7 +7,7 @@ import { parseLength } from '../../../core/quantity/length.ts';
 import { degreesText, FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { FORM_NAMES, formText, taperText } from '../../../words/prove.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 import { Mark } from './Mark.tsx';

@@ -5,7 +5,7 @@ import { standOffs } from '../../../core/job/standOffs.ts';
 import { notGoTurnsOf } from '../../../core/job/verdict.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { GAUGE_TRUTH } from '../../../words/prove.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Button, Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import type { Job } from '../../../core/job/schema.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { DraftScope } from '../../ui/drafts.ts';

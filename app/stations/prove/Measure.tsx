@@ -7,7 +7,7 @@ import { leftText } from '../../../words/conclusions.ts';
 import { layText } from '../../../words/prove.ts';
 import { LAY_NAMES } from '../../../words/try.ts';
 import { BigNumber } from '../../machine/DialNumber.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Note } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

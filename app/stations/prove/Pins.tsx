@@ -4,7 +4,7 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { plain } from '../../../core/quantity/working.ts';
 import { parseWarmth } from '../../../core/lathe/typed.ts';
 import { PIN_NAMES, UNSURE_NAMES } from '../../../words/prove.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { Choice } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 import { LINKS } from './links.ts';

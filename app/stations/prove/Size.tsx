@@ -5,7 +5,7 @@ import { standingOfPart } from '../../../core/job/metal.ts';
 import { eventText } from '../../../words/ledger.ts';
 import { effectText, rightText } from '../../../words/prove.ts';
 import { beliefText } from '../../../words/size.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

@@ -1,6 +1,6 @@
 import { proofVerdict } from '../../../core/job/verdict.ts';
 import { REASON_MARKS, reasonText, VERDICT_TEXT } from '../../../words/prove.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
 import { useShop } from '../../store/store.ts';
 import { Mark } from './Mark.tsx';

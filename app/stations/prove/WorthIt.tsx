@@ -3,7 +3,7 @@ import { parseYears } from '../../../core/lathe/typed.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { plain } from '../../../core/quantity/working.ts';
 import { sideText, WORTH_TEXT } from '../../../words/prove.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { LengthField, TypedField } from '../../ui/fields.tsx';
 

@@ -5,7 +5,7 @@ import { dressedNow } from '../../../core/job/formCheck.ts';
 import { beliefOf, effectsOfJob } from '../../../core/job/sizing.ts';
 import { DRESSED } from '../../../core/job/events.ts';
 import { diagnosisText, effectText } from '../../../words/prove.ts';
-import { useDialUnit, useJobView } from '../../shell/jobContext.tsx';
+import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 
 interface Proof {

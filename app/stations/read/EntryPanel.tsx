@@ -2,7 +2,7 @@ import { useId } from 'react';
 import { partOf } from '../../../core/job/evidence.ts';
 import { FINE_ENOUGH_MM } from '../../../core/reading/pitch.ts';
 import { QUANTITY_NAMES } from '../../../words/readings.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
 import { Button, Choice } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

@@ -1,5 +1,5 @@
 import { percentText } from '../../../core/quantity/format.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 
 const SHOWN = 3;
 

@@ -9,7 +9,7 @@ import { cutablePitch, lackingToCopy } from '../../../core/job/special.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 

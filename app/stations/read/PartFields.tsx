@@ -2,7 +2,7 @@ import { memo, type CSSProperties } from 'react';
 import type { Job } from '../../../core/job/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { parseLength } from '../../../core/quantity/length.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { TypedField } from '../../ui/fields.tsx';
 

@@ -1,3 +1,5 @@
+import { nameOfKey } from '../../ui/keys.ts';
+import { actOf } from '../../ui/bindings.ts';
 import clsx from 'clsx';
 import { memo, type CSSProperties, type RefObject } from 'react';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
@@ -85,10 +87,10 @@ export function ArmedPatch({
   const span = SPAN[quantity];
   const field = 'num min-w-0 w-full bg-transparent text-[17px] font-semibold outline-none placeholder:text-ink2';
   const onKeyDown = (e: React.KeyboardEvent): void => {
-    if (e.key === 'Enter' && e.altKey && slip?.instead != null) {
-      e.preventDefault();
-      entry.take(true);
-    }
+    const meant = actOf({ takeMeant: slip?.instead == null ? undefined : () => entry.take(true) }, nameOfKey(e));
+    if (!meant) return;
+    e.preventDefault();
+    meant();
   };
   return (
     <div style={style} className={clsx('z-20 grid gap-1', style ? 'absolute' : 'col-span-full')}>

@@ -1,6 +1,6 @@
 import { Camera, Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { usePictureUrl } from '../../photos/usePictureUrl.ts';
 import { act } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';

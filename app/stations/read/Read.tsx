@@ -4,8 +4,8 @@ import { useSearchParams } from 'react-router';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { READING_ORDER } from '../../../core/job/entry.ts';
 import { threadOfJob } from '../../../core/job/derive.ts';
-import { StationFrame } from '../../shell/StationFrame.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { StationFrame } from '../../job/StationFrame.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { undoJob } from '../../store/store.ts';
 import { useKeys } from '../../ui/keys.ts';
 import { Tabs } from '../../ui/Tabs.tsx';
@@ -53,8 +53,11 @@ function Typed() {
   }, []);
   const keys = useMemo(
     () => ({
-      'Alt+Backspace': undoJob,
-      ...Object.fromEntries(READING_ORDER.slice(0, 9).map((q, i) => [`Alt+${i + 1}`, () => arm(q)])),
+      undoReading: undoJob,
+      arm: (place: number) => {
+        const quantity = READING_ORDER[place];
+        if (quantity) arm(quantity);
+      },
     }),
     [arm],
   );

@@ -10,7 +10,7 @@ import { Lens } from '../../drawing/Lens.tsx';
 import { lensShape } from '../../drawing/lensShape.ts';
 import { alongOf, PartAlong } from '../../drawing/PartAlong.tsx';
 import { DyeCoat, PlateDefs } from '../../drawing/Plate.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
 import { useSize } from '../../ui/useSize.ts';
 import { layoutOf, LOW, ON_DRAWING, WIDE } from './layout.ts';

@@ -6,7 +6,7 @@ import { ALONG, degreesText, FINE, lengthText } from '../../../core/quantity/for
 import { good, type Outcome } from '../../../core/quantity/outcome.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { handText, QUANTITY_NAMES } from '../../../words/readings.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { Copied } from '../../ui/Copy.tsx';

@@ -2,7 +2,7 @@ import { wearSeen } from '../../../core/job/known.ts';
 import { partOf } from '../../../core/job/evidence.ts';
 import { ALONG, FINE, lengthText } from '../../../core/quantity/format.ts';
 import { QUANTITY_NAMES } from '../../../words/readings.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
 

@@ -7,7 +7,7 @@ import { FINE_ENOUGH_MM } from '../../../core/reading/pitch.ts';
 import { slipIn } from '../../../core/job/known.ts';
 import type { Instrument, Reading } from '../../../core/job/schema.ts';
 import type { Outcome, Problem } from '../../../core/quantity/outcome.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { useDraft } from '../../ui/drafts.ts';
 

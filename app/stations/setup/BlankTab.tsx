@@ -14,7 +14,7 @@ import {
 } from '../../../words/blank.ts';
 import { END_NAMES } from '../../../words/endOfThread.ts';
 import { BlankPlate } from '../../drawing/BlankPlate.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Choice, Note, Toggles } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

@@ -4,7 +4,7 @@ import { cutsNow } from '../../../core/job/card.ts';
 import { deeperAt } from '../../../core/motion/deeperAt.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { StepsOn, useStepsOn } from '../cut/StepsOn.tsx';

@@ -20,7 +20,7 @@ import {
 } from '../../../words/holding.ts';
 import { HOLDING_NAMES } from '../../../words/ledger.ts';
 import { BendPlate, GripBar } from '../../drawing/BendPlate.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';

@@ -11,7 +11,7 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { forceText, unsaidText } from '../../../words/holding.ts';
 import { INFEED_NAMES, RULE_NAMES, stagesText } from '../../../words/setup.ts';
 import { FillPlate } from '../../drawing/FillPlate.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button, Choice, Note } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';

@@ -9,7 +9,7 @@ import { missingText, programComments, programRows } from '../../../words/progra
 import type { ParameterRow } from '../../../words/parameterRow.ts';
 import { PathPlate } from '../../drawing/PathPlate.tsx';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { downloadText, fileName } from '../../storage/files.ts';
 import { useShop, useSystem } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';

@@ -1,7 +1,7 @@
 import { runOutOf } from '../../../core/job/runOut.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { recutting } from '../../../core/job/recut.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
 

@@ -6,7 +6,7 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { CONFLICT } from '../../../words/machine.ts';
 import { scaleText } from '../../../words/settings.ts';
 import { INFEED_AT_CONTROL, INFEED_NAMES, infeedText, slideAngleText, uncutFlankText } from '../../../words/setup.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Choice, Note } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';

@@ -9,7 +9,7 @@ import { speedText } from '../../../core/quantity/format.ts';
 import { cautionText } from '../../../words/cautions.ts';
 import { atSpeedText, END_NAMES, endText, ROOM_NAMES } from '../../../words/endOfThread.ts';
 import { StopPlate } from '../../drawing/StopPlate.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Choice, Note } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';

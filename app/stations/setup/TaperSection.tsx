@@ -4,7 +4,7 @@ import { latheOf } from '../../../core/job/derive.ts';
 import { isGeared } from '../../../core/lathe/schema.ts';
 import { TAPER_WAYS } from '../../../core/job/schema.ts';
 import { TAPER_WAY_NAMES, taperDepthText, taperWayText } from '../../../words/taper.ts';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { Choice, Note } from '../../ui/controls.tsx';
 import { LengthField } from '../../ui/fields.tsx';

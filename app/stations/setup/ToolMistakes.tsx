@@ -6,7 +6,7 @@ import { parseAngle } from '../../../core/quantity/angle.ts';
 import { degreesText } from '../../../core/quantity/format.ts';
 import { MISTAKE_NAMES, mistakeText } from '../../../words/mistakes.ts';
 import { MistakePlate } from '../../drawing/MistakePlate.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
 import { Choice } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';

@@ -1,6 +1,6 @@
 import { toolViewOf } from '../../../core/job/toolView.ts';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 
 /** The tool sheet, true to scale: to print, to cut by, to open elsewhere. */
 export function ToolSheets() {

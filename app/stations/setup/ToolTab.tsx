@@ -8,7 +8,7 @@ import { TOOL_KINDS } from '../../../core/job/schema.ts';
 import { BLOCK_NAMES } from '../../../words/toolSheet.ts';
 import { TOOL_KIND_NAMES, toolKindText, trailingSideText } from '../../../words/tool.ts';
 import { ToolPlate } from '../../drawing/ToolPlate.tsx';
-import { useJobView } from '../../shell/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Choice, Note } from '../../ui/controls.tsx';
 import { LengthField, TypedField } from '../../ui/fields.tsx';

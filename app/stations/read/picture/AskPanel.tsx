@@ -39,7 +39,7 @@ export function AskPanel({
     }),
     { title: 'Show it myself', note: 'axis, stretch and one tooth, by hand', go: onShow },
   ];
-  useKeys(Object.fromEntries(choices.map((c, i) => [String(i + 1), c.go])));
+  useKeys({ chooseEdge: (place) => choices[place]?.go() });
   const [first] = read.asks;
   return (
     <>

@@ -12,7 +12,7 @@ import { checksOf, formName, offText } from '../../../../words/picture.ts';
 import { problemLine } from '../../../../words/problems.ts';
 import { storageText } from '../../../../words/storage.ts';
 import { announce } from '../../../ui/announce.ts';
-import { useJobView } from '../../../shell/jobContext.tsx';
+import { useJobView } from '../../../job/jobContext.tsx';
 import { putPicture } from '../../../storage/db.ts';
 import { act, useSystem } from '../../../store/store.ts';
 import { Button, Note } from '../../../ui/controls.tsx';
@@ -156,7 +156,7 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
   const onFile = (file: Blob, name: string, scanned: boolean): void =>
     // nobody has said how many dots a scan has: it is asked, not guessed
     view.take(file, name, scanned && shadow.scale?.by !== 'resolution' ? null : undefined);
-  useKeys({ ' ': () => (picture ? undefined : shutterRef.current?.()), Escape: () => void navigate(back) });
+  useKeys({ shoot: () => (picture ? undefined : shutterRef.current?.()), leavePicture: () => void navigate(back) });
 
   const readOk = picture && read?.confident;
   const asks = picture && read && !read.confident;

@@ -7,7 +7,7 @@ import type { ProfileRead } from '../../../../core/profile/types.ts';
 import { FREE_ENDS } from '../../../../core/job/schema.ts';
 import { growsText, hiddenText, rowFigures, rowName, rowNote } from '../../../../words/picture.ts';
 import { PROFILE_ASKS } from '../../../../words/profile.ts';
-import { useJobView } from '../../../shell/jobContext.tsx';
+import { useJobView } from '../../../job/jobContext.tsx';
 import { useSystem } from '../../../store/store.ts';
 import { Button, Choice, Note } from '../../../ui/controls.tsx';
 import { LengthField } from '../../../ui/fields.tsx';
@@ -60,7 +60,7 @@ export function ReadPanel({ view, read, rows, chosen, onChoose, onTake, failed }
   const many = rows.filter((r, i) => chosen.has(i) && r.gives.length > 0).length;
   const asksEnd = rows.some((r, i) => chosen.has(i) && hangsOnEnd(r)) && shadow.freeEnd === null;
   const can = many > 0 && !asksEnd && view.done === null;
-  useKeys({ Enter: () => can && onTake() });
+  useKeys({ takePicture: () => can && onTake() });
   const name = (r: PictureRow): string =>
     shadow.freeEnd === null && (r.key === 'leading' || r.key === 'trailing')
       ? r.key === 'leading'

@@ -7,7 +7,7 @@ import { FINE, lengthText } from '../../../../core/quantity/format.ts';
 import { MM_PER_INCH } from '../../../../core/quantity/units.ts';
 import type { ShadowTaken } from '../../../../core/job/schema.ts';
 import { leastWorn } from '../../../../core/job/special.ts';
-import { useJobView } from '../../../shell/jobContext.tsx';
+import { useJobView } from '../../../job/jobContext.tsx';
 import { useSystem } from '../../../store/store.ts';
 import { TypedField } from '../../../ui/fields.tsx';
 

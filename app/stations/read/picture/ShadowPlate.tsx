@@ -1,3 +1,5 @@
+import { nameOfKey } from '../../../ui/keys.ts';
+import { actOf } from '../../../ui/bindings.ts';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { TipRead } from '../../../../core/profile/tip.ts';
@@ -57,11 +59,8 @@ export function ShadowPlate({ picture, read, tip, way, pointed, onPoint, badges 
   const unit = view.w / 620;
   const seen = read?.seen ?? null;
   const bad = read?.scan ?? false;
-  const keys: Readonly<Record<string, () => void>> = {
-    '+': () => zoom(STEP),
-    '=': () => zoom(STEP),
-    '-': () => zoom(1 / STEP),
-    '0': () => setView(whole),
+  const acts = { nearer: () => zoom(STEP), farther: () => zoom(1 / STEP), whole: () => setView(whole) };
+  const arrows: Readonly<Record<string, () => void>> = {
     ArrowLeft: () => move(-0.12, 0),
     ArrowRight: () => move(0.12, 0),
     ArrowUp: () => move(0, -0.12),
@@ -84,7 +83,7 @@ export function ShadowPlate({ picture, read, tip, way, pointed, onPoint, badges 
         className="absolute inset-0 size-full cursor-grab touch-none active:cursor-grabbing"
         onWheel={(e) => zoom(e.deltaY < 0 ? 1.2 : 1 / 1.2, spot(e))}
         onKeyDown={(e) => {
-          const go = keys[e.key];
+          const go = actOf(acts, nameOfKey(e)) ?? arrows[e.key];
           if (!go || e.target !== e.currentTarget) return;
           e.preventDefault();
           e.stopPropagation();

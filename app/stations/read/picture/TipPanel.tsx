@@ -3,7 +3,7 @@ import { toolOfJob } from '../../../../core/job/cutPlan.ts';
 import type { TipRead } from '../../../../core/profile/tip.ts';
 import { degreesText, FINE, lengthText } from '../../../../core/quantity/format.ts';
 import { TIP_ASKS, tipAngleText } from '../../../../words/picture.ts';
-import { useJobView } from '../../../shell/jobContext.tsx';
+import { useJobView } from '../../../job/jobContext.tsx';
 import { useSystem } from '../../../store/store.ts';
 import { Button, Note } from '../../../ui/controls.tsx';
 import { useKeys } from '../../../ui/keys.ts';
@@ -25,7 +25,7 @@ export function TipPanel({
   const own = toolOfJob(job);
   const scale = tip.pxPerMm?.value ?? null;
   const can = tip.tip !== null && scale !== null && view.done === null;
-  useKeys({ Enter: () => can && onTake() });
+  useKeys({ takePicture: () => can && onTake() });
   const [ask] = tip.asks;
   const mm = (px: number): string => (scale === null ? '\u2013' : lengthText(px / scale, system, FINE));
   return (

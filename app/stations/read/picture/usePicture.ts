@@ -5,7 +5,7 @@ import { leastWorn } from '../../../../core/job/special.ts';
 import type { Picture, ShadowTaken } from '../../../../core/job/schema.ts';
 import type { TipRead } from '../../../../core/profile/tip.ts';
 import type { ProfileAskedFor, ProfileRead } from '../../../../core/profile/types.ts';
-import { useJobView } from '../../../shell/jobContext.tsx';
+import { useJobView } from '../../../job/jobContext.tsx';
 import { loadPicture } from '../../../storage/db.ts';
 import { openReader, told, type Reader } from '../../../workers/pictures.ts';
 

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { useJobView } from './jobContext.tsx';
-import { TopBar } from './TopBar.tsx';
+import { TopBar } from '../shell/TopBar.tsx';
 
 /** Fetched when a sheet is first wanted. */
 const Paper = lazy(async () => ({ default: (await import('../sheets/Paper.tsx')).Paper }));

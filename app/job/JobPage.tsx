@@ -10,7 +10,7 @@ import { WorkingProvider } from '../ui/Working.tsx';
 import { JobFrame } from './JobFrame.tsx';
 import { PaperFrame } from './PaperFrame.tsx';
 import { JobProvider } from './jobContext.tsx';
-import { TopBar } from './TopBar.tsx';
+import { TopBar } from '../shell/TopBar.tsx';
 
 type Opening =
   | { readonly kind: 'opening' }

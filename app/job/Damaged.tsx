@@ -8,7 +8,7 @@ import { downloadText } from '../storage/files.ts';
 import { putRepaired, type Found } from '../storage/db.ts';
 import { storageText } from '../../words/storage.ts';
 import { Button, Note, Panel } from '../ui/controls.tsx';
-import { TopBar } from './TopBar.tsx';
+import { TopBar } from '../shell/TopBar.tsx';
 
 /** A job that does not hold, or that a newer Gelvin made: kept as it is, exported as it is, repaired only when asked. */
 export function Damaged({

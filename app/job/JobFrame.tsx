@@ -16,7 +16,7 @@ import { useJobView } from './jobContext.tsx';
 import { Rule } from './Rule.tsx';
 import { neighbour, settle } from './settle.ts';
 import { fetchOthers, MACHINE_VIEWS, STATION_VIEWS } from './stationViews.ts';
-import { TopBar } from './TopBar.tsx';
+import { TopBar } from '../shell/TopBar.tsx';
 
 /** Stations at which the person stands at the machine: the whole screen is theirs. */
 const AT_MACHINE: readonly StationId[] = ['pickup', 'cut', 'prove'];
@@ -89,11 +89,9 @@ function useStationKeys(station: StationId): void {
       if (to) void navigate(`/jobs/${job.id}/${to}`);
     };
     return {
-      '[': go(-1),
-      ']': go(1),
-      'Alt+ArrowUp': go(-1),
-      'Alt+ArrowDown': go(1),
-      s: () => {
+      stationBefore: go(-1),
+      nextStation: go(1),
+      settle: () => {
         if (states[station].kind !== 'blocked' && station !== 'name') settle(station, believedThread(job, top));
       },
     };

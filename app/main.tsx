@@ -3,7 +3,8 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import './app.css';
 import { registerOffline } from './offline/register.ts';
-import { beginOpening, Opening } from './shell/Opening.tsx';
+import { beginOpening } from './shell/beginOpening.ts';
+import { Opening } from './shell/Opening.tsx';
 import { holdUnwritten, store } from './store/store.ts';
 
 window.addEventListener('beforeunload', holdUnwritten);

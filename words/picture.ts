@@ -172,3 +172,34 @@ export function checksOf(
     },
   ];
 }
+
+/** Back to where one came from. */
+export const PICTURE_BACK: Readonly<Record<'part' | 'made' | 'tool', string>> = {
+  part: 'To the readings',
+  made: 'To the proof',
+  tool: 'To the tool',
+};
+/** How it is held up for a picture. */
+export const HOLD_IT: Readonly<Record<'part' | 'made' | 'tool', string>> = {
+  part: 'Lamp behind a sheet of paper, camera as far off as the zoom allows, square to the part.',
+  made: 'The finished thread, clean and dry: lamp behind paper, camera far off and square to it.',
+  tool: 'The tool\u2019s face square to the camera, lamp behind it, its shank running out of the picture.',
+};
+/** Why a picture was not read. */
+export function notReadText(
+  f:
+    | { readonly kind: 'no-picture' | 'gone' }
+    | { readonly kind: 'too-large'; readonly megapixels: number }
+    | { readonly kind: 'failed'; readonly because: string },
+): string {
+  switch (f.kind) {
+    case 'no-picture':
+      return 'This is no picture that can be opened here: PNG, JPEG or WebP.';
+    case 'gone':
+      return 'This picture is not in this browser: it stayed where it was taken. Its readings are here.';
+    case 'too-large':
+      return `This picture has ${f.megapixels.toFixed(0)} million points; 12 are taken. Save it smaller.`;
+    case 'failed':
+      return `It could not be read: ${f.because}.`;
+  }
+}

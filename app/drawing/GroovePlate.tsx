@@ -1,16 +1,17 @@
-import { toolOf, type PlanRequest } from '../../core/cutting/plan.ts';
-import { leadingReachMm, trailingReachMm, type ToolOutline } from '../../core/cutting/tip.ts';
-import { lengthText } from '../../core/quantity/format.ts';
-import { inches, type UnitSystem } from '../../core/quantity/units.ts';
-import { Arrow, Compass } from './marks.tsx';
+import { type PlanRequest, toolOf } from '../../core/cutting/plan.ts';
+import { type UnitSystem } from '../../core/quantity/units.ts';
 import { Plate, type Size } from './Plate.tsx';
-import { outlinePoints, pathOf } from './toolPath.ts';
+import { type ToolOutline, leadingReachMm, trailingReachMm } from '../../core/cutting/tip.ts';
+import { pathOf, outlinePoints } from './toolPath.ts';
+import { Arrow, Compass } from './marks.tsx';
 import { PassDots } from './PassDots.tsx';
+import { DepthScale } from './DepthScaleDrawing.tsx';
 
 interface Stand {
   readonly depthMm: number;
   readonly axialMm: number;
 }
+
 export interface GrooveProps {
   readonly passes: readonly Stand[];
   /** What is cut already. */
@@ -35,7 +36,9 @@ export function GroovePlate(p: GrooveProps) {
 
 /** Room for words at the top, and for the row of passes at the bottom. */
 const TOP = 40;
+
 const DOTS = 44;
+
 /** Lower than this the plate is a strip: words stand in one line and the tool has less room. */
 const STRIP_PX = 330;
 
@@ -125,47 +128,6 @@ function ToGo({ text, strip, y }: { readonly text: string; readonly strip: boole
       >
         {text}
       </text>
-    </g>
-  );
-}
-
-/** Steps of a scale that a hand reads, finest first, in the unit of the dial. */
-const STEPS = { mm: [0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10], in: [0.002, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5] } as const;
-const NEAREST_PX = 16;
-
-function DepthScale({
-  x,
-  y,
-  full,
-  unit,
-  at,
-  scale,
-}: {
-  readonly x: number;
-  readonly y: (mm: number) => number;
-  readonly full: number;
-  readonly unit: UnitSystem;
-  readonly at: number;
-  readonly scale: number;
-}) {
-  const mm = (n: number): number => (unit === 'mm' ? n : inches(n));
-  const step = STEPS[unit].find((s) => mm(s) * scale >= NEAREST_PX) ?? STEPS[unit][STEPS[unit].length - 1] ?? 1;
-  const count = Math.floor(full / mm(step) + 1e-9);
-  const named = Math.max(1, Math.ceil(count / 5));
-  return (
-    <g stroke="var(--scribe)" strokeWidth="2" fill="var(--scribe)" fontSize="16" fontFamily="var(--font-mono)">
-      <path d={`M${x} ${y(0)}V${y(full)}`} />
-      {Array.from({ length: count + 1 }, (_, i) => (
-        <g key={i}>
-          <path d={`M${x} ${y(mm(i * step))}h${i % named === 0 ? -14 : -8}`} strokeWidth="1.5" />
-          {i > 0 && i % named === 0 && (
-            <text x={x - 18} y={y(mm(i * step)) + 5} textAnchor="end" stroke="none">
-              {lengthText(mm(i * step), unit, { bare: true, stepMm: Math.min(step, 1), stepIn: Math.min(step, 0.1) })}
-            </text>
-          )}
-        </g>
-      ))}
-      <path d={`M${x + 3} ${y(at)}l15 -9v18z`} fill="var(--straw)" stroke="#17130a" />
     </g>
   );
 }

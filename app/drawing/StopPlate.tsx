@@ -1,9 +1,10 @@
-import { scaleLinear } from 'd3-scale';
-import { LEADS_BEFORE } from '../../core/motion/motion.ts';
 import type { EndView } from '../../core/job/endView.ts';
-import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
+import { lengthText, FINE } from '../../core/quantity/format.ts';
 import { Plate, type Size } from './Plate.tsx';
+import { LEADS_BEFORE } from '../../core/motion/motion.ts';
+import { scaleLinear } from 'd3-scale';
+import { Span } from './SpanDrawing.tsx';
 
 interface Props {
   readonly end: EndView;
@@ -144,43 +145,5 @@ function Drawing(p: Props & Size) {
       <Span a={x(length)} b={stopAt} y={room + 64} text={known ? bare(by) : '?'} dashed={!known} />
       <Span a={x(-before)} b={x(0)} y={room + 64} text={bare(before)} dashed />
     </>
-  );
-}
-
-/** A length along the bed between two places, with its figure where it has room. */
-function Span({
-  a,
-  b,
-  y,
-  text,
-  dashed,
-}: {
-  readonly a: number;
-  readonly b: number;
-  readonly y: number;
-  readonly text: string;
-  readonly dashed: boolean;
-}) {
-  const [l, r] = [Math.min(a, b), Math.max(a, b)];
-  return (
-    <g>
-      <path
-        d={`M${l} ${y - 8}v16M${r} ${y - 8}v16M${l} ${y}H${r}`}
-        stroke="var(--scribe)"
-        strokeDasharray={dashed ? '5 4' : undefined}
-        fill="none"
-      />
-      <text
-        x={(l + r) / 2}
-        y={y + 22}
-        textAnchor="middle"
-        fontSize="16"
-        fontFamily="var(--font-mono)"
-        fontWeight="700"
-        fill="var(--scribe)"
-      >
-        {text}
-      </text>
-    </g>
   );
 }

@@ -1,17 +1,16 @@
-import type { ReactNode } from 'react';
-import { ArrowRight, Ban, Check, Circle, RotateCw } from 'lucide-react';
-import { useNavigate } from 'react-router';
-import { believedThread, notYet, type StationState } from '../../core/job/chain.ts';
 import type { StationId } from '../../core/job/schema.ts';
-import { conclusion } from '../../words/conclusions.ts';
-import { becauseText, justOnText, onText, STATE_WORDS, STATION_NAMES } from '../../words/stations.ts';
-import { useShop, useSystem } from '../store/store.ts';
-import { TERMS } from '../../words/glossary.ts';
-import { Cautions } from '../ui/Cautions.tsx';
-import { Button, Note } from '../ui/controls.tsx';
-import { Terms } from '../ui/Terms.tsx';
+import type { ReactNode } from 'react';
 import { useJobView } from './jobContext.tsx';
-import { neighbour, settle } from './settle.ts';
+import { useShop, useSystem } from '../store/store.ts';
+import { conclusion } from '../../words/conclusions.ts';
+import { STATION_NAMES, becauseText, STATE_WORDS } from '../../words/stations.ts';
+import { Note } from '../ui/controls.tsx';
+import { Cautions } from '../ui/Cautions.tsx';
+import { Terms } from '../ui/Terms.tsx';
+import { TERMS } from '../../words/glossary.ts';
+import { Circle, Check, RotateCw, Ban } from 'lucide-react';
+import { type StationState } from '../../core/job/chain.ts';
+import { OnActs } from './OnActs.tsx';
 
 interface Props {
   readonly station: StationId;
@@ -97,6 +96,7 @@ export function StationFrame({
 
 /** The mark of each state, on the band and beside the heading alike. */
 export const STATE_ICONS = { open: Circle, settled: Check, stale: RotateCw, blocked: Ban } as const;
+
 const TONE = { open: 'text-ink2', settled: 'text-go', stale: 'text-look', blocked: 'text-ink2' } as const;
 
 /** A state is a mark and a word; it can never be pressed. */
@@ -106,48 +106,5 @@ export function StateMark({ state }: { readonly state: StationState }) {
     <span className={`flex shrink-0 items-center gap-1 font-semibold ${TONE[state.kind]}`}>
       <Icon aria-hidden size={18} strokeWidth={2.6} /> {STATE_WORDS[state.kind]}
     </span>
-  );
-}
-
-/** The act that goes on, by what it does. */
-export function OnActs({
-  station,
-  canSettle,
-  big = false,
-}: {
-  readonly station: StationId;
-  readonly canSettle: boolean;
-  readonly big?: boolean;
-}) {
-  const { job, states, top } = useJobView();
-  const shop = useShop();
-  const navigate = useNavigate();
-  const state = states[station];
-  const next = neighbour(job, station, 1);
-  const why = notYet(station, job, shop);
-  const go = (): void => {
-    if (next) void navigate(`/jobs/${job.id}/${next}`);
-  };
-  const can = canSettle && why === null && state.kind !== 'blocked' && state.kind !== 'settled';
-  if (!can)
-    return next ? (
-      <Button
-        tone={state.kind === 'settled' ? 'main' : 'plain'}
-        className={big ? 'bar-main w-full text-2xl' : 'w-full'}
-        onClick={go}
-      >
-        {justOnText(next)} <ArrowRight aria-hidden size={20} />
-      </Button>
-    ) : null;
-  return (
-    <Button
-      tone="main"
-      className={big ? 'bar-main w-full text-3xl' : 'min-h-14 w-full text-lg'}
-      onClick={() => {
-        if (settle(station, believedThread(job, top)) === null) go();
-      }}
-    >
-      <Check aria-hidden size={20} /> {onText(station, next, state.kind === 'stale')}
-    </Button>
   );
 }

@@ -1,15 +1,14 @@
-import { newId } from '../ui/newId.ts';
-import { useEffect, useState } from 'react';
-import { besides, comingOf, shopMerged, type Choice, type Coming } from '../../core/formats/merge.ts';
-import type { Imported } from '../../core/formats/documents.ts';
-import type { Job, Shop } from '../../core/job/schema.ts';
-import type { Problem } from '../../core/quantity/outcome.ts';
-import { besideTitle, CHOICE_TEXT, STANDING_TEXT } from '../../words/bringIn.ts';
-import { loadAll, putJobs, putPictures } from '../storage/db.ts';
 import type { Brought } from '../storage/files.ts';
+import type { Shop, Job } from '../../core/job/schema.ts';
 import { useShop } from '../store/store.ts';
-import { Button, Note } from '../ui/controls.tsx';
-import { ProblemText } from '../ui/ProblemText.tsx';
+import { useState, useEffect } from 'react';
+import { type Choice, comingOf, type Coming, besides, shopMerged } from '../../core/formats/merge.ts';
+import { loadAll, putPictures, putJobs } from '../storage/db.ts';
+import { besideTitle } from '../../words/bringIn.ts';
+import { newId } from '../ui/newId.ts';
+import { Note, Button } from '../ui/controls.tsx';
+import { Standing } from './Standing.tsx';
+import { Wrong, LeftOut } from './LeftOut.tsx';
 
 interface Props {
   readonly brought: Brought;
@@ -22,7 +21,6 @@ interface Props {
   readonly merged: (shop: Shop) => void;
   readonly onJobs: () => void;
 }
-const CHOICES: readonly Choice[] = ['bring', 'both', 'leave'];
 
 /** What a file would change, shown before anything is changed; each job by itself where it differs from what is here. */
 export function BringIn({ brought, whole, onDone, replaced, merged, onJobs }: Props) {
@@ -141,88 +139,5 @@ export function BringIn({ brought, whole, onDone, replaced, merged, onJobs }: Pr
         <Button onClick={onDone}>Leave it</Button>
       </div>
     </Note>
-  );
-}
-
-/** How one job stands to what is here, and what is done with it. */
-function Standing({
-  coming,
-  choice,
-  onChoose,
-}: {
-  readonly coming: Coming;
-  readonly choice: Choice;
-  readonly onChoose: (c: Choice) => void;
-}) {
-  const { job, standing } = coming;
-  return (
-    <label className="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1">
-      <span className="min-w-0 leading-tight">
-        <strong className="block truncate">{job.title}</strong>
-        <span className="text-sm text-ink2">{STANDING_TEXT[standing]}</span>
-      </span>
-      {standing !== 'new' && standing !== 'same' && (
-        <select
-          aria-label={`What is done with ${job.title}`}
-          value={choice}
-          onChange={(e) => onChoose(CHOICES.find((c) => c === e.target.value) ?? 'leave')}
-          className="min-h-12 rounded-md border border-line bg-panel px-2"
-        >
-          {CHOICES.map((c) => (
-            <option key={c} value={c}>
-              {CHOICE_TEXT[c]}
-            </option>
-          ))}
-        </select>
-      )}
-    </label>
-  );
-}
-
-function Wrong({ problems }: { readonly problems: readonly Problem[] }) {
-  return (
-    <Note tone="wrong">
-      <p className="font-semibold">This file was not taken in; nothing has changed. What is wrong with it:</p>
-      <ul className="list-disc pl-5">
-        {problems.map((p) => (
-          <li key={`${p.field} ${p.code} ${JSON.stringify(p.figures)}`}>
-            <span className="num">{p.field}</span>: <ProblemText problem={p} />
-          </li>
-        ))}
-      </ul>
-    </Note>
-  );
-}
-
-/** What of a file is not taken in, and why. */
-function LeftOut({ file }: { readonly file: Extract<Imported, { kind: 'backup' }> }) {
-  if (file.left.length === 0 && file.shopLost.length === 0) return null;
-  return (
-    <div className="mt-2">
-      {file.shopLost.length > 0 && (
-        <p>
-          Of the shop this does not hold and is left out: <span className="num">{file.shopLost.join(', ')}</span>
-        </p>
-      )}
-      {file.left.length > 0 && (
-        <>
-          <p className="font-semibold">
-            {file.left.length} {file.left.length === 1 ? 'job is' : 'jobs are'} not taken in:
-          </p>
-          <ul className="list-disc pl-5">
-            {file.left.slice(0, 20).map((l, i) => (
-              <li key={i}>
-                {l.title || 'a job without a title'}:{' '}
-                {l.problems.slice(0, 2).map((p) => (
-                  <span key={`${p.field} ${p.code}`}>
-                    <span className="num">{p.field}</span> <ProblemText problem={p} />{' '}
-                  </span>
-                ))}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-    </div>
   );
 }

@@ -1,33 +1,29 @@
-import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { Plus } from 'lucide-react';
-import { useNavigate } from 'react-router';
-import { SIFT_WORDS } from '../../words/sift.ts';
-import { storageText } from '../../words/storage.ts';
-import { loadRows, removedJobs, type Removed } from '../storage/db.ts';
+import { lazy, useState, useCallback, useEffect, useMemo, useDeferredValue, Suspense } from 'react';
 import type { JobRow as Row } from '../storage/rows.ts';
-import { allSaved, channel, useShop } from '../store/store.ts';
-import { Button, Note, Panel } from '../ui/controls.tsx';
-import { inputClass } from '../ui/inputClass.ts';
-import { useKeys } from '../ui/keys.ts';
+import { type Removed, loadRows, removedJobs } from '../storage/db.ts';
+import { useNavigate } from 'react-router';
 import { firstVisit } from './first.ts';
-import { JobRow } from './JobRow.tsx';
-import { Page } from './Page.tsx';
-import { SiftBar } from './SiftBar.tsx';
+import { useShop, allSaved, channel } from '../store/store.ts';
+import { storageText } from '../../words/storage.ts';
+import { useKeys } from '../ui/keys.ts';
 import { useFound } from './useFound.ts';
-import { isSifted, sifted, UNSIFTED } from './sifting.ts';
+import { UNSIFTED, sifted, isSifted } from './sifting.ts';
+import { Page } from './Page.tsx';
+import { Button, Note, Panel } from '../ui/controls.tsx';
+import { Plus } from 'lucide-react';
+import { inputClass } from '../ui/inputClass.ts';
+import { SiftBar } from './SiftBar.tsx';
+import { SIFT_WORDS } from '../../words/sift.ts';
+import { List } from './JobList.tsx';
 
 /** Fetched only by who comes for the first time. */
 const FirstVisit = lazy(async () => ({ default: (await import('./FirstVisit.tsx')).FirstVisit }));
+
 /** Fetched only where there are none. */
 const Bench = lazy(async () => ({ default: (await import('./Bench.tsx')).Bench }));
-/** Fetched only where there are many. */
-const LongList = lazy(async () => ({ default: (await import('./LongList.tsx')).LongList }));
 
 /** Fetched only where something was removed. */
 const RemovedJobs = lazy(async () => ({ default: (await import('./RemovedJobs.tsx')).RemovedJobs }));
-
-/** Below so many a plain list costs nothing, and the browser's own search finds every row. */
-const PLAIN = 40;
 
 export function Jobs() {
   const [rows, setRows] = useState<Row[] | null>(null);
@@ -129,55 +125,5 @@ export function Jobs() {
         </Suspense>
       )}
     </Page>
-  );
-}
-
-interface ListProps {
-  readonly rows: readonly Row[];
-  readonly all: number;
-  /** Everything stands there as it was last touched: the one in hand is shown large. */
-  readonly plain: boolean;
-  /** Why a row was found, by its identity. */
-  readonly why: ReadonlyMap<string, string>;
-  readonly onChanged: () => void;
-}
-
-/** Few rows are a plain list; of many only those in sight are drawn. */
-function List({ rows, all, plain, why, onChanged }: ListProps) {
-  if (rows.length > PLAIN)
-    return (
-      <Suspense fallback={<p>Reading the jobs&hellip;</p>}>
-        <LongList rows={rows} all={all} why={why} onChanged={onChanged} />
-      </Suspense>
-    );
-  const hand = plain ? rows.find((r) => r.state === 'good' && !r.done) : undefined;
-  const shelves = (
-    plain
-      ? [
-          { name: hand ? 'Besides it' : null, rows: rows.filter((r) => r !== hand && !r.done) },
-          { name: 'Finished', rows: rows.filter((r) => r.done) },
-        ]
-      : [{ name: null, rows }]
-  ).filter((s) => s.rows.length > 0);
-  return (
-    <>
-      {hand && (
-        <section aria-label="In hand">
-          <JobRow row={hand} why={null} onChanged={onChanged} inHand />
-        </section>
-      )}
-      {shelves.map((shelf) => (
-        <section key={shelf.name} className="grid gap-2">
-          {shelf.name !== null && <h2 className="mt-2 text-lg">{shelf.name}</h2>}
-          <ul className="grid gap-2">
-            {shelf.rows.map((r) => (
-              <li key={r.id}>
-                <JobRow row={r} why={why.get(r.id) ?? null} onChanged={onChanged} />
-              </li>
-            ))}
-          </ul>
-        </section>
-      ))}
-    </>
   );
 }

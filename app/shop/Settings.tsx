@@ -1,18 +1,15 @@
-import { useEffect, useState, useSyncExternalStore } from 'react';
-import { offlineState, onOffline } from '../offline/register.ts';
-import { emptyShop } from '../../core/job/create.ts';
-import type { Job, Shop } from '../../core/job/schema.ts';
-import { isPlainAddress } from '../shell/PlainAddress.tsx';
-import { PLAIN_ADDRESS } from '../../words/network.ts';
-import { roomText, storageText } from '../../words/storage.ts';
+import { useShop, useAppDispatch, allSaved, openShop, jobClosed, recorder, channel, editShop } from '../store/store.ts';
+import { useState } from 'react';
+import { storageText } from '../../words/storage.ts';
+import type { Shop, Job } from '../../core/job/schema.ts';
 import { replaceAll } from '../storage/db.ts';
-import { askToKeep, isKept, roomHere, type Room } from '../storage/persist.ts';
-import { allSaved, channel, editShop, jobClosed, openShop, recorder, useAppDispatch, useShop } from '../store/store.ts';
-import { Button, Choice, Panel } from '../ui/controls.tsx';
 import { dropDrafts } from '../ui/drafts.ts';
+import { emptyShop } from '../../core/job/create.ts';
+import { Page } from './Page.tsx';
+import { Panel, Choice, Button } from '../ui/controls.tsx';
 import { TextField } from '../ui/fields.tsx';
 import { BackupPanel } from './BackupPanel.tsx';
-import { Page } from './Page.tsx';
+import { Kept } from './KeptPanel.tsx';
 
 export function Settings() {
   const shop = useShop();
@@ -153,43 +150,5 @@ function StartOver({ label, onSure }: { readonly label: string; readonly onSure:
       </Button>
       <Button onClick={() => setAsked(false)}>No</Button>
     </span>
-  );
-}
-
-/** Whether the browser promised to keep the record. */
-function Kept() {
-  const offline = useSyncExternalStore(onOffline, offlineState);
-  const [kept, setKept] = useState<boolean | null>(null);
-  useEffect(() => {
-    isKept().then(setKept, () => setKept(null));
-  }, []);
-  const [room, setRoom] = useState<Room | null>(null);
-  useEffect(() => {
-    roomHere().then(setRoom, () => setRoom(null));
-  }, []);
-  return (
-    <Panel title="How safe the record is here">
-      <p>
-        {kept === true
-          ? 'The browser has promised to keep this record, also when the disk runs short.'
-          : 'The browser may clear this record when the disk runs short. Ask it to keep it, and export now and then.'}
-      </p>
-      <p className="mt-2">
-        {offline === 'none'
-          ? 'No copy of Gelvin for work without its server is kept here yet: it comes when a page is loaded from it.'
-          : 'A copy of Gelvin is kept in this browser: it works also with its server stopped and the network off.'}
-      </p>
-      {isPlainAddress() && (
-        <p className="mt-2">
-          {PLAIN_ADDRESS.long} {PLAIN_ADDRESS.own}
-        </p>
-      )}
-      {room && <p className="mt-2">{roomText(room)}</p>}
-      {kept !== true && (
-        <Button className="mt-2" onClick={() => void askToKeep().then(setKept, () => setKept(null))}>
-          Ask the browser to keep it
-        </Button>
-      )}
-    </Panel>
   );
 }

@@ -1,21 +1,27 @@
-import { useMemo, useRef, useState } from 'react';
-import { armOf, mountOn, type Arm as Geometry } from '../../../core/gearing/mounting/index.ts';
-import type { Lathe } from '../../../core/lathe/schema.ts';
-import { lengthText } from '../../../core/quantity/format.ts';
-import { HeadEnd, handlesOf, headBox, type Handle, type Moved } from '../../drawing/HeadEnd.tsx';
-import { DyeCoat, PlateDefs } from '../../drawing/Plate.tsx';
-import { parseLength } from '../../../core/quantity/length.ts';
-import { useSystem } from '../../store/store.ts';
-import { TypedField } from '../../ui/fields.tsx';
-import { useSize } from '../../ui/useSize.ts';
-import { movedLathe } from './moved.ts';
-import { armFrom, type Measures, type Whole } from './measures.ts';
+import { type Whole, type Measures, armFrom } from './measures.ts';
 import type { LathePanel } from './edit.ts';
+import { useSystem } from '../../store/store.ts';
+import { useRef, useState, useMemo } from 'react';
+import { useSize } from '../../ui/useSize.ts';
+import { headBox, HeadEnd } from '../../drawing/HeadEnd.tsx';
+import { type Moved } from '../../drawing/headHandles.ts';
+import { type Handle } from '../../drawing/headHandles.ts';
+import { handlesOf } from '../../drawing/headHandles.ts';
+import type { Lathe } from '../../../core/lathe/schema.ts';
+import { movedLathe } from './moved.ts';
+import { type Arm as Geometry, armOf, mountOn } from '../../../core/gearing/mounting/index.ts';
+import { DyeCoat, PlateDefs } from '../../drawing/Plate.tsx';
+import { lengthText } from '../../../core/quantity/format.ts';
+import { TypedField } from '../../ui/fields.tsx';
+import { parseLength } from '../../../core/quantity/length.ts';
+import { measureOf, valueOf, movedOf } from './endMeasures.ts';
 
 /** A finger needs this much, px, whatever the scale. */
 const FINGER = 24;
+
 /** Of the page of a lathe nobody has measured: a general form, drawn dashed, and nothing of it kept. */
 const GENERAL: Whole = { centresMm: 120, fromMm: 40, toMm: 110, bossRadiusMm: 9, shaftRadiusMm: 11 };
+
 const USUAL_LEAN = 28;
 
 interface Props extends LathePanel {
@@ -199,31 +205,5 @@ const TYPED = [
   ['bossRadiusMm', 'Nut radius'],
   ['shaftRadiusMm', 'End radius'],
 ] as const;
-const valueOf = (arm: Lathe['arm'], key: keyof Whole): number | null =>
-  arm === null ? null : key === 'fromMm' || key === 'toMm' ? (arm.slots[0]?.[key] ?? null) : arm[key];
-function movedOf(key: keyof Whole, mm: number): Moved {
-  switch (key) {
-    case 'centresMm':
-      return { what: 'centres', mm };
-    case 'bossRadiusMm':
-      return { what: 'boss', mm };
-    case 'shaftRadiusMm':
-      return { what: 'shaft', mm };
-    case 'fromMm':
-      return { what: 'from', slot: 0, mm };
-    case 'toMm':
-      return { what: 'to', slot: 0, mm };
-  }
-}
 
-const MEASURE_OF = {
-  centres: 'centresMm',
-  boss: 'bossRadiusMm',
-  shaft: 'shaftRadiusMm',
-  from: 'fromMm',
-  to: 'toMm',
-} as const;
-/** Which of the measures a move gives; null: none of those an arm begins with. */
-const measureOf = ({ what }: Moved): keyof Whole | null =>
-  what === 'beside' || what === 'swing' || what === 'wall' ? null : MEASURE_OF[what];
 const given = (m: Measures): Partial<Whole> => Object.fromEntries(Object.entries(m).filter(([, v]) => v !== undefined));

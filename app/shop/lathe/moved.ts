@@ -1,5 +1,5 @@
 import type { Lathe } from '../../../core/lathe/schema.ts';
-import type { Moved } from '../../drawing/HeadEnd.tsx';
+import type { Moved } from '../../drawing/headHandles.ts';
 
 /** The lathe with one point of its arm where it was dragged to; ends of a slot and of the swing stay in order. */
 export function movedLathe(lathe: Lathe, moved: Moved): Lathe {

@@ -1,28 +1,27 @@
-import { Link } from 'react-router';
-import { missingFacts } from '../../../core/lathe/unconfirmed.ts';
-import { latheUnknownText } from '../../../words/lathe.ts';
-import { engagedOf, gearState, latheOf, threadOfJob } from '../../../core/job/derive.ts';
-import { trainText } from '../../../core/gearing/trainText.ts';
-import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';
-import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { pitchText } from '../../../core/quantity/pitch.ts';
-import { exact, shortText, textOf } from '../../../core/quantity/rational.ts';
-import { leadOf, pitchMmOf, threadFormOf, type ThreadSpec } from '../../../core/standards/thread.ts';
+import { useJobView } from '../../job/jobContext.tsx';
+import { useShop, useSystem, act } from '../../store/store.ts';
+import { threadOfJob, latheOf, gearState, engagedOf } from '../../../core/job/derive.ts';
+import { StationFrame } from '../../job/StationFrame.tsx';
 import { jointView } from '../../../core/job/jointView.ts';
 import { metalOf } from '../../../core/job/metal.ts';
-import { jointText } from '../../../words/oldPart.ts';
-import { StationFrame } from '../../job/StationFrame.tsx';
-import { useJobView } from '../../job/jobContext.tsx';
-import { act, useShop, useSystem } from '../../store/store.ts';
-import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
-import { LengthField } from '../../ui/fields.tsx';
+import { missingFacts } from '../../../core/lathe/unconfirmed.ts';
+import { latheUnknownText } from '../../../words/lathe.ts';
+import { pitchText } from '../../../core/quantity/pitch.ts';
+import { leadOf, pitchMmOf, type ThreadSpec, threadFormOf } from '../../../core/standards/thread.ts';
+import { Note, Choice } from '../../ui/controls.tsx';
+import { Link } from 'react-router';
+import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';
 import { Audit } from './Audit.tsx';
+import { jointText } from '../../../words/oldPart.ts';
+import { lengthText, FINE } from '../../../core/quantity/format.ts';
+import { shortText } from '../../../core/quantity/rational.ts';
 import { Electronic } from './Electronic.tsx';
-import { Tray } from '../../drawing/Tray.tsx';
-import { TrainCard } from './TrainCard.tsx';
 import { scheduleAsLearned } from './asLearned.ts';
-import { takeTrain } from './trainQuery.ts';
+import { LengthField } from '../../ui/fields.tsx';
 import { TrainSearch } from './TrainSearch.tsx';
+import { TrainCard } from './TrainCard.tsx';
+import { Tray } from '../../drawing/Tray.tsx';
+import { Proven } from './Proven.tsx';
 
 export function Gears() {
   const { job } = useJobView();
@@ -138,28 +137,5 @@ function ChangeGears({ thread, lathe }: { readonly thread: ThreadSpec; readonly 
         </div>
       )}
     </div>
-  );
-}
-
-/** Trains that have cut this lead on this lathe before. */
-function Proven({ thread, lathe }: { readonly thread: ThreadSpec; readonly lathe: Lathe }) {
-  const system = useSystem();
-  const target = textOf(leadOf(thread));
-  const proven = lathe.proven.filter((p) => p.leadMm === target);
-  if (proven.length === 0) return null;
-  return (
-    <Panel title="Proven on this lathe">
-      <ul className="grid gap-2">
-        {proven.map((p) => (
-          <li key={p.at} className="flex flex-wrap items-center justify-between gap-2">
-            <span>
-              <span className="num font-semibold">{trainText(p.train)}</span> cut {pitchText(exact(p.leadMm), system)}{' '}
-              on: {p.job}
-            </span>
-            <Button onClick={() => takeTrain(p.train)}>Take it again</Button>
-          </li>
-        ))}
-      </ul>
-    </Panel>
   );
 }

@@ -1,39 +1,36 @@
-import { useNavigate, useSearchParams } from 'react-router';
-import type { DeeperAnswer } from '../../../core/job/deeper.ts';
-import { fitOfJob, threadOfJob } from '../../../core/job/derive.ts';
-import { dressedNow } from '../../../core/job/formCheck.ts';
-import { DRESSED } from '../../../core/job/events.ts';
-import { sizeBand } from '../../../core/job/sizeBand.ts';
-import { measurePlan } from '../../../core/job/measure.ts';
-import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { deeperText, stepShort } from '../../../words/deeper.ts';
-import { layText } from '../../../words/prove.ts';
-import { LAY_NAMES } from '../../../words/try.ts';
-import { TRY_WITH } from '../../../words/try.ts';
-import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
-import { MachineFrame } from '../../machine/MachineFrame.tsx';
-import { Gate } from '../../machine/Gate.tsx';
-import { OnActs } from '../../job/StationFrame.tsx';
-import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
-import { act, useShop, useSystem } from '../../store/store.ts';
-import { useWorking } from '../../ui/Working.tsx';
-import { WiresPlate } from '../../drawing/WiresPlate.tsx';
-import { TryAnswer } from '../cut/TryAnswer.tsx';
-import { TryMore } from '../cut/TryMore.tsx';
-import { TryPicks } from '../cut/TryPicks.tsx';
+import { useJobView, useDialUnit } from '../../job/jobContext.tsx';
+import { useShop, useSystem } from '../../store/store.ts';
 import { useStepsOn } from '../cut/StepsOn.tsx';
 import { useBack } from '../cut/useBack.ts';
+import { useSearchParams, useNavigate } from 'react-router';
+import { measurePlan } from '../../../core/job/measure.ts';
+import { useWorking } from '../../ui/Working.tsx';
+import { useProof } from './useProof.ts';
+import { threadOfJob, fitOfJob } from '../../../core/job/derive.ts';
+import { Gate } from '../../machine/Gate.tsx';
+import { PROVE_TABS, type ProveTab, ProveDrawer } from './ProveDrawer.tsx';
+import { deeperText } from '../../../words/deeper.ts';
+import { layText } from '../../../words/prove.ts';
+import { lengthText, FINE } from '../../../core/quantity/format.ts';
+import { TRY_WITH, LAY_NAMES } from '../../../words/try.ts';
+import { sizeBand } from '../../../core/job/sizeBand.ts';
+import { WiresPlate } from '../../drawing/WiresPlate.tsx';
+import { TryAnswer } from '../cut/TryAnswer.tsx';
+import { MeasureNumber, MeasureLine, MeasureField } from './Measure.tsx';
+import { TryPicks } from '../cut/TryPicks.tsx';
+import { MatesPlate } from '../../drawing/MatesPlate.tsx';
+import { TryMore } from '../cut/TryMore.tsx';
 import { ByMate } from './ByMate.tsx';
+import { SizeBandPlate } from '../../drawing/SizeBandPlate.tsx';
+import { GaugePanel } from './GaugePanel.tsx';
 import { ChartPicture, ChartSettings } from './Chart.tsx';
 import { FormPanel } from './FormPanel.tsx';
-import { GaugePanel } from './GaugePanel.tsx';
-import { MeasureField, MeasureLine, MeasureNumber } from './Measure.tsx';
-import { SizeBandPlate } from '../../drawing/SizeBandPlate.tsx';
-import { MatesPlate } from '../../drawing/MatesPlate.tsx';
-import { PROVE_TABS, ProveDrawer, type ProveTab } from './ProveDrawer.tsx';
-import { useProof } from './useProof.ts';
+import { MachineFrame } from '../../machine/MachineFrame.tsx';
+import { Bar, SideAct } from '../../machine/Bar.tsx';
+import { ProveAct } from './ProveAct.tsx';
 
 const WAYS = ['measure', 'mate', 'gauge', 'form'] as const;
+
 type Way = (typeof WAYS)[number];
 
 /** Is it the size it should be: by wires, balls, its mate, a gauge, its form; and what all of it says of the next cut. */
@@ -145,41 +142,4 @@ function ToCard() {
   const { job } = useJobView();
   const navigate = useNavigate();
   return <SideAct onClick={() => void navigate(`/jobs/${job.id}/cut`)}>Card</SideAct>;
-}
-
-/** The one act that follows: cut it, spring it, look at the train, finish it, or go on. */
-function ProveAct({ answer, onFinish }: { readonly answer: DeeperAnswer | null; readonly onFinish: () => void }) {
-  const { job, machine } = useJobView();
-  const navigate = useNavigate();
-  const u = useDialUnit();
-  const on = useStepsOn() ?? 'radius';
-  const { after } = machine.card;
-  const to = (station: string): void => void navigate(`/jobs/${job.id}/${station}`);
-  switch (answer?.code) {
-    case 'deeper':
-      return (
-        <MainAct onward onClick={() => act({ do: 'deeper', byMm: answer.byMm, after }) === null && to('cut')}>
-          Cut it {stepShort(answer.byMm, u, on)} deeper
-        </MainAct>
-      );
-    case 'spring':
-      return <MainAct onClick={() => act({ do: 'springDone', after })}>Sprung once more</MainAct>;
-    case 'lead':
-      return (
-        <MainAct onward onClick={() => to('gears')}>
-          Check the train
-        </MainAct>
-      );
-    case 'fits':
-    case 'enough':
-      if (dressedNow(job).size < DRESSED.length && machine.metal.finished === null)
-        return (
-          <MainAct onward onClick={onFinish}>
-            Finish it, then the verdict
-          </MainAct>
-        );
-      return <OnActs station="prove" canSettle big />;
-    default:
-      return <OnActs station="prove" canSettle big />;
-  }
 }

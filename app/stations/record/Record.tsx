@@ -1,25 +1,23 @@
-import { becauseText } from '../../../words/stations.ts';
-import { useMemo, useState } from 'react';
-import { CopyPlus, Download, Printer } from 'lucide-react';
-import { proofVerdict } from '../../../core/job/verdict.ts';
-import { reasonText, VERDICT_TEXT } from '../../../words/prove.ts';
-import { stationsOf } from '../../../core/job/chain.ts';
-import { STATION_NAMES } from '../../../words/stations.ts';
-import { conclusion, OUTCOME_NAMES } from '../../../words/conclusions.ts';
-import { threadOfJob } from '../../../core/job/derive.ts';
-import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
-import { StationFrame } from '../../job/StationFrame.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
-import { act, useShop, useSystem } from '../../store/store.ts';
-import { Button, Choice, Panel } from '../../ui/controls.tsx';
+import { useShop, useSystem, act } from '../../store/store.ts';
+import { threadOfJob } from '../../../core/job/derive.ts';
+import { StationFrame } from '../../job/StationFrame.tsx';
+import { Choice, Button, Panel } from '../../ui/controls.tsx';
+import { OUTCOME_NAMES, conclusion } from '../../../words/conclusions.ts';
 import { TextField } from '../../ui/fields.tsx';
-import { HandOverButton } from '../../handover/HandOver.tsx';
-import { Photos } from '../../photos/Photos.tsx';
-import { exportJob, exportJobPack } from '../../storage/files.ts';
-import { storageText } from '../../../words/storage.ts';
-import { beginAgain } from '../../shop/newJob.ts';
 import { Link, useNavigate } from 'react-router';
+import { Printer, Download, CopyPlus } from 'lucide-react';
+import { HandOverButton } from '../../handover/HandOver.tsx';
+import { exportJobPack, exportJob } from '../../storage/files.ts';
+import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
+import { stationsOf } from '../../../core/job/chain.ts';
+import { STATION_NAMES, becauseText } from '../../../words/stations.ts';
+import { Photos } from '../../photos/Photos.tsx';
 import { Ledger } from '../cut/Ledger.tsx';
+import { useState } from 'react';
+import { beginAgain } from '../../shop/newJob.ts';
+import { storageText } from '../../../words/storage.ts';
+import { ProofSaid } from './ProofSaid.tsx';
 
 export function Record() {
   const { job, states } = useJobView();
@@ -109,25 +107,6 @@ export function Record() {
       <Ledger readOnly />
       {job.intake.hazards.length > 0 && <p>Duties with rules of their own: {job.intake.hazards.join(', ')}.</p>}
     </StationFrame>
-  );
-}
-
-/** What the proof came to, with what speaks against it or is still due. */
-function ProofSaid() {
-  const { job } = useJobView();
-  const shop = useShop();
-  const system = useSystem();
-  const verdict = useMemo(() => proofVerdict(job, shop), [job, shop]);
-  const open = verdict.reasons.filter((r) => r.holds !== 'good' && r.of !== 'belief');
-  return (
-    <div role="status" aria-label="What the proof says">
-      <p className="text-lg font-semibold">{VERDICT_TEXT[verdict.is]}</p>
-      {open.map((r, i) => (
-        <p key={i} className="text-ink2">
-          {reasonText(r, system)}.
-        </p>
-      ))}
-    </div>
   );
 }
 

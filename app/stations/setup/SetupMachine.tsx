@@ -11,7 +11,7 @@ import { BigNumber } from '../../machine/DialNumber.tsx';
 import { Gate } from '../../machine/Gate.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
-import { OnActs } from '../../job/StationFrame.tsx';
+import { OnActs } from '../../job/OnActs.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Note } from '../../ui/controls.tsx';

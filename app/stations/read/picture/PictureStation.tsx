@@ -1,30 +1,29 @@
-import { ArrowLeft, Camera, CircleAlert, CircleCheck } from 'lucide-react';
+import { useTaking } from './useTaking.ts';
+import { AtTheCamera } from './AtTheCamera.tsx';
+import { FormsRow } from './FormsRow.tsx';
+import { ArrowLeft } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { partOf } from '../../../../core/job/evidence.ts';
-import { formGiven } from '../../../../core/job/formFromPicture.ts';
+
 import { rowsOfPicture } from '../../../../core/job/fromPicture.ts';
-import { FINE, lengthText } from '../../../../core/quantity/format.ts';
+
 import type { ShadowTaken } from '../../../../core/job/schema.ts';
 import type { FormLaid } from '../../../../core/profile/forms.ts';
 import type { ProfileRead, Shown } from '../../../../core/profile/types.ts';
-import { checksOf, formName, offText } from '../../../../words/picture.ts';
-import { problemLine } from '../../../../words/problems.ts';
-import { storageText } from '../../../../words/storage.ts';
-import { announce } from '../../../ui/announce.ts';
+import { notReadText, PICTURE_BACK } from '../../../../words/picture.ts';
+
 import { useJobView } from '../../../job/jobContext.tsx';
-import { putPicture } from '../../../storage/db.ts';
-import { act, useSystem } from '../../../store/store.ts';
+
 import { Button, Note } from '../../../ui/controls.tsx';
 import { useKeys } from '../../../ui/keys.ts';
 import { Tabs } from '../../../ui/Tabs.tsx';
 import { AskPanel } from './AskPanel.tsx';
 import { LeftOver } from './LeftOver.tsx';
 import { ReadPanel } from './ReadPanel.tsx';
-import { ScaleFields } from './ScaleFields.tsx';
+
 import { ShadowPlate, type Way } from './ShadowPlate.tsx';
 import { TakePlate } from './TakePlate.tsx';
-import { readingsOf } from './taken.ts';
+
 import { ToothPlate } from './ToothPlate.tsx';
 import { TipPanel } from './TipPanel.tsx';
 import { usePicture, type Aim } from './usePicture.ts';
@@ -35,20 +34,6 @@ const BACK: Readonly<Record<Aim, (job: string) => string>> = {
   made: (id) => `/jobs/${id}/prove?by=form`,
   tool: (id) => `/jobs/${id}/setup?show=tool`,
 };
-const BACK_TEXT: Readonly<Record<Aim, string>> = {
-  part: 'To the readings',
-  made: 'To the proof',
-  tool: 'To the tool',
-};
-const HOLD: Readonly<Record<Aim, string>> = {
-  part: 'Lamp behind a sheet of paper, camera as far off as the zoom allows, square to the part.',
-  made: 'The finished thread, clean and dry: lamp behind paper, camera far off and square to it.',
-  tool: 'The tool’s face square to the camera, lamp behind it, its shank running out of the picture.',
-};
-
-/** Forms laid over that are offered. */
-const OFFERED = 3;
-
 /** What was pointed at, as the job keeps it. */
 const asKept = ({ axis, stretch, pitchPx, edge }: Shown): ShadowTaken['shown'] => ({
   ...(axis ? { axis: [...axis] } : {}),
@@ -60,7 +45,6 @@ const asKept = ({ axis, stretch, pitchPx, edge }: Shown): ShadowTaken['shown'] =
 /** A picture against the light, from the camera to readings: `of` is one of the job's own, or a new one. */
 export function PictureStation({ of, aim }: { readonly of: string; readonly aim: Aim }) {
   const { job } = useJobView();
-  const system = useSystem();
   const navigate = useNavigate();
   const kept = job.pictures.find((p) => p.id === of) ?? null;
   const view = usePicture(kept, aim);
@@ -73,7 +57,6 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
   const form = laid && laid.on === read ? laid.form : null;
   const setForm = (f: FormLaid | null): void => setLaid(read && { on: read, form: f });
   const [pointed, setPointed] = useState<Shown | null>(null);
-  const [failed, setFailed] = useState<string | null>(null);
   const rows = useMemo(
     () => (read ? rowsOfPicture(read, { freeEnd: shadow.freeEnd ?? 'right', beginsMm: shadow.beginsMm }) : []),
     [read, shadow.freeEnd, shadow.beginsMm],
@@ -95,54 +78,7 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
     return () => window.removeEventListener('paste', paste);
   });
   const back = BACK[aim](job.id);
-  const takeReadings = async (): Promise<void> => {
-    if (!picture || !read) return;
-    setFailed(null);
-    try {
-      await putPicture({ id: picture.id, jobId: job.id, blob: picture.blob });
-    } catch (e) {
-      setFailed(`The picture could not be kept: ${storageText(e)}. Its readings are not taken.`);
-      return;
-    }
-    const lines = rows.filter((_, i) => chosen.has(i));
-    // the finished thread is read for its form: what was found of it stands among what was done
-    const given = aim === 'made' ? [] : readingsOf(lines, partOf(job) === 'external' ? 'part' : 'mate', system);
-    const form = aim === 'made' ? formGiven(job, read, lines, shadow.freeEnd ?? 'right') : [];
-    const refused = act({
-      do: 'takePicture',
-      picture: {
-        id: picture.id,
-        name: picture.name.slice(0, 200),
-        type: picture.blob.type,
-        place: aim === 'made' ? 'finished thread' : '',
-        shadow,
-      },
-      readings: given,
-    });
-    if (refused) return setFailed('These readings could not be taken: undo the last change, and take them again.');
-    for (const { what, value, unit, spanMm } of form)
-      act({
-        do: 'readForm',
-        what,
-        value,
-        text: unit === 'deg' ? value.toFixed(1) : lengthText(value, system, FINE),
-        spanMm,
-      });
-    announce(`${given.length + form.length} readings taken from the picture`);
-    void navigate(back);
-  };
-  const takeTip = (): void => {
-    const scale = tip?.pxPerMm?.value;
-    if (!tip?.tip || scale === undefined) return;
-    const end = tip.tip;
-    const mm = (px: number): number => Number((px / scale).toFixed(3));
-    const refused = act({
-      do: 'setFit',
-      tip: end.kind === 'flat' ? { flatMm: mm(end.wide) } : { radiusMm: mm(end.radius) },
-    });
-    if (refused) return setFailed(`This tip cannot be taken: ${problemLine(refused, system)}`);
-    void navigate(back);
-  };
+  const { failed, takeReadings, takeTip } = useTaking(view, aim, () => void navigate(back));
   const startPointing = (): void => {
     const w = picture?.w ?? 1;
     const h = picture?.h ?? 1;
@@ -160,7 +96,6 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
 
   const readOk = picture && read?.confident;
   const asks = picture && read && !read.confident;
-  const ready = looks?.confident ?? false;
   const plate = picture && (
     <ShadowPlate
       key={picture.id}
@@ -210,24 +145,7 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
               plate
             )}
             {readOk && <LeftOver read={read} freeEnd={shadow.freeEnd ?? 'right'} beginsMm={shadow.beginsMm} />}
-            {readOk && (
-              <div role="group" aria-label="Forms laid over it" className="grid grid-cols-2 gap-2 xl:grid-cols-4">
-                {[...read.forms.slice(0, OFFERED), null].map((f) => (
-                  <button
-                    key={f ? `${f.form}${f.flipped}` : 'none'}
-                    type="button"
-                    aria-pressed={form === f}
-                    onClick={() => setForm(f)}
-                    className="min-h-14 rounded-[3px] border border-edge bg-panel px-3 py-1 text-left leading-tight aria-pressed:bg-ink aria-pressed:text-onink"
-                  >
-                    <span className="block truncate font-semibold">{f ? formName(f) : 'as found'}</span>
-                    <span className="num block text-[15px] opacity-85">
-                      {f ? offText(f.residual) : read.ends ? offText(read.ends.residual) : 'picture only'}
-                    </span>
-                  </button>
-                ))}
-              </div>
-            )}
+            {readOk && <FormsRow read={read} form={form} onForm={setForm} />}
             {!readOk && !tip && <p className="text-lg font-semibold">Nothing has been taken from this picture yet.</p>}
           </div>
         )}
@@ -237,19 +155,9 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
         className="relative grid content-start gap-3 rounded-[4px] border border-l-[10px] border-edge border-l-straw bg-panel p-4 desk:overflow-y-auto"
       >
         <Button tone="quiet" className="justify-self-start px-0!" onClick={() => void navigate(back)}>
-          <ArrowLeft aria-hidden size={18} /> {BACK_TEXT[aim]}
+          <ArrowLeft aria-hidden size={18} /> {PICTURE_BACK[aim]}
         </Button>
-        {view.failed && (
-          <Note tone="wrong">
-            {view.failed.kind === 'no-picture'
-              ? 'This is no picture that can be opened here: PNG, JPEG or WebP.'
-              : view.failed.kind === 'gone'
-                ? 'This picture is not in this browser: it stayed where it was taken. Its readings are here.'
-                : view.failed.kind === 'too-large'
-                  ? `This picture has ${view.failed.megapixels.toFixed(0)} million points; 12 are taken. Save it smaller.`
-                  : `It could not be read: ${view.failed.because}.`}
-          </Note>
-        )}
+        {view.failed && <Note tone="wrong">{notReadText(view.failed)}</Note>}
         {picture && view.done !== null && (
           <div className="grid gap-2">
             <p role="status" className="text-lg">
@@ -270,40 +178,7 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
             <Button onClick={view.putAside}>Put this picture aside</Button>
           </>
         )}
-        {!picture && (
-          <>
-            <header className="grid gap-1">
-              <h1 tabIndex={-1} className="text-2xl leading-tight outline-none">
-                {ready ? 'Sharp, and in view: take it.' : 'Hold it against the light.'}
-              </h1>
-              <p className="text-ink2">{HOLD[aim]}</p>
-            </header>
-            <Button tone="main" className="min-h-14 w-full text-lg" onClick={() => shutterRef.current?.()}>
-              <Camera aria-hidden size={20} /> Take it
-              <kbd className="rounded border border-strawink px-1.5 text-sm font-semibold">Space</kbd>
-            </Button>
-            {looks && (
-              <ul className="grid" aria-label="What the camera sees">
-                {checksOf(looks).map((c) => (
-                  <li key={c.what} className="flex min-h-10 items-center gap-2 border-t border-line">
-                    {c.good ? (
-                      <CircleCheck aria-label="good" size={20} className="shrink-0 text-go" />
-                    ) : (
-                      <CircleAlert aria-label="not yet" size={20} className="shrink-0 text-stop" />
-                    )}
-                    <span className="grow">{c.what}</span>
-                    <span className="num font-semibold">{c.figure}</span>
-                  </li>
-                ))}
-              </ul>
-            )}
-            <ScaleFields
-              scale={shadow.scale}
-              onChange={(scale) => view.setShadow({ scale })}
-              {...(aim === 'tool' ? { without: 'major' } : {})}
-            />
-          </>
-        )}
+        {!picture && <AtTheCamera aim={aim} looks={looks} view={view} onShoot={() => shutterRef.current?.()} />}
         {picture && tip && <TipPanel view={view} tip={tip} onTake={takeTip} />}
         {tip && failed !== null && <Note tone="wrong">{failed}</Note>}
         {readOk && (
@@ -317,7 +192,7 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
               if (!lines.delete(i)) lines.add(i);
               setAgainst({ on: read, lines });
             }}
-            onTake={() => void takeReadings()}
+            onTake={() => void takeReadings(rows.filter((_, i) => chosen.has(i)))}
             failed={failed}
           />
         )}

@@ -5,7 +5,8 @@ import { useRef, useState } from 'react';
 import type { TipRead } from '../../../../core/profile/tip.ts';
 import type { ProfileRead, Shown as Pointed } from '../../../../core/profile/types.ts';
 import { DyeCoat } from '../../../drawing/Plate.tsx';
-import { Found, TipFound } from './FoundOverlay.tsx';
+import { Found } from './FoundOverlay.tsx';
+import { TipFound } from './TipOverlay.tsx';
 import { Handles } from './HandlesOverlay.tsx';
 import type { Shown } from './usePicture.ts';
 

@@ -20,7 +20,10 @@ export interface BendRequest {
   readonly steadyAtMm: number | null;
 }
 
-/** Second moment of area of a round bar, mm^4: pi (D^4 - bore^4) / 64. */
+/**
+ * Second moment of area of a round bar, mm^4: pi (D^4 - bore^4) / 64.
+ * @example secondMomentMm4(10, 0) // 490.87; pi d^4 / 64
+ */
 export const secondMomentMm4 = (diameterMm: number, boreMm: number): number =>
   (Math.PI * (diameterMm ** 4 - boreMm ** 4)) / 64;
 

@@ -50,11 +50,19 @@ export function complianceMmPerN(h: Held, atMm: number): number {
 
 /** Places along the free length, mm, as many as a curve needs. */
 const PLACES = 40;
+/**
+ * Places along the free length at which a deflection is worked out, mm from where it is held.
+ * @example placesAlong(0, 40).length // 41
+ */
 export const placesAlong = (fromMm: number, toMm: number): readonly number[] =>
   Array.from({ length: PLACES + 1 }, (_, i) => fromMm + ((toMm - fromMm) * i) / PLACES);
 
 /** Where a steady helps most: the middle of chuck and centre is softest a little beyond half way. Common practice, no source. */
 const STEADY_SHARE = 0.52;
+/**
+ * Where a steady helps most, mm from the chuck.
+ * @example steadyPlaceMm(100) // 52
+ */
 export const steadyPlaceMm = (freeMm: number): number => STEADY_SHARE * freeMm;
 
 /** A boring bar as it is held. */

@@ -59,7 +59,13 @@ export function passLoad(q: PassAsked): PassLoad {
   };
 }
 
-/** Power at the spindle, kW. @param speedMMin cutting speed */
+/**
+ * Power at the spindle, kW. @param speedMMin cutting speed
+ * @example powerKW(1000, 60) // 1.0; F v
+ */
 export const powerKW = (mainN: number, speedMMin: number): number => (mainN * speedMMin) / 60_000;
-/** Cutting speed, m/min. */
+/**
+ * Cutting speed, m/min.
+ * @example speedMMin(100, 100) // 31.4; pi d n
+ */
 export const speedMMin = (diameterMm: number, rpm: number): number => (Math.PI * diameterMm * rpm) / 1000;

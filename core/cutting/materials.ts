@@ -70,5 +70,8 @@ const STEEL_EXPANSION = 11.5e-6;
 /** Expansion of a material, per K; of one that is not known here, of steel. */
 export const expansionOf = (name: string): number => own(EXPANSION, name) ?? STEEL_EXPANSION;
 
-/** What is known of a material by its name; null: nothing. */
+/**
+ * What is known of a material by its name; null: nothing.
+ * @example materialOf('no such metal') // null
+ */
 export const materialOf = (name: string): Material | null => own(MATERIAL_DATA, name) ?? null;

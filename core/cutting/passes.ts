@@ -28,7 +28,10 @@ export interface Pass {
   readonly axialMm: number;
 }
 
-/** Passes of a depth by itself, without a part: what a chart of infeeds prints. A part is planned by planOf. */
+/**
+ * Passes of a depth by itself, without a part: what a chart of infeeds prints. A part is planned by planOf.
+ * @example value(passSchedule({ depthMm: 1, passes: 4, rule: 'constant-area', slideAngleDeg: null, firstMaxMm: null, lastMinMm: null })).map((p) => p.depthMm) // [0.5, 0.707, 0.866, 1.0]; as the root of the pass's number
+ */
 export function passSchedule(request: PassRequest): Outcome<Pass[]> {
   const { depthMm, rule, slideAngleDeg: angle, firstMaxMm: cap, lastMinMm: floor } = request;
   if (!(depthMm > 0)) return bad('depthMm', 'not-above-zero', { right: '1.227' });

@@ -110,7 +110,10 @@ export const toolOf = (q: Pick<PlanRequest, 'leadingDeg' | 'trailingDeg' | 'tip'
   tip: q.tip,
 });
 
-/** The infeed's angle from the radial, degrees: the slide follows the trailing flank, the leading one cuts. */
+/**
+ * The infeed's angle from the radial, degrees: the slide follows the trailing flank, the leading one cuts.
+ * @example feedDegOf({ infeed: 'flank', slideAngleDeg: null, trailingDeg: 30 }) // 29.5
+ */
 export function feedDegOf(q: Pick<PlanRequest, 'infeed' | 'slideAngleDeg' | 'trailingDeg'>): number {
   if (q.infeed === 'flank') return q.slideAngleDeg ?? Math.max(0, q.trailingDeg - FLANK_LESS_DEG);
   if (q.infeed === 'modified') return Math.max(0, q.trailingDeg - MODIFIED_LESS_DEG);

@@ -22,6 +22,10 @@ const LESS_DEG = 0.5;
 /** An angle that lies so near to what a slip would give is that slip. */
 const SLIP_WITHIN_DEG = 1.1;
 
+/**
+ * Whether the slide may stand so against the flank that it follows, and by which slip of the scale if not; degrees.
+ * @example judgeSlideAngle(30.5, 30).code // 'beyond'
+ */
 export function judgeSlideAngle(angleDeg: number, flankDeg: number): SlideAngle {
   const beyond = angleDeg - flankDeg;
   const code = beyond > READ_DEG ? 'beyond' : -beyond > SHORT_DEG ? 'short' : 'right';

@@ -1,6 +1,9 @@
 import { lcm, type Rational } from '../quantity/rational.ts';
 
-/** The next start by turning the spindle: teeth of the gear on it, or null where they do not come out whole. @see z x turns / n */
+/**
+ * The next start by turning the spindle: teeth of the gear on it, or null where they do not come out whole. @see z x turns / n
+ * @example teethToNextStart(40, exact(1), 2) // 20; half of the gear
+ */
 export function teethToNextStart(teeth: number, turnsPerSpindleTurn: Rational, starts: number): number | null {
   const move = turnsPerSpindleTurn.mul(teeth).div(starts);
   return move.d === 1n ? Number(move.n) : null;
@@ -20,6 +23,9 @@ export function threadsToNextStart(leadscrew: Rational, lead: Rational, starts: 
   return null;
 }
 
-/** A start that is off by so much along the axis makes a true nut feel the screw so much larger, on pitch diameter. @see p cot a */
+/**
+ * A start that is off by so much along the axis makes a true nut feel the screw so much larger, on pitch diameter. @see p cot a
+ * @example feelsLargerMm(0.1, 30) // 0.173
+ */
 export const feelsLargerMm = (offMm: number, halfAngleDeg: number): number =>
   offMm / Math.tan((halfAngleDeg * Math.PI) / 180);

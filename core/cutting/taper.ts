@@ -1,4 +1,7 @@
-/** Half angle of a cone, degrees, from its taper on diameter. @see atan(T / 2) */
+/**
+ * Half angle of a cone, degrees, from its taper on diameter. @see atan(T / 2)
+ * @example coneHalfAngleDeg(1 / 16) // 1.7899; 1 degree 47 minutes of ASME B1.20.1
+ */
 export const coneHalfAngleDeg = (taper: number): number => (Math.atan(taper / 2) * 180) / Math.PI;
 
 export interface SetOver {
@@ -13,8 +16,14 @@ export function setOver(taper: number, overCentresMm: number): SetOver {
   return { setOverMm: overCentresMm * Math.sin(half), pitchPpm: (Math.cos(half) - 1) * 1e6 };
 }
 
-/** By hand: the cross slide goes in so much at each turn of the spindle, mm. @see L T / 2 */
+/**
+ * By hand: the cross slide goes in so much at each turn of the spindle, mm. @see L T / 2
+ * @example crossPerTurnMm(2, 1 / 16) // 0.0625; half the taper over a lead
+ */
 export const crossPerTurnMm = (leadMm: number, taper: number): number => (leadMm * Math.abs(taper)) / 2;
 
-/** How far the gauge goes on for a cut on the radius, mm: depth of a taper is set by the gauge alone. @see 2 dr / T */
+/**
+ * How far the gauge goes on for a cut on the radius, mm: depth of a taper is set by the gauge alone. @see 2 dr / T
+ * @example standOffPerRadialMm(0.1, 1 / 16) // 3.2; two by 16
+ */
 export const standOffPerRadialMm = (radialMm: number, taper: number): number => (2 * radialMm) / Math.abs(taper);

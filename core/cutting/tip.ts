@@ -12,6 +12,7 @@ export interface ToolOutline extends Flanks {
 /**
  * How far the sharp point of the flanks lies beyond the tip, mm: f/(tan a1 + tan a2) for a flat, r cos((a1-a2)/2)/sin((a1+a2)/2) - r
  * for a round nose. @throws RangeError for square flanks, which never meet.
+ * @example vertexBeyondTipMm({ ...equalFlanks(60), tip: { radiusMm: 0.2 } }) // 0.2; r (1 / sin 30 - 1)
  */
 export function vertexBeyondTipMm(t: ToolOutline): number {
   if (isSquare(t)) throw new RangeError('square flanks have no vertex');
@@ -22,11 +23,15 @@ export function vertexBeyondTipMm(t: ToolOutline): number {
 /**
  * How far the tip lies inside the pitch line when the groove is P/2 wide there, mm. The same for screw and nut.
  * @see geometry: (P/2 - f)/(tan a1 + tan a2), and the round nose by its vertex
+ * @example tipBeyondPitchLineMm({ ...equalFlanks(60), tip: { flatMm: 0 } }, 1) // 0.4330; H / 2
  */
 export const tipBeyondPitchLineMm = (t: ToolOutline, pitchMm: number): number =>
   pitchMm / 2 / slopeOf(t) - vertexBeyondTipMm(t);
 
-/** Height above the tip at which a round nose passes into each flank, mm; 0 for a flat. */
+/**
+ * Height above the tip at which a round nose passes into each flank, mm; 0 for a flat.
+ * @example tangencyMm({ ...equalFlanks(60), tip: { radiusMm: 0.2 } }) // [0.1, 0.1]; r (1 - sin a)
+ */
 export const tangencyMm = (t: ToolOutline): readonly [leading: number, trailing: number] =>
   'flatMm' in t.tip
     ? [0, 0]
@@ -40,10 +45,21 @@ function reachMm(t: ToolOutline, flankDeg: number, heightMm: number): number {
   if (heightMm <= tangent) return Math.sqrt(Math.max(0, r * r - (r - heightMm) ** 2));
   return r * cosDeg(flankDeg) + (heightMm - tangent) * tanDeg(flankDeg);
 }
+/**
+ * Reach of the leading side of the outline from the tip’s middle, at a height above the tip, mm.
+ * @example leadingReachMm({ leadingDeg: 45, trailingDeg: 0, tip: { flatMm: 1 } }, 2) // 2.5
+ */
 export const leadingReachMm = (t: ToolOutline, heightMm: number): number => reachMm(t, t.leadingDeg, heightMm);
+/**
+ * The same of the trailing side.
+ * @example trailingReachMm({ leadingDeg: 45, trailingDeg: 0, tip: { flatMm: 1 } }, 2) // 0.5
+ */
 export const trailingReachMm = (t: ToolOutline, heightMm: number): number => reachMm(t, t.trailingDeg, heightMm);
 
-/** Width of the outline at a height above the tip, mm. */
+/**
+ * Width of the outline at a height above the tip, mm.
+ * @example widthMm({ ...equalFlanks(90), tip: { flatMm: 1 } }, 2) // 5
+ */
 export const widthMm = (t: ToolOutline, heightMm: number): number =>
   leadingReachMm(t, heightMm) + trailingReachMm(t, heightMm);
 
@@ -61,7 +77,10 @@ function sideAreaMm2(t: ToolOutline, flankDeg: number, heightMm: number): number
   return nose + r * cosDeg(flankDeg) * above + (tan * above * above) / 2;
 }
 
-/** Section of the outline up to a height above its tip, mm^2: f D + (tan a1 + tan a2) D^2 / 2 for a flat. */
+/**
+ * Section of the outline up to a height above its tip, mm^2: f D + (tan a1 + tan a2) D^2 / 2 for a flat.
+ * @example sectionMm2({ ...equalFlanks(90), tip: { flatMm: 1 } }, 2) // 6; f D + D^2 for 90 degrees
+ */
 export const sectionMm2 = (t: ToolOutline, heightMm: number): number =>
   sideAreaMm2(t, t.leadingDeg, heightMm) + sideAreaMm2(t, t.trailingDeg, heightMm);
 
@@ -69,7 +88,10 @@ const NEWTON_ROUNDS = 60;
 /** Slope to begin with between square flanks: the first step then comes from far above, and the next ones set it right. */
 const LEAST_SLOPE = 1e-9;
 
-/** Height at which the section reaches an area, mm: the reverse of sectionMm2. */
+/**
+ * Height at which the section reaches an area, mm: the reverse of sectionMm2.
+ * @example heightAtSectionMm({ ...equalFlanks(90), tip: { flatMm: 1 } }, 6) // 2
+ */
 export function heightAtSectionMm(t: ToolOutline, areaMm2: number): number {
   const slope = slopeOf(t);
   if ('flatMm' in t.tip) {

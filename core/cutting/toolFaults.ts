@@ -16,6 +16,7 @@ export interface OffSquare extends Flanks {
  * height binds earlier.
  * @param heightMm of the straight flank, radial
  * @see errors of half angle as a change of the virtual pitch diameter: h (|da1| + |da2|) / sin 2a, a the mean half angle
+ * @example offSquare(equalFlanks(60), 1, 0.5413).feelsMm // 0.0218; 0.022 P a degree
  */
 export function offSquare(flanks: Flanks, byDeg: number, heightMm: number): OffSquare {
   return {
@@ -80,6 +81,9 @@ export const slideOff = (
   return { depthShare: cosDeg(setDeg) / cosDeg(meantDeg), tooWideMm: depthMm * over, stepMm: passMm * over };
 };
 
-/** Half angle to grind so that a tool with top rake cuts the one wanted. @see the wedge cut by a tilted plane: tan a cos(rake) */
+/**
+ * Half angle to grind so that a tool with top rake cuts the one wanted. @see the wedge cut by a tilted plane: tan a cos(rake)
+ * @example halfAngleToGrindDeg(30, 0) // 30; no rake, no change
+ */
 export const halfAngleToGrindDeg = (halfDeg: number, rakeDeg: number): number =>
   atanDeg(tanDeg(halfDeg) * cosDeg(rakeDeg));

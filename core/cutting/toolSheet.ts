@@ -33,7 +33,10 @@ export interface ToolSheet {
 }
 
 const BARS = { bar100: 100, bar127: 127 } as const;
-/** Blocks that lift a sine bar to an angle. @see sin(angle) x length of the bar */
+/**
+ * Blocks that lift a sine bar to an angle. @see sin(angle) x length of the bar
+ * @example sineBlocks(30) // { bar100: 50, bar127: 63.5 }
+ */
 export const sineBlocks = (deg: number): SineBar => ({
   bar100: BARS.bar100 * sinDeg(deg),
   bar127: BARS.bar127 * sinDeg(deg),

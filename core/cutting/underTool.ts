@@ -8,7 +8,10 @@ export interface CutDirection {
   readonly heldAt?: 'head' | 'free-end';
 }
 
-/** Which way the tool travels while it cuts: right-hand threads towards the headstock, left-hand ones away from it. */
+/**
+ * Which way the tool travels while it cuts: right-hand threads towards the headstock, left-hand ones away from it.
+ * @example cutsTowards({ leftHand: true }) // 'tailstock'
+ */
 export const cutsTowards = (d: CutDirection): 'headstock' | 'tailstock' =>
   d.leftHand !== (d.reversed ?? false) ? 'tailstock' : 'headstock';
 
@@ -16,6 +19,7 @@ export const cutsTowards = (d: CutDirection): 'headstock' | 'tailstock' =>
  * The flanks as the tool meets them. A form's leading flank faces the way the screw advances: its free end (of a nut: the
  * flank that it meets, which faces where the screw enters). Under the tool the leading flank is the wall of the groove
  * towards which it travels. Travelling away from the free end, that wall faces the free end: the form's leading flank.
+ * @example flanksUnderTool({ leadingDeg: 45, trailingDeg: 7 }, { leftHand: true }) // { leadingDeg: 7, trailingDeg: 45 }
  */
 export function flanksUnderTool(form: Flanks, direction: CutDirection): Flanks {
   const freeEnd = (direction.heldAt ?? 'head') === 'head' ? 'tailstock' : 'headstock';

@@ -22,18 +22,25 @@ export const DUTIES: readonly Duty[] = [
   { id: 'clamp', least: 0.2, most: 0.5, on: 'play' },
   { id: 'outdoor', least: 0.3, most: 0.8, on: 'play' },
 ];
+/** A duty of the list. @throws RangeError for a name that is none */
 export function dutyOf(id: DutyId): Duty {
   const duty = DUTIES.find((d) => d.id === id);
   if (!duty) throw new RangeError(`duty: ${id}`);
   return duty;
 }
 
-/** Clearance on the pitch diameter that an axial play means, mm: 2 s / (tan a1 + tan a2). @throws RangeError for square flanks */
+/**
+ * Clearance on the pitch diameter that an axial play means, mm: 2 s / (tan a1 + tan a2). @throws RangeError for square flanks
+ * @example clearanceOfPlayMm(equalFlanks(60), 0.1) // 0.1732; 1.732 of the play
+ */
 export function clearanceOfPlayMm(form: Flanks, playMm: number): number {
   if (!(slopeOf(form) > 1e-9)) throw new RangeError('square flanks: play is not a clearance on the pitch diameter');
   return (2 * playMm) / slopeOf(form);
 }
-/** Axial play that a clearance on the pitch diameter gives, mm; 0 between square flanks, whose play is their own. */
+/**
+ * Axial play that a clearance on the pitch diameter gives, mm; 0 between square flanks, whose play is their own.
+ * @example playOfClearanceMm(equalFlanks(60), 0.1732) // 0.1000
+ */
 export const playOfClearanceMm = (form: Flanks, clearanceMm: number): number => (clearanceMm * slopeOf(form)) / 2;
 
 /** Clearance on the pitch diameter to aim at for a duty, mm: the middle of its range. */

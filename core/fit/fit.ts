@@ -347,6 +347,7 @@ const middle = (l: Limits): number | null => (l.min === null || l.max === null ?
 /**
  * Bore for a share of the full depth of thread, mm: 60 degree threads by the trade's 1.299038 P at 100 % (common practice),
  * the others by the depth from the major to the nut's own minor diameter.
+ * @example boreForShareMm(thread('M10'), 5 / 6) // 8.376; 83 % is the minor diameter of ISO 724
  */
 export function boreForShareMm(thread: ThreadSpec, share: number): number {
   const form = threadFormOf(thread);

@@ -34,7 +34,10 @@ export const slopeBetween = (oneDeg: number, otherDeg: number): number => tanDeg
 
 /** Two flanks of less than this slope together never meet within any thread: a square one. */
 const SQUARE_SLOPE = 1e-9;
-/** Whether both flanks stand square to the axis: no depth follows from a pitch diameter, and no wire rests on them. */
+/**
+ * Whether both flanks stand square to the axis: no depth follows from a pitch diameter, and no wire rests on them.
+ * @example isSquare(equalFlanks(0)) // true
+ */
 export const isSquare = (f: Flanks): boolean => slopeOf(f) < SQUARE_SLOPE;
 
 /**

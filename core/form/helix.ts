@@ -3,7 +3,7 @@ import { degrees } from '../quantity/units.ts';
 /**
  * Lead (helix) angle at a diameter, degrees: tan = L / (pi d). Steepest at the minor diameter.
  * @throws RangeError for a diameter that is not above zero
- * @example leadAngleDeg(7, 36.5) // 3.4934, Tr 40x7 at its pitch diameter
+ * @example leadAngleDeg(7, 36.5) // 3.4933; Tr 40x7 at its pitch diameter
  */
 export function leadAngleDeg(leadMm: number, diameterMm: number): number {
   if (!(diameterMm > 0)) throw new RangeError(`diameter: ${diameterMm}`);

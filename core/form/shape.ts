@@ -53,16 +53,25 @@ export type FormId = (typeof FORM_IDS)[number] | 'special';
 const flat = (cornerMm = 0): Edge => ({ kind: 'flat', cornerMm });
 const round = (radiusMm: number): Edge => ({ kind: 'round', radiusMm });
 
-/** Height of the fundamental triangle, mm: H = P / (tan a1 + tan a2). @throws RangeError when both flanks are square. */
+/**
+ * Height of the fundamental triangle, mm: H = P / (tan a1 + tan a2). @throws RangeError when both flanks are square.
+ * @example fundamentalHeightMm(1, equalFlanks(60)) // 0.866025; H of ISO 68-1
+ */
 export function fundamentalHeightMm(pitchMm: number, flanks: Flanks): number {
   if (isSquare(flanks)) throw new RangeError('a square thread has no fundamental triangle');
   return pitchMm / slopeOf(flanks);
 }
 
-/** Radial clearance of general-purpose Acme, mm: 0.010 in at 10 TPI and coarser, half of that finer. ASME B1.5. */
+/**
+ * Radial clearance of general-purpose Acme, mm: 0.010 in at 10 TPI and coarser, half of that finer. ASME B1.5.
+ * @example acmeClearanceMm(25.4 / 5) / 25.4 // 0.010
+ */
 export const acmeClearanceMm = (pitchMm: number): number => inches(pitchMm >= inches(0.1) - 1e-9 ? 0.01 : 0.005);
 
-/** Crest clearance ac of metric trapezoidal threads, mm. ISO 2901: 0.15 at P 1.5, 0.25 to P 5, 0.5 to P 12, 1 above. */
+/**
+ * Crest clearance ac of metric trapezoidal threads, mm. ISO 2901: 0.15 at P 1.5, 0.25 to P 5, 0.5 to P 12, 1 above.
+ * @example trapezoidalClearanceMm(7) // 0.5
+ */
 export function trapezoidalClearanceMm(pitchMm: number): number {
   if (pitchMm < 2) return 0.15;
   if (pitchMm <= 5) return 0.25;
@@ -223,7 +232,10 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
   }),
 };
 
-/** The named form at a pitch. @param pitchMm mm, > 0 */
+/**
+ * The named form at a pitch. @param pitchMm mm, > 0
+ * @example formAt('acme29', 5).leadingDeg // 14.5
+ */
 export function formAt(id: (typeof FORM_IDS)[number], pitchMm: number): ThreadForm {
   if (!(pitchMm > 0)) throw new RangeError(`pitch: ${pitchMm}`);
   return { taper: 0, depthStepMm: null, ...MAKERS[id](pitchMm), id };
@@ -238,7 +250,10 @@ export interface SpecialForm extends Flanks {
   readonly taper?: number;
 }
 
-/** A form by its own angles, flats, radius and depth. @throws RangeError for flanks outside 0 to 80 degrees. */
+/**
+ * A form by its own angles, flats, radius and depth. @throws RangeError for flanks outside 0 to 80 degrees.
+ * @example specialForm(6, { leadingDeg: 45, trailingDeg: 5 }).name // '45\u00b0/5\u00b0 special'
+ */
 export function specialForm(pitchMm: number, given: SpecialForm): ThreadForm {
   const { leadingDeg: a1, trailingDeg: a2 } = given;
   for (const a of [a1, a2]) if (!(a >= 0 && a <= 80)) throw new RangeError(`flank angle: ${a}`);

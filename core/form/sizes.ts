@@ -32,18 +32,30 @@ export function basicSizes(form: ThreadForm, majorMm: number): BasicSizes {
   };
 }
 
-/** Depth of the external thread, crest to root, mm radial. */
+/**
+ * Depth of the external thread, crest to root, mm radial.
+ * @example externalDepthMm(formAt('trapezoidal30', 7)) // 4.0; h3 of ISO 2904
+ */
 export const externalDepthMm = (form: ThreadForm): number => form.external.outerMm + form.external.innerMm;
 
-/** Width of the external groove at its root (what the tool's tip flat must not exceed), mm. Zero when sharp. */
+/**
+ * Width of the external groove at its root (what the tool's tip flat must not exceed), mm. Zero when sharp.
+ * @example rootFlatMm(formAt('acme29', 5.08), 5.08) // 1.752; 0.3707 P less 0.259 x 0.020 in, ASME B1.5
+ */
 export const rootFlatMm = (form: ThreadForm, pitchMm: number): number =>
   Math.max(0, pitchMm / 2 - form.external.innerMm * slopeOf(form));
 
-/** Width of the external crest, mm; of a rounded crest where its flanks would end. */
+/**
+ * Width of the external crest, mm; of a rounded crest where its flanks would end.
+ * @example crestFlatMm(formAt('iso60', 1.5), 1.5) // 0.1875; P/8
+ */
 export const crestFlatMm = (form: ThreadForm, pitchMm: number): number =>
   Math.max(0, pitchMm / 2 - form.external.outerMm * slopeOf(form));
 
-/** Width of the internal groove at its bottom (the nut's root at the major diameter), mm. */
+/**
+ * Width of the internal groove at its bottom (the nut's root at the major diameter), mm.
+ * @example nutRootFlatMm(formAt('iso60', 1.5), 1.5) // 0.1875; P/8
+ */
 export const nutRootFlatMm = (form: ThreadForm, pitchMm: number): number =>
   Math.max(0, pitchMm / 2 - form.internal.outerMm * slopeOf(form));
 
@@ -70,6 +82,7 @@ const TIP_SLACK_MM = 0.0025;
  * the root flat brings the flanks to size before the root is cleared and can never finish.
  * @param outerMm height of the crest above the pitch line of the member being cut, mm
  * @param rootMm height from the pitch line to the required root, mm
+ * @example depthWithTip(formAt('iso60', 1.5), 1.5, { flatMm: 0 }).depthMm // 1.1367; 7/8 H with a sharp tip
  */
 export function depthWithTip(
   form: ThreadForm,

@@ -37,6 +37,7 @@ export function problemsOf(errors: readonly SchemaError[] | null | undefined): P
 
 export type Validator<T> = ((data: unknown) => data is T) & { errors?: SchemaError[] | null };
 
+/** A document of any version held against today’s schema, after it was brought up to date: whole, newer than this Gelvin, or what is wrong with it and where. */
 export function checkWith<T>(
   raw: unknown,
   current: number,

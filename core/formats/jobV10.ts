@@ -9,4 +9,5 @@ export function flanksRenamed(x: unknown): unknown {
   return Object.fromEntries(Object.entries(x).map(([k, v]) => [NEW_NAMES[k] ?? k, flanksRenamed(v)]));
 }
 
+/** The flanks of a special are named as all flanks are. */
 export const jobToV10 = (doc: Loose): Loose => flanksRenamed(doc) as Loose;

@@ -142,6 +142,7 @@ function eventsOf(doc: Loose): Loose[] {
     .map(({ at, body }, i) => ({ ...body, n: i + 1, id: `v2-${i + 1}`, at, part: 1, start: 1 }));
 }
 
+/** What was done becomes a ledger of events instead of a count of passes. */
 export function jobToV3(doc: Loose): Loose {
   // a part that is missing is not made up here: the check names it
   if (!PARTS.every((key) => isLoose(doc[key]))) return doc;

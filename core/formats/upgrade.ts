@@ -31,5 +31,6 @@ const JOB_STEPS: Readonly<Record<number, Step>> = {
   9: jobToV10,
 };
 
+/** A job of any earlier version in today’s shape, unchecked. */
 export const upgradeJob = (doc: unknown): unknown => upgrade(doc, JOB_STEPS, JOB_VERSION);
 export { upgradeShop } from './upgradeShop.ts';

@@ -3,5 +3,6 @@ import { BACKUP_VERSION } from '../job/stations.ts';
 
 /** Documents as they go into a file. */
 export const writeJob = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`;
+/** A whole shop with its jobs as one file. */
 export const writeBackup = (shop: Shop, jobs: readonly Job[]): string =>
   `${JSON.stringify({ format: 'gelvin-backup', version: BACKUP_VERSION, shop, jobs }, null, 2)}\n`;

@@ -34,6 +34,7 @@ export const usualNutGroove = (flanks: Flanks, pitchMm: number, starts: number):
 /**
  * Measurement between two balls in a nut, flat geometry, mm: D2 + P/(tan a1 + tan a2) - w (1 + cos((a1-a2)/2)/sin((a1+a2)/2)); for
  * equal flanks D2 + (P/2) cot a - w (1 + 1/sin a). @see the formula over wires, turned inside out
+ * @example betweenBallsMm(usualNutGroove(equalFlanks(60), 1.5, 1), 9.026, 0.866) // 7.727
  */
 export const betweenBallsMm = (g: Groove, pitchDiameterMm: number, ballMm: number): number =>
   pitchDiameterMm - flatOverWiresMm(g, g.pitchMm, ballMm);

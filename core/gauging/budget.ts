@@ -68,6 +68,9 @@ export function budgetOf(g: Groove, pitchDiameterMm: number, wireMm: number, k: 
   ];
 }
 
-/** Root of the sum of squares, of all lines or of those that readings share or not, mm. */
+/**
+ * Root of the sum of squares, of all lines or of those that readings share or not, mm.
+ * @example totalMm([{ mm: 0.003, shared: true }, { mm: 0.004, shared: false }]) // 0.005
+ */
 export const totalMm = (lines: readonly Unsure[], shared?: boolean): number =>
   Math.hypot(...lines.filter((l) => shared === undefined || l.shared === shared).map((l) => l.mm));

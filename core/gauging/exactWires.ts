@@ -64,7 +64,7 @@ const LEAST_FLANKS_DEG = 1;
  * Measurement over three wires with the helix taken as it is, mm, for like and unlike flanks, any starts. Which flank leads,
  * and the hand, make no difference.
  * @returns refused by name where the search does not close: at lead angles at which a wire finds no place to rest
- * @example M10 (d2 9.026, wire 0.866): 1.7 um over the flat formula; Tr 40x7 with the best wire: 24 um
+ * For example M10 (d2 9.026, wire 0.866): 1.7 um over the flat formula; Tr 40x7 with the best wire: 24 um
  * @see the construction is that of ASME B1.2's general case; solved numerically here
  */
 export function overWiresExact(g: Groove, pitchDiameterMm: number, wireMm: number): Outcome<Rest> {
@@ -121,7 +121,10 @@ export function overWiresExact(g: Groove, pitchDiameterMm: number, wireMm: numbe
 /** M is turned back into d2 within this, mm. */
 const BACK_WITHIN_MM = 1e-6;
 
-/** The reverse: pitch diameter from a measurement over wires, mm, to a nanometre of the exact one. */
+/**
+ * The reverse: pitch diameter from a measurement over wires, mm, to a nanometre of the exact one.
+ * @example value(pitchDiameterExact({ ...{ pitchMm: 1.5, starts: 1, crestMm: 0.487, flankTopMm: 0.487, flankBottomMm: 0.325 }, ...equalFlanks(60) }, 10.3267, 0.866)) // 9.026
+ */
 export function pitchDiameterExact(g: Groove, overMm: number, wireMm: number): Outcome<number> {
   const first = overWiresExact(g, overMm, wireMm);
   if (!first.ok) return first;

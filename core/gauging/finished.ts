@@ -38,7 +38,7 @@ export interface Virtual {
 /**
  * Virtual pitch diameter beyond the simple one, mm: a flank turned about the pitch line meets its mate at the end of the
  * straight flank, a lead error at the end of the engagement, a drunken helix at its furthest turn.
- * @example the old constants per degree of both flanks together: 0.0105 P for 55 degrees, 0.0109 P for 60, 0.018 P for 29
+ * For example the old constants per degree of both flanks together: 0.0105 P for 55 degrees, 0.0109 P for 60, 0.018 P for 29
  * @see BS 84, effective diameter equivalents of pitch and angle errors; from memory
  */
 export function virtualOf(f: EngagedFlanks, engagedMm: number, e: FormErrors): Virtual {
@@ -61,6 +61,7 @@ export interface Around {
 /**
  * Drunkenness: the wave of one turn that fits readings about the part best, its half travel in mm. Null: fewer than three
  * places, or all at nearly one place. @see least squares of a + b cos + c sin
+ * @example drunkennessMm([{ deg: 0, mm: 0.02 }, { deg: 120, mm: -0.01 }, { deg: 240, mm: -0.01 }]) // 0.02
  */
 export function drunkennessMm(list: readonly Around[]): number | null {
   if (list.length < 3) return null;
@@ -78,7 +79,10 @@ export interface Along {
   readonly atMm: number;
   readonly mm: number;
 }
-/** Taper of a thread that should have none, on diameter per mm, by the straight line that fits best; null: not two places. */
+/**
+ * Taper of a thread that should have none, on diameter per mm, by the straight line that fits best; null: not two places.
+ * @example taperOf([{ atMm: 0, mm: 20 }, { atMm: 16, mm: 21 }]) // 0.0625; 1 in 16
+ */
 export function taperOf(list: readonly Along[]): number | null {
   const mean = list.reduce((s, p) => s + p.atMm, 0) / list.length;
   const middle = list.reduce((s, p) => s + p.mm, 0) / list.length;
@@ -93,7 +97,7 @@ export interface PlayOfLength {
 }
 /**
  * Lead error and play without it, from mates of several lengths: a longer one has so much less play. Null: not two lengths.
- * @example plays 0.10 and 0.06 of nuts 10 and 30 long: 0.002 per mm, 0.12 at no length. Common practice, no source
+ * For example plays 0.10 and 0.06 of nuts 10 and 30 long: 0.002 per mm, 0.12 at no length. Common practice, no source
  */
 export function leadByMates(
   list: readonly PlayOfLength[],
@@ -106,5 +110,8 @@ export function leadByMates(
   return { perMm: Math.max(0, -falls), playAtNoLengthMm: play - Math.min(0, falls) * length };
 }
 
-/** A not-go gauge may enter so many turns and still not go: two, by ASME B1.2 three. @see ISO 1502; ASME B1.2; from memory */
+/**
+ * A not-go gauge may enter so many turns and still not go: two, by ASME B1.2 three. @see ISO 1502; ASME B1.2; from memory
+ * @example notGoTurns(false) // 2
+ */
 export const notGoTurns = (american: boolean): number => (american ? 3 : 2);

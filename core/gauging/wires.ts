@@ -14,7 +14,10 @@ export interface Groove extends Flanks {
   readonly flankBottomMm: number;
 }
 
-/** The groove of the external thread of a form. @throws RangeError for a square thread, which no wire can measure. */
+/**
+ * The groove of the external thread of a form. @throws RangeError for a square thread, which no wire can measure.
+ * @example grooveOf(formAt('iso60', 1), 1, 1).crestMm // 0.32476; 3/8 H
+ */
 export function grooveOf(form: ThreadForm, pitchMm: number, starts: number): Groove {
   const { leadingDeg: a1, trailingDeg: a2, external } = form;
   const apex = fundamentalHeightMm(pitchMm, form) / 2;
@@ -44,6 +47,7 @@ const apexMm = (g: Groove): number => g.pitchMm / 2 / slopeOf(g);
  * Wire that touches the flanks at the pitch line, mm: w = P / (2 cos a). For unlike flanks the two contacts cannot both
  * lie there; this puts their mean height on the pitch line, which is the same formula when the flanks are equal.
  * @see ASME B1.2; NBS Handbook H28
+ * @example bestWireMm(usualGroove(equalFlanks(60), 1, 1)) // 0.57735; ASME B1.2
  */
 export function bestWireMm(g: Groove): number {
   const tangent = (2 * apexMm(g)) / (cosDeg(g.leadingDeg) + cosDeg(g.trailingDeg));
@@ -53,6 +57,7 @@ export function bestWireMm(g: Groove): number {
 /**
  * Range of wires that touch the straight flanks below the crest and above the root, and stand at least level with the
  * crest so that the anvil rests on the wire. For the 60 degree form 0.505 P to 1.010 P.
+ * @example usableWireMm(usualGroove(equalFlanks(60), 1, 1)) // { min: 0.505, max: 1.010 }; NBS H28
  */
 export function usableWireMm(g: Groove): { readonly min: number; readonly max: number } {
   const crest = apexMm(g) + g.crestMm;
@@ -74,11 +79,15 @@ function overPitchDiameterMm(g: Groove, wireMm: number, d2: number, method: Wire
  * Measurement over three wires, mm: M = d2 + w (1 + cos((a1-a2)/2) / sin((a1+a2)/2)) - P / (tan a1 + tan a2); for equal
  * flanks w (1 + 1/sin a) - (P/2) cot a.
  * @see ASME B1.2; NBS Handbook H28; ASME B1.9 for unlike flanks
+ * @example overWiresMm(usualGroove(equalFlanks(60), 1.5, 1), 9.026, 0.866, 'flat') // 10.325
  */
 export const overWiresMm = (g: Groove, pitchDiameterMm: number, wireMm: number, method: WireMethod): number =>
   pitchDiameterMm + overPitchDiameterMm(g, wireMm, pitchDiameterMm, method);
 
-/** The reverse: pitch diameter from a measurement over wires, mm. */
+/**
+ * The reverse: pitch diameter from a measurement over wires, mm.
+ * @example pitchDiameterFromWiresMm(usualGroove(equalFlanks(60), 1.5, 1), 10.325, 0.866, 'flat') // 9.026
+ */
 export function pitchDiameterFromWiresMm(g: Groove, overMm: number, wireMm: number, method: WireMethod): number {
   // the lead correction depends weakly on d2: three rounds reach a nanometre
   let d2 = overMm - overPitchDiameterMm(g, wireMm, overMm, 'flat');
@@ -89,11 +98,19 @@ export function pitchDiameterFromWiresMm(g: Groove, overMm: number, wireMm: numb
 /**
  * Over one wire and the crest on the other side: half of what three wires give above the pitch line, and half the major
  * diameter. @see NBS Handbook H28, one-wire method: (M3 + major) / 2
+ * @example overOneWireMm(10.3, 10) // 10.15
  */
 export const overOneWireMm = (overThreeMm: number, majorMm: number): number => (overThreeMm + majorMm) / 2;
+/**
+ * The reverse: what three wires would read.
+ * @example overThreeFromOneMm(10.15, 10) // 10.3
+ */
 export const overThreeFromOneMm = (overOneMm: number, majorMm: number): number => 2 * overOneMm - majorMm;
 
-/** Refuses a wire that cannot measure this groove, with the range that can. */
+/**
+ * Refuses a wire that cannot measure this groove, with the range that can.
+ * @example checkWire(usualGroove(equalFlanks(60), 1.5, 1), 0.3).ok // false
+ */
 export function checkWire(g: Groove, wireMm: number, field = 'wireMm'): Outcome<number> {
   const range = usableWireMm(g);
   const right = { leastMm: range.min, mostMm: range.max, bestMm: bestWireMm(g) };
@@ -120,7 +137,10 @@ const UNLIKE: Readonly<Record<string, 'buttress45-7' | 'sawtooth30-3'>> = {
 export const usualGroove = (flanks: Flanks, pitchMm: number, starts: number): Groove =>
   grooveOf(formOfFlanks(flanks, pitchMm), pitchMm, starts);
 
-/** The usual form with these flanks; a special one where none is usual. */
+/**
+ * The usual form with these flanks; a special one where none is usual.
+ * @example formOfFlanks(equalFlanks(29), 5).id // 'acme29'
+ */
 export function formOfFlanks({ leadingDeg, trailingDeg }: Flanks, pitchMm: number): ThreadForm {
   const [more, less] = [Math.max(leadingDeg, trailingDeg), Math.min(leadingDeg, trailingDeg)];
   const usual = more === less ? USUAL[String(more * 2)] : UNLIKE[`${more} ${less}`];

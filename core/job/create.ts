@@ -129,6 +129,7 @@ export const USUAL_SPRINGS = 2;
 /** No pass deeper than this, mm radial, until somebody says otherwise or the shop has learned it. Common practice, no source. */
 export const USUAL_CAP_MM = 0.25;
 
+/** A shop before anything is known of it. */
 export const emptyShop = (): Shop => ({
   format: 'gelvin-shop',
   version: SHOP_VERSION,

@@ -13,6 +13,7 @@ import type { Job, Shop } from './schema.ts';
 /** The thread a job stands on: the one accepted in Name, as core's own type. */
 export const threadOfJob = (job: Job): ThreadSpec | null => (job.name ? job.name.thread : null);
 
+/** The lathe that a job is cut on; null: none is chosen, or it is gone. */
 export const latheOf = (job: Job, shop: Shop): Lathe | null =>
   shop.lathes.find((l) => l.id === job.gears.lathe) ?? null;
 
@@ -41,6 +42,7 @@ export const fitChoiceOf = (job: Job, thread: ThreadSpec): FitChoice => ({
   ...readFrom(job, thread),
 });
 
+/** The fit as the job has it; null: nothing is named. */
 export const fitOfJob = (job: Job): FitPlan | null => {
   const thread = threadOfJob(job);
   return thread ? fitPlan(thread, fitChoiceOf(job, thread)) : null;

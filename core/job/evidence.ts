@@ -66,4 +66,5 @@ export function pitchOfCount(r: Reading): { readonly mm: number; readonly sigmaM
   return { mm, sigmaMm: (isSpanned(r) ? spanSigmaMm(r.uncertainty ?? 0) : DEFAULT_SIGMA.crests * mm) / r.value };
 }
 
+/** Every reading of a job as evidence; those that lack what they were taken with are left out. */
 export const evidenceOfJob = (job: Job): Evidence[] => job.readings.flatMap((r) => evidenceOf(r, partOf(job)) ?? []);

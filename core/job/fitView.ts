@@ -25,6 +25,7 @@ export interface FitView {
   readonly playMm: number;
 }
 
+/** What Fit shows besides the plan itself. */
 export function fitViewOf(job: Job, thread: ThreadSpec, plan: FitPlan): FitView {
   const sizes = threadSizes(thread);
   const measured = standingOfPart(job).findLast((e) => e.kind === 'blankMeasured');

@@ -2,6 +2,10 @@ import type { Job, Reading } from './schema.ts';
 
 type Intake = Job['intake'];
 
+/**
+ * Nut for screw, screw for nut.
+ * @example otherMember('external') // 'internal'
+ */
 export const otherMember = (member: Intake['make']): Intake['make'] =>
   member === 'external' ? 'internal' : 'external';
 

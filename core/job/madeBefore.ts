@@ -12,6 +12,7 @@ export interface MadeThread {
   readonly leftHand: boolean;
   readonly make: 'external' | 'internal';
 }
+/** The thread that a job made, as far as another is compared with it; null: none is named. */
 export function madeThread(job: Job): MadeThread | null {
   const thread = threadOfJob(job);
   if (!thread) return null;

@@ -92,6 +92,7 @@ export const standingOfPart = (job: Job, part = metalOf(job).part): LedgerEvent[
 export const mountedOf = (events: readonly LedgerEvent[]): EventOf<'mounted'> | null =>
   events.findLast((e) => e.kind === 'mounted') ?? null;
 
+/** Number of the last event of the ledger; 0: nothing is written yet. */
 export const lastN = (job: Job): number => job.events.at(-1)?.n ?? 0;
 
 /** A thread is there before anything is cut: it must be found before the first pass. */

@@ -3,7 +3,9 @@ import { Type, type TSchema } from '@sinclair/typebox';
 /** The small pieces of which the documents' description is made. */
 export const object = <T extends Record<string, TSchema>>(properties: T) =>
   Type.Object(properties, { additionalProperties: false });
+/** One of several words. */
 export const oneOf = <T extends string>(...values: T[]) => Type.Unsafe<T>({ type: 'string', enum: values });
+/** Text of at most so many characters. */
 export const text = (max = 4000) => Type.String({ maxLength: max });
 export const id = Type.String({ minLength: 1, maxLength: 80 });
 export const time = Type.String({ pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?Z$' });

@@ -59,6 +59,7 @@ export interface Copied {
   /** It was read where somebody said that it is not worn; else what wear took is not put back. */
   readonly unworn: boolean;
 }
+/** What a copy is made like: the place that lost least, and whether it is unworn. */
 export function copiedFrom(job: Job, thread: ThreadSpec): Copied {
   const member = job.intake.make;
   const pitch = leastLost(

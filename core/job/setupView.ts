@@ -53,6 +53,7 @@ export function parseSlideAngle(t: string, flankDeg: number): ReturnType<typeof 
     : parseAngle(t, 'angle', MOST_SLIDE_DEG);
 }
 
+/** All that Set up shows of a job; null: nothing is named. */
 export function setupOf(job: Job, shop: Shop): SetupView | null {
   const thread = threadOfJob(job);
   if (!thread) return null;

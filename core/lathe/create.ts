@@ -41,7 +41,10 @@ export const newLathe = (id: string): Lathe => ({
 
 const MOST_GEARS = 200;
 
-/** Reads a list of gears: `20 25 30`, `20, 25`, `2x20`, and runs `20-65 by 5` or `20 to 65 by fives`. */
+/**
+ * Reads a list of gears: `20 25 30`, `20, 25`, `2x20`, and runs `20-65 by 5` or `20 to 65 by fives`.
+ * @example value(parseGears('20, 2x30')) // [20, 30, 30]
+ */
 export function parseGears(text: string): Outcome<number[]> {
   const field = 'gears';
   const list = readList(text, field, MOST_GEARS);

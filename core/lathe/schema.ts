@@ -213,6 +213,9 @@ export const LatheSchema = Type.Object(
 );
 export type Lathe = Static<typeof LatheSchema>;
 
-/** Gears make the lead; else it is told to an electronic leadscrew or a control. */
+/**
+ * Gears make the lead; else it is told to an electronic leadscrew or a control.
+ * @example isGeared({ kind: 'change-gears' }) // true
+ */
 export const isGeared = (lathe: Pick<Lathe, 'kind'>): boolean =>
   lathe.kind === 'change-gears' || lathe.kind === 'gearbox';

@@ -12,6 +12,10 @@ export const wholeNumber =
   (t: string): Outcome<number> =>
     readWhole(t, field, min, max);
 
+/**
+ * Reads a number between two.
+ * @example value(numberWithin('x', 0, 1)('0.5')) // 0.5
+ */
 export const numberWithin =
   (field: string, min: number, max: number) =>
   (t: string): Outcome<number> =>
@@ -24,7 +28,10 @@ export function parseDivision(t: string): Outcome<number> {
   return v > 0 && v < 10 ? good(v) : bad('division', 'division-small');
 }
 
-/** An exact ratio, as text: `1`, `1/2`, `24/48`. */
+/**
+ * An exact ratio, as text: `1`, `1/2`, `24/48`.
+ * @example value(parseRatio('3/4', 'ratio')) // '3/4'
+ */
 export function parseRatio(t: string, field: string): Outcome<string> {
   const read = readOnly(t, field);
   return read.ok && isPositive(read.value) ? good(textOf(read.value)) : bad(field, 'not-a-ratio', { typed: t.trim() });
@@ -40,7 +47,10 @@ export const parseSeconds = numberWithin('seconds', 0.1, 60);
 /** What an instrument for angles is good to, degrees: one standard deviation. */
 export const parseUncertaintyDeg = numberWithin('uncertainty', 0.001, 20);
 
-/** Spindle speeds, sorted: `40 65 110`. */
+/**
+ * Spindle speeds, sorted: `40 65 110`.
+ * @example value(parseSpeeds('40 65 100')) // [40, 65, 100]
+ */
 export function parseSpeeds(t: string): Outcome<number[]> {
   const list = readList(t, 'speeds', MOST_SPEEDS);
   if (!list.ok) return list;
@@ -49,6 +59,7 @@ export function parseSpeeds(t: string): Outcome<number[]> {
     : bad('speeds', 'speeds-above-zero');
 }
 
+/** Levers as they are typed. */
 export const leversText = (levers: Lathe['levers']): string =>
   Object.entries(levers)
     .map(

@@ -9,6 +9,7 @@ const GOLD = (3 - Math.sqrt(5)) / 2;
  * golden section where they do not shorten it.
  * @param within the bracket is closed to this, in the unit of x; below the root of the machine's precision it says nothing
  * @see R. P. Brent, Algorithms for Minimization without Derivatives, 1973, chapter 5 (localmin)
+ * @example bracketedMinimum((x) => (x - 1) ** 2, 0, 3, 1e-6).x // 1.0000
  */
 export function bracketedMinimum(f: (x: number) => number, from: number, to: number, within: number): Found {
   let [a, b] = [from, to];

@@ -17,6 +17,7 @@ const MOST_ROUNDS = 100;
  * @param within the bracket is closed to this, in the unit of x
  * @returns null when the signs at the ends are alike: then nothing is known of a zero
  * @see T. R. Chandrupatla, Advances in Engineering Software 28 (1997), 145-149
+ * @example bracketedRoot((x) => x * x - 2, 1, 2, 1e-9)?.x // 1.414214
  */
 export function bracketedRoot(f: (x: number) => number, from: number, to: number, within: number): Found | null {
   let [a, b] = [to, from];

@@ -1,4 +1,7 @@
-/** Index of the first of a rising list whose key is at least so much; the list's length when none is. */
+/**
+ * Index of the first of a rising list whose key is at least so much; the list's length when none is.
+ * @example lowerBound([1, 3, 5], 3, (x) => x) // 1
+ */
 export function lowerBound<T>(sorted: readonly T[], least: number, keyOf: (x: T) => number): number {
   let [low, high] = [0, sorted.length];
   while (low < high) {
@@ -10,7 +13,10 @@ export function lowerBound<T>(sorted: readonly T[], least: number, keyOf: (x: T)
   return low;
 }
 
-/** The middle of a list, of an even one the mean of the middle two; NaN of none. */
+/**
+ * The middle of a list, of an even one the mean of the middle two; NaN of none.
+ * @example median([3, 1, 2]) // 2
+ */
 export function median(list: readonly number[]): number {
   const s = [...list].sort((p, q) => p - q);
   const m = s.length >> 1;

@@ -71,5 +71,8 @@ export function judgeRun(places: readonly JudgedPlace[]): Judged {
   return of(Math.abs(offsetMm) > REAL / Math.sqrt(all) ? 'offset' : 'in');
 }
 
-/** The old thread's lead from the lathe's and from how what is off grows towards the headstock. @returns mm */
+/**
+ * The old thread's lead from the lathe's and from how what is off grows towards the headstock. @returns mm
+ * @example leadFromGrowth(2, 0.001) // 2.002
+ */
 export const leadFromGrowth = (latheLeadMm: number, perMm: number): number => latheLeadMm * (1 + perMm);

@@ -17,7 +17,10 @@ export interface Groove {
 const ZERO = exact(0);
 const HALF = exact('1/2');
 
-/** The offset taken the smaller way round: modulo what grooves are apart, between minus and plus half of it. */
+/**
+ * The offset taken the smaller way round: modulo what grooves are apart, between minus and plus half of it.
+ * @example textOf(smallerWay(exact('5.5'), exact(7))) // '-3/2'
+ */
 export function smallerWay(offset: Rational, every: Rational): Rational {
   if (!isPositive(every)) throw new RangeError(`grooves are apart by ${every.toFraction()}`);
   const turns = offset.div(every).add(HALF).floor();
@@ -129,7 +132,10 @@ export function startMove(g: Groove, start: Rational, leastStart: Rational): Sta
 export const outOnTaper = (movedTowardsHeadstock: Rational, taper: Rational): Rational =>
   taper.equals(ZERO) ? ZERO : movedTowardsHeadstock.mul(taper).div(2n);
 
-/** What a gauge's stand-off e means on a taper: e T on diameter, half of it on the slide. */
+/**
+ * What a gauge's stand-off e means on a taper: e T on diameter, half of it on the slide.
+ * @example textOf(standOff(exact(1), exact('1/16')).onDiameter) // '1/16'
+ */
 export const standOff = (
   e: Rational,
   taper: Rational,
@@ -138,5 +144,8 @@ export const standOff = (
   radial: e.mul(taper).div(2n),
 });
 
-/** By how much shoulder and end go back after a recut of so much on diameter. */
+/**
+ * By how much shoulder and end go back after a recut of so much on diameter.
+ * @example textOf(pushBack(exact('1/16'), exact('1/16'))) // '1'
+ */
 export const pushBack = (onDiameter: Rational, taper: Rational): Rational => onDiameter.div(taper);

@@ -10,6 +10,7 @@ export interface Deal {
   readonly normal: () => number;
 }
 
+/** Cards dealt from a seed: the same again from the same. */
 export function deal(seed: number): Deal {
   const { uniform, normal } = dice(seed);
   const whole = (from: number, to: number): number => from + Math.floor(uniform() * (to - from + 1));

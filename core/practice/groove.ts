@@ -55,6 +55,7 @@ const THREADS = [
   { designation: '1 1/2-4 Acme', pitchMm: 6.35, flankDeg: 14.5 },
 ] as const;
 
+/** A thread to be picked up. @param level 1 up; the higher, the less help */
 export function grooveRound(seed: number, level: number): GrooveRound {
   const d = deal(seed);
   const thread = d.of(THREADS);
@@ -82,6 +83,7 @@ export function grooveRound(seed: number, level: number): GrooveRound {
   };
 }
 
+/** Nothing moved yet. */
 export const grooveStart = (): GrooveState => ({
   movedMm: 0,
   dialMm: 0,
@@ -96,6 +98,7 @@ export const grooveStart = (): GrooveState => ({
 /** The cut goes towards the headstock right-hand, away from it left-hand; "forward" on a slide is that way. */
 const dirOf = (r: GrooveRound): 1 | -1 => (r.leftHand ? -1 : 1);
 
+/** What an act makes of where work and tool stand. */
 export function grooveDo(r: GrooveRound, s: GrooveState, a: GrooveDo): GrooveState {
   const dir = dirOf(r);
   switch (a.do) {

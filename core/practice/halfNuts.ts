@@ -114,6 +114,7 @@ export function shutAt(r: HalfNutsRound, passed: number): Shut {
 
 /** What is missed: shut beside the groove, shut where none is right, or not shut although a mark is right. Empty: right. */
 export type HalfNutsMissed = '' | 'wrong-mark' | 'between-marks' | 'none-is-right' | 'a-mark-is-right';
+/** What was missed; empty: right. */
 export function gradeShut(r: HalfNutsRound, shut: Shut | 'kept'): HalfNutsMissed {
   if (shut === 'kept') return r.safe.length === 0 ? '' : 'a-mark-is-right';
   if (shut.right) return '';

@@ -41,6 +41,7 @@ const THREADS = ['1 1/2 x 3 1/2 tpi', 'M30x2', 'Tr 28x5', '2 1/2-4 UNC', '5/8-11
 /** What comes after each motion. */
 export const nextOf = (m: MotionWord): MotionWord => MOTIONS[(MOTIONS.indexOf(m) + 1) % MOTIONS.length] ?? 'set';
 
+/** A run of passes broken off somewhere. @param level 1 up */
 export function placeRound(seed: number, level: number): PlaceRound {
   const d = deal(seed);
   const of = d.whole(8, 24);
@@ -88,6 +89,7 @@ export function placeRound(seed: number, level: number): PlaceRound {
 /** What a wrong motion does there. */
 export type PlaceMissed =
   '' | 'cut-twice' | 'not-set' | 'set-twice' | 'dragged-back' | 'out-twice' | 'slack-open' | 'into-jaws' | 'no-cut';
+/** What the motion chosen would do; empty: right. */
 export function gradePlace(r: PlaceRound, chosen: MotionWord): PlaceMissed {
   if (chosen === r.right) return '';
   if (chosen === 'back') return r.tool === 'in' ? 'dragged-back' : 'no-cut';

@@ -227,6 +227,7 @@ function slipsOf(d: Deal, c: SlipCard, level: number): Slip[] {
 /** Choices of one round. */
 const CHOICES = 6;
 
+/** A reading with or without a slip in it. @param level 1 up */
 export function slipRound(seed: number, level: number): SlipRound {
   const d = deal(seed);
   const card = d.of(CARDS);
@@ -266,4 +267,5 @@ export function likeliestSlip(r: SlipRound): Slip {
     READS.reduce((sum, k) => sum + ((readWith(r.card, s)[k] - r.read[k]) / READ_TO[k]) ** 2, 0);
   return r.choices.reduce((best, s) => (off(s) < off(best) ? s : best));
 }
+/** What it was, when something else was chosen; empty: right. */
 export const gradeSlip = (r: SlipRound, chosen: Slip): string => (chosen === r.right ? '' : r.right.is);

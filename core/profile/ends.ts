@@ -63,6 +63,7 @@ function arc(z: number, radius: number, wide: number, leftDeg: number, rightDeg:
   return x <= from || x >= to ? 0 : radius - sqrt(radius * radius - x * x);
 }
 
+/** The section along the axis that a ridge makes, turn by turn; px. */
 export const sectionOfRidge = (r: Ridge): Section => sectionBy(r.pitch, r.lead, radiusOf(r));
 
 /** What crest and root of a section are, as far as the picture tells. */

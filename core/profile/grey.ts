@@ -5,6 +5,10 @@ export interface Grey {
   readonly data: Float32Array;
 }
 
+/**
+ * A picture made of its points, each from 0 (black) to 1.
+ * @example greyOf(2, 1, (x) => x).w // 2
+ */
 export const greyOf = (w: number, h: number, at: (x: number, y: number) => number): Grey => {
   const data = new Float32Array(w * h);
   for (let y = 0; y < h; y += 1) for (let x = 0; x < w; x += 1) data[y * w + x] = at(x, y);

@@ -126,6 +126,7 @@ export interface Laid {
 }
 const SLIDES = 4;
 
+/** A shadow laid on the points of an edge as well as it goes: how it is shifted, and what is left over; px. */
 export function laidOn(points: Points, s: Shadow): Laid {
   const n = points.u.length;
   let shift = 0;

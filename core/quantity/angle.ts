@@ -7,7 +7,10 @@ export interface Angle {
   readonly deg: number;
 }
 
-/** Reads `55`, `55 deg`, `27.5\u00b0`, `27 1/2`, `27\u00b030'`, `27 30'`. @returns degrees, at most `maxDeg`. */
+/**
+ * Reads `55`, `55 deg`, `27.5\u00b0`, `27 1/2`, `27\u00b030'`, `27 30'`. @returns degrees, at most `maxDeg`.
+ * @example value(parseAngle('14 1/2', 'angle')).deg // 14.5
+ */
 export function parseAngle(text: string, field: string, maxDeg = 180): Outcome<Angle> {
   const dm = /^\s*(\d+)\s*(?:\u00b0|deg\.?|\s)\s*(\d+)\s*['\u2032]\s*$/i.exec(text);
   let deg: number;

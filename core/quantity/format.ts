@@ -11,7 +11,10 @@ const places = (step: number): number => {
   return 6;
 };
 
-/** Rounds to the nearest step, then prints just the digits that the step has: 0.0005 -> four places. Never "-0.00". */
+/**
+ * Rounds to the nearest step, then prints just the digits that the step has: 0.0005 -> four places. Never "-0.00".
+ * @example roundText(1.2349, 0.01) // '1.23'
+ */
 export function roundText(value: number, step: number): string {
   if (!(step > 0)) throw new RangeError(`step: ${step}`);
   const p = places(step);
@@ -30,7 +33,10 @@ export interface LengthStyle {
   readonly bare?: boolean;
 }
 
-/** A length in one system, rounded to what a hand can set unless the style says finer. */
+/**
+ * A length in one system, rounded to what a hand can set unless the style says finer.
+ * @example lengthText(25.4, 'in') // '1.0000 in'
+ */
 export function lengthText(mm: number, system: UnitSystem, style: LengthStyle = {}): string {
   const { inches } = writing();
   const fraction = system === 'in' && style.rule && inches !== 'decimal' ? fractionText(mm, undefined, inches) : null;
@@ -54,7 +60,10 @@ export const ALONG: LengthStyle = { stepMm: 1, stepIn: 0.01, rule: true };
 export const bothText = (mm: number, system: UnitSystem, style: LengthStyle = {}): string =>
   `${lengthText(mm, system, style)} (${lengthText(mm, system === 'mm' ? 'in' : 'mm', style)})`;
 
-/** To the nearest 64th, in lowest terms: "1 3/16". Null when no 64th lies within `withinMm`. */
+/**
+ * To the nearest 64th, in lowest terms: "1 3/16". Null when no 64th lies within `withinMm`.
+ * @example fractionText(31.75) // '1 1/4'
+ */
 export function fractionText(
   mm: number,
   withinMm = (MM_PER_INCH * RULE_STEP_IN) / 2,
@@ -73,15 +82,26 @@ export function fractionText(
   return `${whole === 0 ? '' : `${whole} `}${num}/${den}`;
 }
 
+/**
+ * An angle as it is set.
+ * @example degreesText(29.5) // '29.5\u00b0'
+ */
 export const degreesText = (deg: number, step = 0.1): string => `${marked(roundText(deg, step))}\u00b0`;
 
-/** 0.94 -> "94 %"; never claims 0 or 100 for what is not certain. */
+/**
+ * 0.94 -> "94 %"; never claims 0 or 100 for what is not certain.
+ * @example percentText(0.613) // '61 %'
+ */
 export function percentText(p: number): string {
   if (p >= 0.995 && p < 1) return 'over 99 %';
   if (p > 0 && p < 0.005) return 'under 1 %';
   return `${Math.round(p * 100)} %`;
 }
 
+/**
+ * An error of a lead; nothing off is said to be exact.
+ * @example ppmText(213) // '+213 ppm'
+ */
 export const ppmText = (ppm: number): string =>
   ppm === 0
     ? 'exact'

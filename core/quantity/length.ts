@@ -39,6 +39,7 @@ export interface LengthRule {
 /**
  * Reads a length as a person writes it: `1 3/16`, `1-3/16`, `.750`, `3/4"`, `19.05`, `19,05 mm`, `25 thou`, `12 um`.
  * @returns exact millimetres, or a problem that says what would be right.
+ * @example value(parseLength('1 1/4 in', { system: 'mm', field: 'x' })).mm // 31.75
  */
 export function parseLength(text: string, rule: LengthRule): Outcome<Length> {
   const head = readNumber(text, rule.field);

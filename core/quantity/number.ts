@@ -66,14 +66,20 @@ export function readNumber(text: string, field: string): Outcome<NumberHead> {
   return good({ value: signed(value), style: 'fraction', lastDigit: null, rest });
 }
 
-/** A whole text that is one number: `14 1/2`, `.5`, `-0,1`. Nothing may follow it. */
+/**
+ * A whole text that is one number: `14 1/2`, `.5`, `-0,1`. Nothing may follow it.
+ * @example textOf(value(readOnly('1 1/4', 'x'))) // '5/4'
+ */
 export function readOnly(text: string, field: string): Outcome<Rational> {
   const head = readNumber(text, field);
   if (!head.ok) return head;
   return head.value.rest === '' ? good(head.value.value) : bad(field, 'more-than-a-number', { rest: head.value.rest });
 }
 
-/** A number within bounds, both included. */
+/**
+ * A number within bounds, both included.
+ * @example value(readWithin('0.5', 'x', 0, 1)) // 0.5
+ */
 export function readWithin(text: string, field: string, from: number, to: number): Outcome<number> {
   const read = readOnly(text, field);
   if (!read.ok) return read;
@@ -81,7 +87,10 @@ export function readWithin(text: string, field: string, from: number, to: number
   return v >= from && v <= to ? good(v) : bad(field, 'number-within', { from, to });
 }
 
-/** A whole number within bounds, both included. @param right what would be right, where that is not the least */
+/**
+ * A whole number within bounds, both included. @param right what would be right, where that is not the least
+ * @example value(readWhole('12', 'teeth', 8, 400)) // 12
+ */
 export function readWhole(
   text: string,
   field: string,
@@ -103,6 +112,7 @@ const RUNS = new RegExp(`(${RUN_TEXT.replace(/\?<\w+>/g, '?:')})`, 'gi');
 /**
  * A list of numbers as they are written: `40 65 110`, `40, 65`, repeats `2x20`, and runs `50-600 by 5` or `20 to 65 by fives`.
  * @param most more than so many are not taken
+ * @example value(readList('20, 30 40', 'gears', 9)) // [20, 30, 40]
  */
 export function readList(text: string, field: string, most: number): Outcome<number[]> {
   const out: number[] = [];

@@ -19,6 +19,10 @@ export interface Refused {
   readonly problem: Problem;
 }
 
+/**
+ * What was asked for, worked out.
+ * @example good(7) // { ok: true, value: 7 }
+ */
 export const good = <T>(value: T): Outcome<T> => ({ ok: true, value });
 
 /** What a code takes with it: its figures, unless it has none, and the problem that it passes on. */
@@ -26,6 +30,7 @@ type With<C extends ProblemCode> = C extends PlainCode
   ? [figures?: ProblemFigures[C], cause?: Problem]
   : [figures: ProblemFigures[C], cause?: Problem];
 
+/** A problem by its code, with the figures that its sentence needs, in the field where it was typed. */
 export const problem = <C extends ProblemCode>(field: string, code: C, ...[figures, cause]: With<C>): Problem => ({
   field,
   code,

@@ -33,6 +33,7 @@ const MODULE = /^(mod|module|m)$/i;
 /**
  * Reads a pitch: `8 tpi`, `4 1/2 tpi`, `1.75p`, `1.75 mm`, `1/8 in`, `.125"`, and worms `16 dp`, `1.5 mod`.
  * A bare number is refused, because 8 may be 8 threads per inch or 8 mm; both readings are offered.
+ * @example textOf(value(parsePitch('8 tpi')).exactMm) // '127/40'
  */
 export function parsePitch(text: string, field = 'pitch'): Outcome<Pitch> {
   const head = readNumber(text, field);
@@ -59,19 +60,31 @@ export function parsePitch(text: string, field = 'pitch'): Outcome<Pitch> {
   return made(length.value.exactMm, length.value.system, 'length');
 }
 
-/** Threads per inch of a pitch, exactly. */
+/**
+ * Threads per inch of a pitch, exactly.
+ * @example textOf(tpiOf(exact('127/40'))) // '8'
+ */
 export const tpiOf = (pitchMm: Rational): Rational => INCH_MM.div(pitchMm);
 
-/** True when the pitch is a workshop number of threads per inch (halves, quarters, eighths). */
+/**
+ * True when the pitch is a workshop number of threads per inch (halves, quarters, eighths).
+ * @example isTpiPitch(exact('127/40')) // true
+ */
 export const isTpiPitch = (pitchMm: Rational): boolean => {
   const tpi = tpiOf(pitchMm);
   return [1n, 2n, 4n, 8n].includes(tpi.d) && numberOf(tpi) >= 1;
 };
 
-/** True when the pitch is a whole number of hundredths of a millimetre, as metric pitches are. */
+/**
+ * True when the pitch is a whole number of hundredths of a millimetre, as metric pitches are.
+ * @example isMetricPitch(exact('127/40')) // false
+ */
 export const isMetricPitch = (pitchMm: Rational): boolean => isWhole(pitchMm.mul(100n));
 
-/** A pitch as the trade writes it: "8 tpi" or "1.75 mm". A pitch natural to both systems is given in the preferred one. */
+/**
+ * A pitch as the trade writes it: "8 tpi" or "1.75 mm". A pitch natural to both systems is given in the preferred one.
+ * @example pitchText(exact('127/40')) // '8 tpi'
+ */
 export function pitchText(pitchMm: Rational, prefer: UnitSystem = 'mm'): string {
   const metric = isMetricPitch(pitchMm);
   if (isTpiPitch(pitchMm) && !(metric && prefer === 'mm')) return `${mixedText(tpiOf(pitchMm))} tpi`;
@@ -81,7 +94,10 @@ export function pitchText(pitchMm: Rational, prefer: UnitSystem = 'mm'): string 
 // the tables hold a few hundred pitches and every thread asks for its own again and again: a fraction never changes
 const stored = new Map<string, Rational>();
 const MOST_STORED = 2000;
-/** Reads the exact text kept in documents ("127/40"). */
+/**
+ * Reads the exact text kept in documents ("127/40").
+ * @example textOf(storedPitch('3.5')) // '7/2'
+ */
 export const storedPitch = (text: string): Rational => {
   const known = stored.get(text);
   if (known) return known;

@@ -13,5 +13,8 @@ export interface Step {
   readonly source: string;
 }
 
-/** Plain number for a line of working: up to six places, no trailing noughts. */
+/**
+ * Plain number for a line of working: up to six places, no trailing noughts.
+ * @example plain(1.20000) // '1.2'
+ */
 export const plain = (x: number): string => String(Number(x.toFixed(6)));

@@ -8,6 +8,7 @@ let now: Writing = { decimal: '.', inches: 'decimal' };
 
 /** Sets how numbers are written from here on, everywhere they are shown. */
 export const writeNumbers = (w: Partial<Writing>): void => void (now = { ...now, ...w });
+/** How numbers are written now. */
 export const writing = (): Writing => now;
 
 /** A number already rounded, with the person’s own decimal mark. */

@@ -21,6 +21,10 @@ export function normalCdf(z: number): number {
   return z >= 0 ? 1 - tail : tail;
 }
 
+/**
+ * Density of the normal distribution about 0.
+ * @example normalPdf(0, 1) // 0.398942
+ */
 export const normalPdf = (x: number, sigma: number): number =>
   Math.exp(-0.5 * (x / sigma) ** 2) / (sigma * Math.sqrt(2 * Math.PI));
 
@@ -41,4 +45,8 @@ export function shortfallDensity(x: number, sigma: number, tolerance: number, we
   return d > 0 ? d : 0;
 }
 
+/**
+ * From 0 to 1, a half at 0.
+ * @example logistic(0) // 0.5
+ */
 export const logistic = (z: number): number => 1 / (1 + Math.exp(-z));

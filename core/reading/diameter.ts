@@ -38,6 +38,7 @@ const free = (e: { readonly valueMm: number }): number => 1 / (5 * Math.max(1, e
 
 /** Steps from a limit in which a density has its top, in shares of what tolerance and wear usually take. */
 const STEPS = [0, 0.25, 0.5, 0.75, 1];
+/** A reading moved to where its density has its top: at a limit, and on either side of it by what tolerance and wear usually take; mm. */
 export const around = <E extends { readonly valueMm: number }>(e: E, limitMm: number, pitchMm: number): readonly E[] =>
   STEPS.flatMap((f) => {
     const off = f * (0.2 * pitchMm + 0.05);

@@ -27,6 +27,10 @@ interface Edges {
   readonly rootRadiusMm: number;
 }
 
+/**
+ * What a thread of a form would measure if it were new; mm, degrees.
+ * @example expectationOf(formAt('iso60', 1.5), 10, 1.5).pitchDiameterMm // 9.026; ISO 724
+ */
 export function expectationOf(form: ThreadForm, majorMm: number, pitchMm: number): Expectation {
   const s = basicSizes(form, majorMm);
   return {

@@ -17,6 +17,10 @@ function parseSpan(text: string, system: UnitSystem): Outcome<NonNullable<Entry[
 
 /** An instrument at least this fine measures from crest to crest; a coarser one only lies beside the crests counted. */
 export const FINE_ENOUGH_MM = 0.1;
+/**
+ * Whether an instrument is fine enough to measure from crest to crest.
+ * @example isSpanned({ uncertainty: 0.02 }) // true
+ */
 export const isSpanned = (r: Pick<Taken, 'uncertainty'>): boolean =>
   r.uncertainty !== null && r.uncertainty <= FINE_ENOUGH_MM;
 /** Of a length from crest to crest: both ends are read, and neither crest is a sharp place. */

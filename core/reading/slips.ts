@@ -51,6 +51,7 @@ const agrees = (a: number, b: number, pitchMm: number | null): boolean =>
 /** Deepest and shallowest thread of any form, in pitches. */
 const DEPTH_PITCHES = [0.28, 0.9] as const;
 
+/** How a depth can be wrong against the pitch: taken on diameter, or in the other unit; null: it is credible. mm */
 export function depthSlip(value: number, known: Known): Slip | null {
   const { pitchMm } = known;
   if (pitchMm === null) return null;
@@ -77,6 +78,7 @@ export function depthSlip(value: number, known: Known): Slip | null {
   return null;
 }
 
+/** How a diameter can be wrong against what is expected of it: as a radius, or in the other unit; null: it is credible. mm */
 export function diameterSlip(value: number, expected: number | null, pitchMm: number | null): Slip | null {
   if (expected === null || agrees(value, expected, pitchMm)) return null;
   for (const { kind, factor } of LENGTH_SLIPS) {
@@ -96,6 +98,7 @@ export function diameterSlip(value: number, expected: number | null, pitchMm: nu
 const FORM_ANGLES = [60, 55, 47.5, 30, 29, 33, 45, 50, 52, 53] as const;
 const near = (a: number, b: number): boolean => Math.abs(a - b) <= 2.5;
 
+/** How an angle can be wrong: half of it, or the whole for a half; null: it is credible. Degrees */
 export function angleSlip(value: number, known: number | null): Slip | null {
   const doubled = value * 2;
   if (known !== null && !near(value, known) && near(doubled, known))
@@ -119,6 +122,10 @@ export function angleSlip(value: number, known: number | null): Slip | null {
   return null;
 }
 
+/**
+ * Whether a count of crests is one too many or too few for the pitch that is known; null: it agrees.
+ * @example countSlip(10, 15, 1.5) // null
+ */
 export function countSlip(crests: number, spanMm: number, pitchMm: number): Slip | null {
   const expected = spanMm / pitchMm;
   if (Math.abs(crests - expected) < 0.6) return null;

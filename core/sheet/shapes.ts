@@ -39,6 +39,7 @@ export interface Sheet {
   readonly shapes: readonly Shape[];
 }
 
+/** A line through points, mm on paper. */
 export const line = (on: Layer, points: readonly At[], more: { dashed?: true; heavy?: true } = {}): Shape => ({
   kind: 'line',
   points,
@@ -46,6 +47,7 @@ export const line = (on: Layer, points: readonly At[], more: { dashed?: true; he
   on,
   ...more,
 });
+/** A closed heavy line through points, mm on paper. */
 export const outlineOf = (on: Layer, points: readonly At[]): Shape => ({
   kind: 'line',
   points,
@@ -53,6 +55,7 @@ export const outlineOf = (on: Layer, points: readonly At[]): Shape => ({
   on,
   heavy: true,
 });
+/** A line of text, mm on paper. */
 export const text = (
   x: number,
   y: number,

@@ -96,6 +96,10 @@ export interface Cloud {
 
 /** Sign that turns a pitch diameter into x. */
 export const signOf = (m: Pick<SizeModel, 'member'>): 1 | -1 => (m.member === 'external' ? 1 : -1);
+/**
+ * How finely a hand feels a mate, on the pitch diameter, mm. Common practice, no source.
+ * @example feelMm(4) // 0.02
+ */
 export const feelMm = (pitchMm: number): number => 0.01 * Math.sqrt(pitchMm);
 const toolOf = (m: SizeModel, tip: Tip) => ({ leadingDeg: m.leadingDeg, trailingDeg: m.trailingDeg, tip });
 

@@ -37,6 +37,11 @@ export const FAMILIES: readonly Family[] = [
 ];
 const BY_ID = new Map(FAMILIES.map((f) => [f.id, f]));
 
+/**
+ * A family of threads.
+ * @throws RangeError for a name that is none
+ * @example familyOf('BSW').source // 'BS 84'
+ */
 export function familyOf(id: FamilyId): Family {
   const f = BY_ID.get(id);
   if (!f) throw new RangeError(`family: ${id}`);
@@ -58,7 +63,10 @@ export interface StandardThread {
   readonly coarse: boolean;
 }
 
-/** Writes a designation from its parts, the one way used everywhere. */
+/**
+ * Writes a designation from its parts, the one way used everywhere.
+ * @example designate('UNC', '1/2', exact('127/65')) // '1/2-13 UNC'
+ */
 export const designate = (family: FamilyId, size: string, pitch: Rational, coarse = false): string =>
   familyOf(family).designate(size, pitch, coarse);
 

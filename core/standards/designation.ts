@@ -63,6 +63,7 @@ const FRACTION_SIGNS: Readonly<Record<string, string>> = {
 /**
  * Reads a thread designation, tolerant of spaces, case, unit marks and the multiplication sign.
  * @returns the thread, or what is wrong with the nearest right designations.
+ * @example value(parseDesignation('m10 x 1,5 - 6g')).class // '6g'
  */
 export function parseDesignation(text: string): Outcome<Designated> {
   const clean = text

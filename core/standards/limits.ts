@@ -41,7 +41,10 @@ const BY_FORM: Readonly<Partial<Record<ThreadSpec['form'], Tolerances>>> = {
 const tolerancesOf = (thread: ThreadSpec): Tolerances | undefined =>
   thread.family === 'Special' ? BY_FORM[thread.form] : BY_FAMILY[thread.family];
 
-/** Classes that a family's standard has, the usual one first; empty where no limits are carried here. */
+/**
+ * Classes that a family's standard has, the usual one first; empty where no limits are carried here.
+ * @example classesOf(thread('1-5 Acme')).external // ['2G', '3G', '4G']
+ */
 export function classesOf(thread: ThreadSpec): {
   readonly external: readonly string[];
   readonly internal: readonly string[];
@@ -53,6 +56,7 @@ export function classesOf(thread: ThreadSpec): {
 /**
  * Limits of size of a thread in a tolerance class, by the thread's own standard with its own rounding.
  * @param engagementMm length of engagement; null for the standard's usual one
+ * @example value(limitsOf(thread('M10'), '6g', null)).external.pitch // { min: 8.862, max: 8.994 }; ISO 965-2
  */
 export function limitsOf(thread: ThreadSpec, cls: string, engagementMm: number | null): Outcome<ThreadLimits> {
   if (engagementMm !== null && !(engagementMm > 0 && engagementMm < 10_000))

@@ -31,7 +31,10 @@ function valueOf(text: string): number | null {
   return numberOf(sum);
 }
 
-/** Reads a look-up: `7 tpi`, `31.7`, `1/2`, `G`, `10 x 1.5`, `1/2-13`, `unf 20 tpi`, `#8`. Never refuses: what it cannot read it leaves out. */
+/**
+ * Reads a look-up: `7 tpi`, `31.7`, `1/2`, `G`, `10 x 1.5`, `1/2-13`, `unf 20 tpi`, `#8`. Never refuses: what it cannot read it leaves out.
+ * @example readQuery('7 tpi', 'mm').pitchMm // 3.628571
+ */
 export function readQuery(text: string, system: UnitSystem): TableQuery {
   let rest = ` ${text
     .toLowerCase()
@@ -93,7 +96,10 @@ const LOG_P = Float64Array.from(CATALOGUE, (r) => Math.log(r.pitchMm));
 /** A pipe size or number size is meant by its label as often as by its diameter. */
 const LABEL_BONUS = 0.02;
 
-/** Rows sorted by nearness to what was typed; all rows, in the order of the books, when nothing was. */
+/**
+ * Rows sorted by nearness to what was typed; all rows, in the order of the books, when nothing was.
+ * @example searchTables({ families: null, majorMm: 31.75, pitchMm: 25.4 / 7, size: null })[0].designation // '1 1/4-7 UNC'
+ */
 export function searchTables(query: TableQuery): readonly StandardThread[] {
   const { families, majorMm, pitchMm, size } = query;
   if (families === null && majorMm === null && pitchMm === null && size === null) return CATALOGUE;

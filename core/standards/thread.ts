@@ -25,11 +25,32 @@ export interface ThreadSpec {
   readonly flipped?: true;
 }
 
+/**
+ * Pitch, exact, mm.
+ * @example textOf(pitchOf(thread('1/2-13 UNC'))) // '127/65'
+ */
 export const pitchOf = (spec: ThreadSpec): Rational => storedPitch(spec.pitch);
+/**
+ * Lead, exact, mm: the pitch times the starts.
+ * @example textOf(leadOf(thread('Tr 40x14 (P7)'))) // '14'
+ */
 export const leadOf = (spec: ThreadSpec): Rational => pitchOf(spec).mul(BigInt(spec.starts));
+/**
+ * Pitch, mm.
+ * @example pitchMmOf(thread('1/2-13 UNC')) // 1.953846
+ */
 export const pitchMmOf = (spec: ThreadSpec): number => numberOf(pitchOf(spec));
+/**
+ * Lead, mm.
+ * @example leadMmOf(thread('Tr 40x14 (P7)')) // 14
+ */
 export const leadMmOf = (spec: ThreadSpec): number => numberOf(leadOf(spec));
 
+/**
+ * Form of a thread at its own pitch, which flank leads as it stands on this part.
+ * @throws RangeError for a special without its angles
+ * @example threadFormOf(thread('Tr 40x7')).leadingDeg // 15
+ */
 export function threadFormOf(spec: ThreadSpec): ThreadForm {
   if (spec.form !== 'special') {
     const form = formAt(spec.form, pitchMmOf(spec));
@@ -39,7 +60,10 @@ export function threadFormOf(spec: ThreadSpec): ThreadForm {
   return specialForm(pitchMmOf(spec), spec.special);
 }
 
-/** Basic diameters of a named thread, mm; for NPT those at the small end of the external thread (E0). */
+/**
+ * Basic diameters of a named thread, mm; for NPT those at the small end of the external thread (E0).
+ * @example threadSizes(thread('M10')).pitchDiameterMm // 9.026; ISO 724
+ */
 export function threadSizes(spec: ThreadSpec): BasicSizes {
   const form = threadFormOf(spec);
   if (spec.form !== 'npt60' && spec.form !== 'nptf60') return basicSizes(form, spec.majorMm);
@@ -105,7 +129,10 @@ function pitchWords(pitch: Rational, prefer: 'mm' | 'in'): string {
   return `${Number(numberOf(pitch).toFixed(5))} mm`;
 }
 
-/** A thread that is in no table, by what it measures. @param flanks included angle, or leading and trailing flank, degrees */
+/**
+ * A thread that is in no table, by what it measures. @param flanks included angle, or leading and trailing flank, degrees
+ * @example specialThread({ majorMm: 30, sizeSystem: 'mm', pitch: exact('127/40'), flanks: 55 }).designation // '30 mm x 8 TPI 55'
+ */
 export function specialThread(given: {
   readonly majorMm: number;
   readonly sizeSystem: 'mm' | 'in';

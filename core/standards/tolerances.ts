@@ -48,18 +48,28 @@ export interface Tolerances {
   readonly limits: (of: Sized, cls: string, engagementMm: number | null) => Outcome<ThreadLimits>;
 }
 
-/** Half-up rounding to a number of decimals, as the printed tables round; the slack is far below any printed digit. */
+/**
+ * Half-up rounding to a number of decimals, as the printed tables round; the slack is far below any printed digit.
+ * @example to(0.00125, 4) // 0.0013
+ */
 export const to = (x: number, decimals: number): number => {
   const f = 10 ** decimals;
   return Math.floor(x * f + 0.5 + 1e-7) / f;
 };
 
-/** Limits worked in inches, given in mm. */
+/**
+ * Limits worked in inches, given in mm.
+ * @example inchLimits(0.45, null) // { min: 11.43, max: null }
+ */
 export const inchLimits = (min: number | null, max: number | null): Limits => ({
   min: min === null ? null : Number(inches(min).toFixed(6)),
   max: max === null ? null : Number(inches(max).toFixed(6)),
 });
 
+/**
+ * Limits in mm, to the last place that is printed.
+ * @example mmLimits(8.8623, 8.9937) // { min: 8.862, max: 8.994 }
+ */
 export const mmLimits = (min: number | null, max: number | null): Limits => ({
   min: min === null ? null : to(min, 3),
   max: max === null ? null : to(max, 3),

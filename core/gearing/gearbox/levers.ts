@@ -26,6 +26,10 @@ export function allSettings(levers: Levers): LeverSetting[] {
   );
 }
 
+/**
+ * Where each lever stands, as it is said.
+ * @example settingText({ A: '2', B: 'low' }) // 'A 2, B low'
+ */
 export const settingText = (s: LeverSetting): string =>
   Object.entries(s)
     .map(([lever, p]) => `${lever} ${p}`)

@@ -56,6 +56,10 @@ export interface Point {
   readonly y: number;
 }
 
+/**
+ * Distance between two points, mm.
+ * @example apart({ x: 0, y: 0 }, { x: 3, y: 4 }) // 5
+ */
 export const apart = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** Studs stand where all meshes close: `studs[0]` next to the first driver. */

@@ -18,5 +18,8 @@ export function lastStudMm(mount: Fitting): number | null {
   return end && stud ? Math.hypot(stud.at.x - end.at.x, stud.at.y - end.at.y) : null;
 }
 
-/** Whether each shaft turns with the first driver (1) or against it (-1): every mesh turns the motion round. */
+/**
+ * Whether each shaft turns with the first driver (1) or against it (-1): every mesh turns the motion round.
+ * @example turnOf(1) // -1; the second shaft runs the other way
+ */
 export const turnOf = (shaft: number): 1 | -1 => (shaft % 2 === 0 ? 1 : -1);

@@ -2,7 +2,10 @@ import { slopeOf, type Flanks } from '../../form/flanks.ts';
 import type { Rational } from '../../quantity/rational.ts';
 import { plain, type Step } from '../../quantity/working.ts';
 
-/** Proof without cutting: `spindle` turns of the chuck bring the leadscrew key back after `leadscrew` turns, in lowest terms. */
+/**
+ * Proof without cutting: `spindle` turns of the chuck bring the leadscrew key back after `leadscrew` turns, in lowest terms.
+ * @example turnsCheck(exact('7/4'), exact('127/40')) // { spindle: 127, leadscrew: 70 }
+ */
 export function turnsCheck(
   lead: Rational,
   leadscrew: Rational,
@@ -18,12 +21,16 @@ export interface PitchErrorEffect {
   readonly clearanceEatenMm: number;
 }
 
-/** How far the threads are out of step over an engagement, mm, signed. */
+/**
+ * How far the threads are out of step over an engagement, mm, signed.
+ * @example mismatchOf(213, 100) // 0.0213
+ */
 export const mismatchOf = (errorPpm: number, engagementMm: number): number => (errorPpm * engagementMm) / 1e6;
 
 /**
  * What a lead error does: over an engagement Le the threads are out of step by e Le, which takes 2 e Le / (tan a1 + tan a2)
  * of the pitch-diameter clearance (1.73 e Le for 60 degrees). A square thread has no such exchange: only flank play.
+ * @example pitchErrorEffect(1000, 10, equalFlanks(60)).clearanceEatenMm // 0.01732; 1.732 e Le
  */
 export function pitchErrorEffect(errorPpm: number, engagementMm: number, flanks: Flanks): PitchErrorEffect {
   const mismatchMm = mismatchOf(errorPpm, engagementMm);
@@ -31,7 +38,10 @@ export function pitchErrorEffect(errorPpm: number, engagementMm: number, flanks:
   return { mismatchMm, clearanceEatenMm: slope > 0 ? (2 * Math.abs(mismatchMm)) / slope : 0 };
 }
 
-/** What that is of the clearance given on the pitch diameter; null: none is given. */
+/**
+ * What that is of the clearance given on the pitch diameter; null: none is given.
+ * @example shareEaten({ mismatchMm: 0.01, clearanceEatenMm: 0.0173 }, 0.1) // 0.173
+ */
 export const shareEaten = (effect: PitchErrorEffect, pitchClearanceMm: number): number | null =>
   pitchClearanceMm > 0 ? effect.clearanceEatenMm / pitchClearanceMm : null;
 

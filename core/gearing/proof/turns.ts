@@ -71,5 +71,8 @@ export function worthShowing<T extends { readonly errorPpm: number }>(trains: re
   if (useful.length > 0 || trains.length === 0) return useful;
   return [trains.reduce((a, b) => (Math.abs(b.errorPpm) < Math.abs(a.errorPpm) ? b : a))];
 }
-/** Whether the best that can be shown is no use for cutting. */
+/**
+ * Whether the best that can be shown is no use for cutting.
+ * @example hopeless(20_000) // true
+ */
 export const hopeless = (errorPpm: number): boolean => Math.abs(errorPpm) > HOPELESS_PPM;

@@ -78,5 +78,6 @@ export function written(job: Job, bodies: readonly EventBody[], id: string, at: 
   }
   return { ...job, events };
 }
+/** Refuses what was said of a ledger that has gone on since. @param after number of the last event that was seen */
 export const stale = (job: Job, after: number | null | undefined): Refused | null =>
   after == null || after === lastN(job) ? null : bad('after', 'stale-after', { after, last: lastN(job) });

@@ -121,7 +121,10 @@ function diameterStep(dMm: number): readonly [number, number] | null {
   return null;
 }
 
-/** Td2, pitch diameter, grade 6, um: as printed, else 90 P^0.4 d^0.1 with d the geometric mean of the step, to R40. */
+/**
+ * Td2, pitch diameter, grade 6, um: as printed, else 90 P^0.4 d^0.1 with d the geometric mean of the step, to R40.
+ * @example td2Grade6(10, 1.5) // 132; ISO 965-1
+ */
 export function td2Grade6(dMm: number, pitchMm: number): number | null {
   const step = diameterStep(dMm);
   if (!step) return null;
@@ -134,7 +137,15 @@ const key = (p: number): string => String(Number(p.toFixed(4)));
 const formulaTd6 = (p: number): number => r40Step(180 * p ** (2 / 3) - 3.15 / Math.sqrt(p), 0);
 const formulaTd1 = (p: number): number => r40Step(p < 0.9 ? 433 * p - 190 * p ** 1.22 : 230 * p ** 0.7, 0);
 
+/**
+ * Td, major diameter of the screw, grade 6, um: as printed, else the formula. ISO 965-1.
+ * @example td6(1.5) // 236; ISO 965-1
+ */
 export const td6 = (p: number): number => TD6[key(p)] ?? formulaTd6(p);
+/**
+ * TD1, minor diameter of the nut, grade 6, um: as printed, else the formula. ISO 965-1.
+ * @example td1Grade6(1.5) // 300; ISO 965-1
+ */
 export const td1Grade6 = (p: number): number => TD1_6[key(p)] ?? formulaTd1(p);
 const majorTolerance = (p: number, grade: number): number =>
   grade === 8 && TD8_PRINTED[key(p)] !== undefined ? (TD8_PRINTED[key(p)] ?? 0) : r40Step(td6(p), 4 * (grade - 6));
@@ -232,7 +243,10 @@ function iso965Limits(dMm: number, pitchMm: number, cls: string, engagementMm: n
   });
 }
 
-/** Length of engagement group: N from 2.24 P d^0.2 to 6.7 P d^0.2 with d the low end of the diameter step. ISO 965-1. */
+/**
+ * Length of engagement group: N from 2.24 P d^0.2 to 6.7 P d^0.2 with d the low end of the diameter step. ISO 965-1.
+ * @example engagementGroup(10, 1.5, 12) // 'N'
+ */
 export function engagementGroup(dMm: number, pitchMm: number, engagementMm: number): 'S' | 'N' | 'L' {
   const low = diameterStep(dMm)?.[0] ?? dMm;
   const unit = pitchMm * low ** 0.2;

@@ -19,7 +19,10 @@ const r40Index = (x: number): number => {
   );
 };
 
-/** The series value `steps` places from a value: four places a tolerance grade. Whole micrometres, as printed. */
+/**
+ * The series value `steps` places from a value: four places a tolerance grade. Whole micrometres, as printed.
+ * @example r40Step(132, 4) // 170; one grade on
+ */
 export const r40Step = (x: number, steps: number): number => {
   const v = valueAt(r40Index(x) + steps);
   return Math.round(v);

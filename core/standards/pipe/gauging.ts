@@ -14,7 +14,10 @@ export interface NptGauging {
   readonly turnMm: number;
 }
 
-/** Gauging lengths of an NPT size; null: ASME B1.20.1 has no such size. @see ASME B1.20.1 */
+/**
+ * Gauging lengths of an NPT size; null: ASME B1.20.1 has no such size. @see ASME B1.20.1
+ * @example nptGauging(0.84 * 25.4, 25.4 / 14).e1Mm / 25.4 // 0.77843; ASME B1.20.1
+ */
 export function nptGauging(pipeOutsideMm: number, pitchMm: number): NptGauging | null {
   const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
   const size = NPT_SIZES.find(([, d, tpi]) => near(inches(d), pipeOutsideMm) && near(inches(1) / tpi, pitchMm));

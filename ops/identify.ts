@@ -7,7 +7,7 @@ import { nextReadings, USUAL_TOOLS } from '../core/identify/nextReading.ts';
 import { rank } from '../core/identify/rank.ts';
 import { reasonsFor } from '../core/identify/reasons.ts';
 import { reasonText, seenByText } from '../words/reasons.ts';
-import { rivalsOf } from '../core/identify/specialRival.ts';
+import { rivalsOf } from '../core/identify/rivals.ts';
 import { good } from '../core/quantity/outcome.ts';
 import { micro, oneOf, op } from './op.ts';
 

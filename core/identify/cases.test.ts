@@ -5,7 +5,7 @@ import { formAt } from '../form/shape.ts';
 import { expectationOf } from '../reading/expectation.ts';
 import { likelihood } from '../reading/kinds.ts';
 import { rank, type Ranking } from './rank.ts';
-import { rivalsOf } from './specialRival.ts';
+import { rivalsOf } from './rivals.ts';
 import { probabilityClaimed } from './claimed.ts';
 import { weighSpecials } from './special.ts';
 

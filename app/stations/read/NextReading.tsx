@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo } from 'react';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { nextReadings, type NextReading as Next } from '../../../core/identify/nextReading.ts';
-import { rivalsOf } from '../../../core/identify/specialRival.ts';
+import { rivalsOf } from '../../../core/identify/rivals.ts';
 import { leafOutText, seenByText, taperText } from '../../../words/reasons.ts';
 import { QUANTITY_NAMES } from '../../../words/readings.ts';
 import { evidenceOfJob, partOf } from '../../../core/job/evidence.ts';

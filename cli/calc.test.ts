@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import AjvModule from 'ajv';
+import { Ajv } from 'ajv';
 import { OPS } from '../ops/index.ts';
 import { demoJobs, demoShop } from '../demo/index.ts';
 import { loadOp, OP_NAMES } from '../ops/one.ts';
@@ -7,7 +7,6 @@ import { answerer, help, MOST_LINE } from './answer.ts';
 
 const findOp = (name: string) => OPS.find((o) => o.name === name);
 
-const Ajv = (AjvModule as unknown as { default?: typeof AjvModule }).default ?? AjvModule;
 const ask = (name: string, request: unknown) => {
   const op = findOp(name);
   if (!op) throw new Error(name);
@@ -17,6 +16,7 @@ const ask = (name: string, request: unknown) => {
 /** A good request for every operation: the examples of its documentation. */
 const GOOD: Record<string, unknown> = {
   thread: { designation: '1/2-13 UNC' },
+  pitch: { text: '7 1/4 tpi' },
   wires: {
     leadingHalfAngleDeg: 30,
     trailingHalfAngleDeg: 30,
@@ -213,6 +213,22 @@ describe('replies', () => {
     expect(there.usableWireMm).toEqual({ min: expect.closeTo(1.499, 3), max: expect.closeTo(2.326, 3) });
     expect(at(7, 45, { pitchDiameterMm: 22 }).overWiresMm).toBeCloseTo(there.overWiresMm, 6);
     expect(at(45, 7, { overWiresMm: there.overWiresMm }).pitchDiameterMm).toBeCloseTo(22, 5);
+  });
+  test('a pitch is told exactly in both systems, with what is near: 3.5 mm is a thousandth off 7 1/4 tpi', () => {
+    type Pitch = { pitch: string; tpi: string; isMetric: boolean; near: { pitch: string; errorPpm: number }[] };
+    const asked = (text: string) => ask('pitch', { text }).reply as Pitch;
+    expect(asked('7 1/4 tpi')).toMatchObject({ pitch: '508/145', tpi: '7 1/4', isMetric: false });
+    expect(asked('7 1/4 tpi').near.map((n) => n.pitch)).toContain('7/2');
+    expect(asked('7 1/4 tpi').near.find((n) => n.pitch === '7/2')?.errorPpm).toBeCloseTo(
+      (25.4 / 7.25 / 3.5 - 1) * 1e6,
+      3,
+    );
+    expect(asked('1.5 mm')).toMatchObject({
+      pitch: '3/2',
+      isMetric: true,
+      near: [{ pitch: '3/2', errorPpm: 0 }, {}, {}, {}, {}],
+    });
+    expect(ask('pitch', { text: 'coarse' })).toMatchObject({ ok: false });
   });
   test('trains say where each gear stands, and the centres add up to the meshes', () => {
     const arm = { centresMm: 118, moduleMm: 1.5, slots: [{ fromMm: 34, toMm: 112 }], bossRadiusMm: 9, studs: 2 };

@@ -7,6 +7,7 @@ import { editOp, jobOp } from './job.ts';
 import { motionOp } from './motion.ts';
 import { passesOp } from './passes.ts';
 import { pickupOp } from './pickup.ts';
+import { pitchOp } from './pitch.ts';
 import { planOp } from './plan.ts';
 import { profileOp } from './profile.ts';
 import { sizeOp } from './size.ts';
@@ -17,6 +18,7 @@ import { wiresOp } from './wires.ts';
 /** Everything the headless door offers. */
 export const OPS: readonly Op[] = [
   threadOp,
+  pitchOp,
   wiresOp,
   trainsOp,
   dialOp,

@@ -3,6 +3,7 @@ import type { Op } from './op.ts';
 /** Each operation by itself: who asks for a thread does not wait for the gears to be read. The same names as in OPS, a test says. */
 const LOADED: Readonly<Record<string, () => Promise<Op>>> = {
   thread: async () => (await import('./thread.ts')).threadOp,
+  pitch: async () => (await import('./pitch.ts')).pitchOp,
   wires: async () => (await import('./wires.ts')).wiresOp,
   trains: async () => (await import('./gears.ts')).trainsOp,
   dial: async () => (await import('./gears.ts')).dialOp,

@@ -47,6 +47,7 @@ export const FORM_IDS = [
   'nptf60',
   'pipeTaper55',
   'cycle60',
+  'conduit80',
 ] as const;
 export type FormId = (typeof FORM_IDS)[number] | 'special';
 
@@ -229,6 +230,12 @@ const MAKERS: Record<(typeof FORM_IDS)[number], (p: number) => Made> = {
     ...equalFlanks(60),
     ...both(rounded(p, 0.5327, 1 / 6)),
     source: 'BS 811',
+  }),
+  conduit80: (p) => ({
+    name: '80\u00b0 steel conduit',
+    ...equalFlanks(80),
+    ...both(rounded(p, 0.4767, 0.107)),
+    source: 'DIN 40430 (from memory)',
   }),
 };
 

@@ -119,12 +119,13 @@ export function checkWire(g: Groove, wireMm: number, field = 'wireMm'): Outcome<
   return good(wireMm);
 }
 
-const USUAL: Readonly<Record<string, 'iso60' | 'whitworth55' | 'ba47' | 'acme29' | 'trapezoidal30'>> = {
+const USUAL: Readonly<Record<string, 'iso60' | 'whitworth55' | 'ba47' | 'acme29' | 'trapezoidal30' | 'conduit80'>> = {
   60: 'iso60',
   55: 'whitworth55',
   '47.5': 'ba47',
   29: 'acme29',
   30: 'trapezoidal30',
+  80: 'conduit80',
 };
 
 /** Unlike flanks, the wider first (ASME B1.9; DIN 513): which of them leads makes no difference to a wire. */

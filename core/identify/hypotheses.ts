@@ -29,7 +29,7 @@ type Use = (typeof USES)[number];
 /** Share of threads on a repair bench that no table lists. From memory, common practice, no source. */
 export const SPECIAL_PRIOR = 0.1;
 
-const METRIC: readonly FamilyId[] = ['M', 'Tr', 'S', 'Rd'];
+const METRIC: readonly FamilyId[] = ['M', 'Tr', 'S', 'Rd', 'Pg'];
 const AMERICAN: readonly FamilyId[] = [
   'UNC',
   'UNF',
@@ -45,7 +45,7 @@ const AMERICAN: readonly FamilyId[] = [
   'Square',
 ];
 const BRITISH: readonly FamilyId[] = ['BSW', 'BSF', 'BSBrass', 'BA', 'Cycle', 'Optical', 'G', 'R', 'Square', 'Acme'];
-const PIPE: readonly FamilyId[] = ['G', 'R', 'NPT', 'NPTF', 'BSBrass', 'Hose'];
+const PIPE: readonly FamilyId[] = ['G', 'R', 'NPT', 'NPTF', 'BSBrass', 'Hose', 'Pg'];
 const POWER: readonly FamilyId[] = ['Acme', 'StubAcme', 'Tr', 'S', 'Buttress', 'Square', 'Rd'];
 const SMALL: readonly FamilyId[] = ['BA', 'Optical', 'BSBrass', 'UNS'];
 

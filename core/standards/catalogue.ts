@@ -2,6 +2,7 @@ import { numberOf, textOf, type Rational } from '../quantity/rational.ts';
 import { ACME, STUB_ACME } from './acme/rows.ts';
 import { BRITISH_ASSOCIATION } from './ba/rows.ts';
 import { BUTTRESS, SAWTOOTH } from './buttress/rows.ts';
+import { CONDUIT } from './conduit/rows.ts';
 import { CYCLE } from './cycle/rows.ts';
 import type { Family, FamilyId } from './family.ts';
 import { METRIC } from './iso/rows.ts';
@@ -26,6 +27,7 @@ export const FAMILIES: readonly Family[] = [
   PIPE_PARALLEL,
   PIPE_TAPER,
   CYCLE,
+  CONDUIT,
   OPTICAL,
   ACME,
   STUB_ACME,

@@ -76,7 +76,7 @@ export function parseDesignation(text: string): Outcome<Designated> {
     .replace(/\s+/g, ' ');
   if (clean === '') return bad(FIELD, 'no-designation');
   const { body, tail } = takeTail(clean);
-  for (const read of [metric, roundThread, association, pipe, inch, special]) {
+  for (const read of [metric, roundThread, association, conduit, pipe, inch, special]) {
     const found = read(body, tail);
     if (found) return found;
   }
@@ -197,6 +197,16 @@ function association(body: string, tail: Tail): Outcome<Designated> | null {
   return row
     ? made(threadOfRow(row, tail.starts, tail.leftHand), null, true)
     : bad(FIELD, 'not-in-table', { typed: `${number} BA`, near: '0 BA to 16 BA' });
+}
+
+function conduit(body: string, tail: Tail): Outcome<Designated> | null {
+  const m = /^PG\s*(\d+(?:\.\d+)?)$/i.exec(body);
+  if (!m) return null;
+  const rows = rowsFor('Pg');
+  const row = rows.find((r) => r.size === m[1]);
+  return row
+    ? made(threadOfRow(row, tail.starts, tail.leftHand), null, true)
+    : bad(FIELD, 'not-in-table', { typed: `Pg ${m[1]}`, near: rows.map((r) => r.designation).join(', ') });
 }
 
 function pipe(body: string, tail: Tail): Outcome<Designated> | null {

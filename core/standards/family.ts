@@ -46,6 +46,7 @@ export const FAMILY_IDS = [
   'Cycle',
   'Optical',
   'Hose',
+  'Pg',
   'Square',
 ] as const;
 export type FamilyId = (typeof FAMILY_IDS)[number];

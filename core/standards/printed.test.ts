@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { centrePerRadius } from '../form/flanks.ts';
+import { formAt, fundamentalHeightMm } from '../form/shape.ts';
 import { parseDesignation } from './designation.ts';
 import { threadSizes } from './thread.ts';
 
@@ -154,6 +156,33 @@ describe('ISO 228-1, pipe: major, pitch and minor diameter, mm', () => {
     printed(d, 3, s.majorMm);
     printed(d2, 3, s.pitchDiameterMm);
     printed(d1, 3, s.minorExternalMm);
+  });
+});
+
+describe('DIN 40430, steel conduit: minor diameter as printed to the hundredth (from memory), mm', () => {
+  test.each([
+    ['Pg 7', 12.5, 11.28],
+    ['Pg 9', 15.2, 13.86],
+    ['Pg 11', 18.6, 17.26],
+    ['Pg 13.5', 20.4, 19.06],
+    ['Pg 16', 22.5, 21.16],
+    ['pg21', 28.3, 26.78],
+    ['Pg 29', 37, 35.48],
+    ['Pg 36', 47, 45.48],
+    ['Pg 42', 54, 52.48],
+    ['Pg 48', 59.3, 57.78],
+  ])('%s', (name, d, minor) => {
+    const s = sizesOf(name);
+    expect(s.majorMm).toBe(d);
+    // the table rounds the depth of thread first
+    expect(Math.abs(s.minorExternalMm - minor)).toBeLessThan(0.011);
+  });
+  test('its rounding touches both flanks: half of what 80 degrees cut off, H = 0.59588 P', () => {
+    const form = formAt('conduit80', 1);
+    expect(fundamentalHeightMm(1, form)).toBeCloseTo(0.59588, 5);
+    const { external } = form;
+    const radius = external.outerEdge.kind === 'round' ? external.outerEdge.radiusMm : NaN;
+    expect(external.outerMm + radius * (centrePerRadius(form) - 1)).toBeCloseTo(0.59588 / 2, 3);
   });
 });
 

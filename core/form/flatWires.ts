@@ -1,4 +1,4 @@
-import { leadAngleDeg } from './helix.ts';
+import { leadSlope } from './helix.ts';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { centrePerRadius, includedDeg, slopeOf, type Flanks } from './flanks.ts';
 
@@ -18,6 +18,6 @@ export const flatOverWiresMm = (flanks: Flanks, pitchMm: number, wireMm: number)
  */
 export function leadOverWiresMm(flanks: Flanks, leadMm: number, pitchDiameterMm: number, wireMm: number): number {
   const half = includedDeg(flanks) / 2;
-  const slope = tanDeg(leadAngleDeg(leadMm, pitchDiameterMm));
+  const slope = leadSlope(leadMm, pitchDiameterMm);
   return ((wireMm / 2) * slope * slope * cosDeg(half)) / tanDeg(half);
 }

@@ -10,5 +10,10 @@ export function leadAngleDeg(leadMm: number, diameterMm: number): number {
   return degrees(Math.atan2(leadMm, Math.PI * diameterMm));
 }
 
+/**
+ * Slope of the helix at a diameter, the tangent of its lead angle: L / (pi d). @example leadSlope(7, 36.5) // 0.0610
+ */
+export const leadSlope = (leadMm: number, diameterMm: number): number => leadMm / (Math.PI * diameterMm);
+
 /** How far the helix goes along the axis for every radian about it, mm. @example leadPerRadianMm(2 * Math.PI) // 1 */
 export const leadPerRadianMm = (leadMm: number): number => leadMm / (2 * Math.PI);

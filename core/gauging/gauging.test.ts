@@ -55,6 +55,12 @@ test('wires that cannot measure are refused with the range that can', () => {
   expect(checkWire(g, NaN).ok).toBe(false);
 });
 
+test('a measurement of another part altogether gives its own absurd figure, and breaks nothing', () => {
+  // 10 over wires that stand on a 38 mm Acme: what the sight line says then is that it is far under size
+  const g = usualGroove(equalFlanks(29), 254 / 35, 1);
+  expect(pitchDiameterFromWiresMm(g, 10, 3.749, 'textbook')).toBeLessThan(0);
+});
+
 describe('laws', () => {
   const groove = fc.record({
     half: fc.constantFrom(30, 27.5, 23.75, 15, 14.5),

@@ -56,9 +56,9 @@ test('wires that cannot measure are refused with the range that can', () => {
 });
 
 test('a measurement of another part altogether gives its own absurd figure, and breaks nothing', () => {
-  // 10 over wires that stand on a 38 mm Acme: what the sight line says then is that it is far under size
+  // 1 over wires of 3.749, on an Acme of 38
   const g = usualGroove(equalFlanks(29), 254 / 35, 1);
-  expect(pitchDiameterFromWiresMm(g, 10, 3.749, 'textbook')).toBeLessThan(0);
+  expect(pitchDiameterFromWiresMm(g, 1, 3.749, 'textbook')).toBeLessThan(0);
 });
 
 describe('laws', () => {

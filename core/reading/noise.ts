@@ -56,11 +56,15 @@ export const wearCredibility = (shortMm: number, wear: Wear, pitchMm: number): n
   return beyond <= 0 ? 1 : Math.exp(-beyond / mean) * normalCdf(beyond / 0.01);
 };
 
-/** Maker's tolerance on the major diameter with the usual allowance, mm: the 6g figure, near enough for every family.
- * ISO 965-1: Td(6) = 0.18 P^(2/3), es(g) = 0.015 + 0.011 P. */
-export const majorToleranceMm = (p: number): number => 0.18 * Math.cbrt(p * p) + 0.02 + 0.011 * p;
+/**
+ * Allowance that a maker leaves, mm: es of position g, 0.015 + 0.011 P (ISO 965-1), and half a hundredth more, because nobody
+ * works to the very limit. Common practice, no source.
+ */
+const allowanceMm = (p: number): number => 0.02 + 0.011 * p;
+/** Maker's tolerance on the major diameter with that allowance, mm: Td of grade 6, 0.18 P^(2/3) (ISO 965-1), near enough for every family. */
+export const majorToleranceMm = (p: number): number => 0.18 * Math.cbrt(p * p) + allowanceMm(p);
 /** On the pitch diameter: about 0.09 P^0.4 d^0.1 (ISO 965-1, grade 6) with its allowance. */
-export const pitchToleranceMm = (p: number, d: number): number => 0.09 * p ** 0.4 * d ** 0.1 + 0.02 + 0.011 * p;
+export const pitchToleranceMm = (p: number, d: number): number => 0.09 * p ** 0.4 * d ** 0.1 + allowanceMm(p);
 /** On a nut's minor diameter: 0.23 P^0.7 (ISO 965-1, grade 6). */
 export const nutMinorToleranceMm = (p: number): number => 0.23 * p ** 0.7;
 

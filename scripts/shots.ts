@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 
 const SHOTS = [
   ['jobs', '/jobs'],
@@ -19,11 +19,28 @@ const SHOTS = [
   ['paper', '/jobs/demo-sluice/paper?sheets=gears,passes,tool,record'],
 ] as const;
 
+/** A view is fetched piece by piece, and between two of them nothing says so: it is there when it has stayed there. */
+async function opened(page: Page): Promise<void> {
+  const there = (): Promise<boolean> =>
+    page.evaluate(() => document.querySelector('main h1') !== null && !document.body.innerText.includes('Opening'));
+  await expect
+    .poll(
+      async () => {
+        for (let i = 0; i < 4; i += 1) {
+          if (!(await there())) return false;
+          await page.waitForTimeout(250);
+        }
+        return true;
+      },
+      { timeout: 30_000 },
+    )
+    .toBe(true);
+}
+
 for (const [name, path] of SHOTS) {
   test(name, async ({ page }) => {
     await page.goto(path);
-    await page.locator('main h1').first().waitFor({ state: 'attached' });
-    await expect(page.getByText('Opening\u2026')).toHaveCount(0);
+    await opened(page);
     // the worker's answer belongs in the picture
     await page.waitForTimeout(700);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });

@@ -1,3 +1,4 @@
+import { known } from '../../app/testing/known.ts';
 import { describe, expect, test } from '@jest/globals';
 import { cardOf } from './card.ts';
 import { notYet } from './chain.ts';
@@ -178,7 +179,7 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     b.do({ do: 'setFit', gauge: { end: 'not-go', school: 'inside' } });
     // Prove over wires judges by the gauge's own tenth, not by the work's limits
     const { limitsMm } = measurePlan(b.job, b.shop) ?? {};
-    expect((limitsMm?.max ?? 0) - (limitsMm?.min ?? 0)).toBeCloseTo(0.018, 3);
+    expect(known(limitsMm?.max) - known(limitsMm?.min)).toBeCloseTo(0.018, 3);
     b.do({ do: 'setFit', class: null });
     expect(fitOfJob(b.job)?.problem?.field).toBe('class');
     b.do({ do: 'setIntake', wanted: 'copy', cameIn: 'nut' });

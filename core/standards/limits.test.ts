@@ -1,3 +1,4 @@
+import { known } from '../../app/testing/known.ts';
 import { describe, expect, test } from '@jest/globals';
 import { problemText } from '../../words/problems.ts';
 import { parseDesignation } from './designation.ts';
@@ -14,11 +15,6 @@ const limits = (designation: string, cls: string, engagementMm: number | null = 
   const l = limitsOf(t.value.thread, cls, engagementMm);
   if (!l.ok) throw new Error(l.problem.code);
   return l.value;
-};
-/** A limit that has to be there. */
-const known = (x: number | null | undefined): number => {
-  if (x === null || x === undefined) throw new Error('no such limit');
-  return x;
 };
 const flat = (m: MemberLimits | undefined, unit = 1): (number | null)[] =>
   m === undefined

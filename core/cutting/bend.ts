@@ -57,6 +57,7 @@ function influence(support: Support, lengthMm: number, x: number, a: number): nu
  * How far the work (or the bar) gives way at the load, the load at each place in turn, mm. With a steady the reaction that
  * keeps its place still is taken off again.
  * @returns refused: a place off the work, a steady where none can stand, a bore as wide as the bar, figures not above zero
+ * @example value(bendOf({ support: 'chuck', lengthMm: 100, diameterMm: 20, boreMm: 0, youngGPa: 206, forceN: 100, atMm: [100], steadyAtMm: null }))[0] // 0.0206; F L^3 / (3 E I)
  */
 export function bendOf(q: BendRequest): Outcome<readonly number[]> {
   for (const [field, value] of Object.entries({

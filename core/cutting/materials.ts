@@ -67,7 +67,10 @@ const EXPANSION: Readonly<Record<string, number>> = {
 };
 /** Of steel: 11.5 um on a metre and degree. Common practice. */
 const STEEL_EXPANSION = 11.5e-6;
-/** Expansion of a material, per K; of one that is not known here, of steel. */
+/**
+ * Expansion of a material, per K; of one that is not known here, of steel.
+ * @example expansionOf('no such metal') // 0.0000115; as steel
+ */
 export const expansionOf = (name: string): number => own(EXPANSION, name) ?? STEEL_EXPANSION;
 
 /**

@@ -103,7 +103,10 @@ const EPS = 1e-9;
 const FLANK_LESS_DEG = 0.5;
 const MODIFIED_LESS_DEG = 1;
 
-/** The tool's outline as this cut meets it. */
+/**
+ * The tool's outline as this cut meets it.
+ * @example toolOf({ leadingDeg: 45, trailingDeg: 7, tip: { flatMm: 1 } }).leadingDeg // 45
+ */
 export const toolOf = (q: Pick<PlanRequest, 'leadingDeg' | 'trailingDeg' | 'tip'>): ToolOutline => ({
   leadingDeg: q.leadingDeg,
   trailingDeg: q.trailingDeg,

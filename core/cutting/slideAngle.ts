@@ -41,7 +41,10 @@ function slipOf(angleDeg: number, flankDeg: number): SlideSlip | null {
   return HALVES.some((half) => half !== flankDeg && near(half)) ? 'half-of-another' : null;
 }
 
-/** How an angle from the cross-slide line is set where the slide has no scale: by protractor, or blocks under a sine bar. @see trigonometry */
+/**
+ * How an angle from the cross-slide line is set where the slide has no scale: by protractor, or blocks under a sine bar. @see trigonometry
+ * @example withoutScale(29.5).fromFaceDeg // 29.5
+ */
 export const withoutScale = (
   deg: number,
 ): { readonly fromFaceDeg: number; readonly fromBedDeg: number; readonly bar100: number; readonly bar127: number } => {

@@ -12,6 +12,7 @@ export function teethToNextStart(teeth: number, turnsPerSpindleTurn: Rational, s
 /**
  * The next start by shutting the half-nuts elsewhere: so many threads of the leadscrew further on, or null where no place
  * gives it. Reachable if and only if (L/n) / gcd(leadscrew pitch, L) is whole. @see congruence m p = L/n (mod L)
+ * @example threadsToNextStart(exact(6), exact(12), 2) // 1; half a lead is one of its threads
  */
 export function threadsToNextStart(leadscrew: Rational, lead: Rational, starts: number): number | null {
   const step = lead.div(starts);

@@ -10,7 +10,10 @@ export interface SetOver {
   /** Bed travel lies along the cone: the pitch along the axis comes out by so much off, ppm. */
   readonly pitchPpm: number;
 }
-/** @param overCentresMm length over the centres @see set-over = Lc sin(half angle); axial pitch = P cos(half angle) */
+/**
+ * @param overCentresMm length over the centres @see set-over = Lc sin(half angle); axial pitch = P cos(half angle)
+ * @example setOver(1 / 16, 200).setOverMm // 6.25; half the taper over the length between centres
+ */
 export function setOver(taper: number, overCentresMm: number): SetOver {
   const half = Math.atan(taper / 2);
   return { setOverMm: overCentresMm * Math.sin(half), pitchPpm: (Math.cos(half) - 1) * 1e6 };

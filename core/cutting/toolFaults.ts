@@ -38,6 +38,7 @@ export interface OffHeight {
 /**
  * @param radiusMm of the surface touched @param depthMm travel from there @param offMm tip above or below the centre
  * @see geometry: r = sqrt(X^2 + h^2) at the touch and at depth; the rake turns by asin(h/r)
+ * @example offHeight(10, 1, 30, 0, 'external').shallowMm // 0
  */
 export function offHeight(
   radiusMm: number,
@@ -69,6 +70,7 @@ export interface SlideOff {
 /**
  * @param meantDeg the angle for which the travel was worked out @param setDeg where the slide really stands
  * @see geometry of the infeed: travel x cos(angle); steps of ap (tan b - tan a) on the flank that is followed
+ * @example slideOff(29.5, 29.5, 30, 1, 0.1).depthShare // 1
  */
 export const slideOff = (
   meantDeg: number,

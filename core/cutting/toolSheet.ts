@@ -50,6 +50,7 @@ const PLACES = [0, 0.25, 0.5, 0.75, 1];
  * and for left hand, which only says which side leads.
  * @returns refused: diameters out of order, flanks that meet before the tip
  * @see geometry of the helix, tan(lead angle) = L / (pi d); of the groove, P/2 wide at the pitch line
+ * @example value(toolSheet({ ...equalFlanks(60), leadMm: 2, starts: 1, member: 'external', majorMm: 30, pitchDiameterMm: 28.701, minorMm: 27.546, clearanceDeg: 3 })).tipFlatMm // 0.333; P/2 less what the flanks take
  */
 export function toolSheet(q: ToolAsked): Outcome<ToolSheet> {
   for (const [field, value] of Object.entries({ leadMm: q.leadMm, minorMm: q.minorMm, starts: q.starts }))

@@ -22,7 +22,10 @@ export const DUTIES: readonly Duty[] = [
   { id: 'clamp', least: 0.2, most: 0.5, on: 'play' },
   { id: 'outdoor', least: 0.3, most: 0.8, on: 'play' },
 ];
-/** A duty of the list. @throws RangeError for a name that is none */
+/**
+ * A duty of the list. @throws RangeError for a name that is none
+ * @example dutyOf('outdoor').on // 'play'
+ */
 export function dutyOf(id: DutyId): Duty {
   const duty = DUTIES.find((d) => d.id === id);
   if (!duty) throw new RangeError(`duty: ${id}`);

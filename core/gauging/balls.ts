@@ -27,7 +27,10 @@ export function nutGrooveOf(form: ThreadForm, pitchMm: number, starts: number): 
     flankBottomMm: straight(internal.outerEdge, internal.outerMm),
   };
 }
-/** Groove of the usual nut with these flanks, for callers that know only the angles. */
+/**
+ * Groove of the usual nut with these flanks, for callers that know only the angles.
+ * @example usualNutGroove(equalFlanks(60), 1, 1).crestMm // 0.21651; H / 4
+ */
 export const usualNutGroove = (flanks: Flanks, pitchMm: number, starts: number): Groove =>
   nutGrooveOf(formOfFlanks(flanks, pitchMm), pitchMm, starts);
 
@@ -70,6 +73,7 @@ const WITHIN_MM = 1e-9;
  * Measurement between two balls with the helix taken as it is, mm: each is pushed outwards until it touches both flanks, and the
  * distance is taken square to the axis. A little less than the flat figure. Which flank leads, and the hand, make no difference.
  * @see geometry of a sphere against two helicoids, solved numerically
+ * @example 9.026 - value(betweenBallsExact(usualNutGroove(equalFlanks(60), 1.5, 1), 9.026, 0.866)) // 1.30; nearly the flat figure
  */
 export function betweenBallsExact(g: Groove, pitchDiameterMm: number, ballMm: number): Outcome<number> {
   const r2 = pitchDiameterMm / 2;
@@ -103,7 +107,10 @@ export function betweenBallsExact(g: Groove, pitchDiameterMm: number, ballMm: nu
   return good(2 * found.x - ballMm);
 }
 
-/** The reverse: pitch diameter of a nut from a measurement between balls, mm; exact or flat. */
+/**
+ * The reverse: pitch diameter of a nut from a measurement between balls, mm; exact or flat.
+ * @example value(pitchDiameterBetween(usualNutGroove(equalFlanks(60), 1.5, 1), 7.727, 0.866, false)) // 9.026
+ */
 export function pitchDiameterBetween(g: Groove, betweenMm: number, ballMm: number, exact: boolean): Outcome<number> {
   const flat = betweenMm - betweenBallsMm(g, 0, ballMm);
   if (!exact) return good(flat);

@@ -16,7 +16,10 @@ export interface FormErrors extends Flanks {
 export interface EngagedFlanks extends Flanks {
   readonly straightMm: number;
 }
-/** Straight flank on which a screw and its nut meet: each ends at the other's crest or round. Null: a square thread. */
+/**
+ * Straight flank on which a screw and its nut meet: each ends at the other's crest or round. Null: a square thread.
+ * @example engagedFlanks(formAt('iso60', 1), 1)?.straightMm // 0.5413; 5/8 H
+ */
 export function engagedFlanks(form: ThreadForm, pitchMm: number): EngagedFlanks | null {
   if (isSquare(form)) return null;
   const [screw, nut] = [grooveOf(form, pitchMm, 1), nutGrooveOf(form, pitchMm, 1)];
@@ -40,6 +43,7 @@ export interface Virtual {
  * straight flank, a lead error at the end of the engagement, a drunken helix at its furthest turn.
  * For example the old constants per degree of both flanks together: 0.0105 P for 55 degrees, 0.0109 P for 60, 0.018 P for 29
  * @see BS 84, effective diameter equivalents of pitch and angle errors; from memory
+ * @example virtualOf({ ...equalFlanks(60), straightMm: 0.5413 }, 10, { leadingDeg: 0, trailingDeg: 0, leadPerMm: 0.001, roundMm: 0 }).leadMm // 0.01732; 1.732 of the lead error
  */
 export function virtualOf(f: EngagedFlanks, engagedMm: number, e: FormErrors): Virtual {
   const slope = slopeOf(f);
@@ -98,6 +102,7 @@ export interface PlayOfLength {
 /**
  * Lead error and play without it, from mates of several lengths: a longer one has so much less play. Null: not two lengths.
  * For example plays 0.10 and 0.06 of nuts 10 and 30 long: 0.002 per mm, 0.12 at no length. Common practice, no source
+ * @example leadByMates([{ lengthMm: 10, playMm: 0.1 }, { lengthMm: 30, playMm: 0.06 }]) // { perMm: 0.002, playAtNoLengthMm: 0.12 }
  */
 export function leadByMates(
   list: readonly PlayOfLength[],

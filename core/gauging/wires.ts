@@ -134,7 +134,10 @@ const UNLIKE: Readonly<Record<string, 'buttress45-7' | 'sawtooth30-3'>> = {
   '30 3': 'sawtooth30-3',
 };
 
-/** Groove of the usual form with these flanks, for callers that know only the angles; a special form's where none is usual. */
+/**
+ * Groove of the usual form with these flanks, for callers that know only the angles; a special form's where none is usual.
+ * @example usualGroove(equalFlanks(60), 1, 1).crestMm // 0.32476; 3/8 H
+ */
 export const usualGroove = (flanks: Flanks, pitchMm: number, starts: number): Groove =>
   grooveOf(formOfFlanks(flanks, pitchMm), pitchMm, starts);
 

@@ -33,12 +33,16 @@ const travelPerDivisionMm = (dial: SlideDial): number => {
   return dial.reads === 'diameter' ? shown / 2 : shown;
 };
 
-/** Travel of the slide in one turn of its dial, mm. */
+/**
+ * Travel of the slide in one turn of its dial, mm.
+ * @example turnTravelMm({ unit: 'in', division: 0.001, perTurn: 100, reads: 'radius' }) // 2.54
+ */
 export const turnTravelMm = (dial: SlideDial): number => travelPerDivisionMm(dial) * dial.perTurn;
 
 /**
  * Where to set a dial for a travel from zero, rounded to half a division, which is what an eye can set. Wound back, as a nut
  * is cut, the collar runs down from zero: 2.30 at 2 mm a turn is one turn, then 1.70. Rounded down where a cap must hold.
+ * @example dialReading(2.64, { unit: 'mm', division: 0.02, perTurn: 100, reads: 'radius' }).turns // 1
  */
 export function dialReading(
   travelMm: number,

@@ -1,14 +1,20 @@
 import { bad, type Outcome } from '../quantity/outcome.ts';
 import { parseGears } from './create.ts';
 
-/** A gear set as CSV: a header, then teeth and how many of them. */
+/**
+ * A gear set as CSV: a header, then teeth and how many of them.
+ * @example value(parseGearCsv(writeGearCsv([20, 20, 30]))) // [20, 20, 30]
+ */
 export function writeGearCsv(gears: readonly number[]): string {
   const counts = new Map<number, number>();
   for (const g of gears) counts.set(g, (counts.get(g) ?? 0) + 1);
   return `teeth,count\r\n${[...counts].map(([t, n]) => `${t},${n}\r\n`).join('')}`;
 }
 
-/** Reads a gear set: a column of teeth, and a count beside it or none (one). A header line may stand above. */
+/**
+ * Reads a gear set: a column of teeth, and a count beside it or none (one). A header line may stand above.
+ * @example value(parseGearCsv('20\n30')) // [20, 30]
+ */
 export function parseGearCsv(text: string): Outcome<number[]> {
   const list: string[] = [];
   const lines = text.replace(/^\ufeff/, '').split(/\r\n|\r|\n/);

@@ -6,7 +6,10 @@ import type { Lathe } from './schema.ts';
 
 /** How the facts of a lathe are typed; each says what would be right when it is not. */
 
-/** A whole number of a field, as it is typed. */
+/**
+ * A whole number of a field, as it is typed.
+ * @example value(wholeNumber('teeth', 8, 400)('40')) // 40
+ */
 export const wholeNumber =
   (field: string, min: number, max: number) =>
   (t: string): Outcome<number> =>
@@ -21,7 +24,10 @@ export const numberWithin =
   (t: string): Outcome<number> =>
     readWithin(t, field, min, max);
 
-/** One division of a dial: `0.02`, `.001`, `1/1000`. */
+/**
+ * One division of a dial: `0.02`, `.001`, `1/1000`.
+ * @example value(parseDivision('0.02')) // 0.02
+ */
 export function parseDivision(t: string): Outcome<number> {
   const read = readOnly(t, 'division');
   const v = read.ok ? numberOf(read.value) : NaN;
@@ -99,7 +105,10 @@ export function parseLevers(t: string): Outcome<Lathe['levers']> {
 
 const LEAST_MODULE = 0.2;
 const MOST_MODULE = 10;
-/** Module of the change gears, mm: `1.5`, or `16 dp` for diametral pitch (module = 25.4 / DP). */
+/**
+ * Module of the change gears, mm: `1.5`, or `16 dp` for diametral pitch (module = 25.4 / DP).
+ * @example value(parseModule('1.5')) // 1.5
+ */
 export function parseModule(t: string): Outcome<number> {
   const dp = /^(.+?)\s*dp\s*$/i.exec(t.trim());
   const pitch = readOnly(dp?.[1] ?? '1', 'module');

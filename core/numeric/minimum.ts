@@ -62,7 +62,10 @@ export function bracketedMinimum(f: (x: number) => number, from: number, to: num
 
 const MOST_STEPS = 60;
 
-/** Limits about the valley that lies downhill from a place; null when it goes downhill as far as the steps reach. */
+/**
+ * Limits about the valley that lies downhill from a place; null when it goes downhill as far as the steps reach.
+ * @example valleyFrom((x) => (x - 1) ** 2, 0, 0.5) !== null // true
+ */
 export function valleyFrom(f: (x: number) => number, start: number, step: number): readonly [number, number] | null {
   const at = f(start);
   const forward = f(start + step);

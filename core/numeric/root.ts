@@ -50,7 +50,10 @@ export function bracketedRoot(f: (x: number) => number, from: number, to: number
 /** Where a bracket is sought: steps that double, until the sign turns. */
 const MOST_DOUBLINGS = 12;
 
-/** A bracket about a guess, for a function that rises or falls through its zero; null when none is found within the doublings. */
+/**
+ * A bracket about a guess, for a function that rises or falls through its zero; null when none is found within the doublings.
+ * @example bracketAbout((x) => x - 1, 0, 0.5) !== null // true
+ */
 export function bracketAbout(f: (x: number) => number, guess: number, step: number): readonly [number, number] | null {
   const at = f(guess);
   if (at === 0) return [guess, guess];

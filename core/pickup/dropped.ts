@@ -16,7 +16,10 @@ export interface ZStart {
   readonly clearLeads: number;
 }
 
-/** How many leads a start lies clear of where the thread begins: of the face, left-hand of the thread's far end. @param threadMm asked of a left hand */
+/**
+ * How many leads a start lies clear of where the thread begins: of the face, left-hand of the thread's far end. @param threadMm asked of a left hand
+ * @example leadsClear(6, 2, false, 30) // 3
+ */
 export const leadsClear = (zMm: number, leadMm: number, leftHand: boolean, threadMm: number): number =>
   (leftHand ? -threadMm - zMm : zMm) / leadMm;
 

@@ -8,6 +8,7 @@ export interface OldLead {
 /**
  * Lead of what is left of an old thread: the length over so many pitches, times the starts. Both ends of the length are read, so
  * its uncertainty counts twice in squares. @param pitches counted, whole @param readMm how well one end is read, mm
+ * @example oldLeadOf(60.06, 30, 1, 0.01).leadMm // 2.002
  */
 export function oldLeadOf(spanMm: number, pitches: number, starts: number, readMm: number): OldLead {
   if (!(pitches > 0 && spanMm > 0)) throw new RangeError(`${pitches} pitches over ${spanMm} mm`);

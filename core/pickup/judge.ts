@@ -38,6 +38,7 @@ const JUDGED_PLACES = 3;
  * A straight line through what was seen at the places, weighted by how well each was seen: its height is the offset, its slope
  * the difference of leads, for after n turns the tool has gone n times the lathe's lead and the groove n times its own. What the
  * line leaves over is neither. Least squares; the uncertainties are those of the readings alone.
+ * @example judgeRun([{ alongMm: 0, offMm: 0.1, sigmaMm: 0.01 }, { alongMm: 20, offMm: 0.1, sigmaMm: 0.01 }, { alongMm: 40, offMm: 0.1, sigmaMm: 0.01 }]).verdict // 'offset'
  */
 export function judgeRun(places: readonly JudgedPlace[]): Judged {
   const w = places.map((p) => 1 / p.sigmaMm ** 2);

@@ -29,7 +29,10 @@ export function smallerWay(offset: Rational, every: Rational): Rational {
   return x.mul(2n).equals(every.neg()) ? x.neg() : x;
 }
 
-/** (a) Along a slide that lies parallel to the axis. */
+/**
+ * (a) Along a slide that lies parallel to the axis.
+ * @example textOf(parallelMove({ offset: exact('0.7'), every: exact(2), lead: exact(2), leftHand: false })) // '7/10'
+ */
 export const parallelMove = (g: Groove): Rational => smallerWay(g.offset, g.every);
 
 export interface AngledMove {
@@ -128,7 +131,10 @@ export function startMove(g: Groove, start: Rational, leastStart: Rational): Sta
   return { startMm: inGroove.add(g.every.mul(steps)), wholeLeads: steps.mul(g.every).div(g.lead) };
 }
 
-/** On a taper that widens towards the headstock: how far the tool comes out so as to keep its depth, moving x towards it. */
+/**
+ * On a taper that widens towards the headstock: how far the tool comes out so as to keep its depth, moving x towards it.
+ * @example textOf(outOnTaper(exact(16), exact('1/16'))) // '1/2'; half of what it grows on diameter
+ */
 export const outOnTaper = (movedTowardsHeadstock: Rational, taper: Rational): Rational =>
   taper.equals(ZERO) ? ZERO : movedTowardsHeadstock.mul(taper).div(2n);
 

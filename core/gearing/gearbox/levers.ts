@@ -6,7 +6,10 @@ export type Levers = Readonly<Record<string, Readonly<Record<string, string>>>>;
 /** A setting: name of the lever -> position. */
 export type LeverSetting = Readonly<Record<string, string>>;
 
-/** Product of the ratios of a setting; null when a lever or a position is not in the gearbox. */
+/**
+ * Product of the ratios of a setting; null when a lever or a position is not in the gearbox.
+ * @example textOf(ratioOf({ A: { 1: '1', 2: '1/2' }, B: { x: '3/4' } }, { A: '2', B: 'x' })) // '3/8'
+ */
 export function ratioOf(levers: Levers, setting: LeverSetting): Rational | null {
   let product = exact(1);
   for (const [lever, position] of Object.entries(setting)) {
@@ -17,7 +20,10 @@ export function ratioOf(levers: Levers, setting: LeverSetting): Rational | null 
   return product;
 }
 
-/** Every setting of all levers, as the chart would list them. */
+/**
+ * Every setting of all levers, as the chart would list them.
+ * @example allSettings({ A: { 1: '1', 2: '1/2' }, B: { x: '3/4' } }).length // 2
+ */
 export function allSettings(levers: Levers): LeverSetting[] {
   return Object.entries(levers).reduce<LeverSetting[]>(
     (settings, [lever, positions]) =>

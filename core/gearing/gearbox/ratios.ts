@@ -7,7 +7,10 @@ export interface GearboxSetting {
   readonly name: string;
 }
 
-/** Every distinct ratio of a gearbox with a setting that gives it; the ratio 1 when there is no gearbox. */
+/**
+ * Every distinct ratio of a gearbox with a setting that gives it; the ratio 1 when there is no gearbox.
+ * @example gearboxRatios({ A: { 1: '1', 2: '1/2' } }).length // 2
+ */
 export function gearboxRatios(levers: Levers): readonly GearboxSetting[] {
   const byRatio = new Map<string, GearboxSetting>();
   for (const setting of allSettings(levers)) {

@@ -11,7 +11,10 @@ export interface Audit {
   readonly turns: { readonly spindle: number; readonly leadscrew: number };
 }
 
-/** What a train and gearbox setting cut. */
+/**
+ * What a train and gearbox setting cut.
+ * @example auditTrain(exact('127/40'), exact(1), [20], [40], '1').leadMm // '127/80'
+ */
 export function auditTrain(
   leadscrew: Rational,
   fixedRatio: Rational,
@@ -32,7 +35,10 @@ let standard: readonly string[] | null = null;
 /** Distinct pitches of all published tables. */
 const standardPitches = (): readonly string[] => (standard ??= [...new Set(CATALOGUE.map((r) => r.pitch))]);
 
-/** The standard pitches nearest a lead, nearest first; the error is what this lead would be out by. */
+/**
+ * The standard pitches nearest a lead, nearest first; the error is what this lead would be out by.
+ * @example nearestPitches(exact('3.5'), 1) // [{ pitch: '7/2', errorPpm: 0 }]
+ */
 export function nearestPitches(lead: Rational, most: number): readonly NearPitch[] {
   const mm = numberOf(lead);
   return standardPitches()
@@ -44,6 +50,7 @@ export function nearestPitches(lead: Rational, most: number): readonly NearPitch
 /**
  * Over how many crests to measure so that a scratch tells the wanted lead from the nearest other one by four times the
  * instrument's uncertainty (two readings, one at each end). Null when the difference is nought.
+ * @example crestsToMeasure(exact(2), exact(2), 0.02) // null; they are the same
  */
 export function crestsToMeasure(lead: Rational, other: Rational, instrumentMm: number): number | null {
   const difference = Math.abs(numberOf(lead.sub(other)));

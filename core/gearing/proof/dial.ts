@@ -21,6 +21,7 @@ export interface DialRule {
  * When the half-nuts may close: the travel since the first closing must be a whole number of leadscrew pitches and of
  * thread leads, so a multiple of their least common multiple. A mark k passes the pointer at (k/marks + turns) dial
  * circumferences of travel, and is safe when every one of those is such a multiple.
+ * @example dialRule({ leadscrew: exact(6), lead: exact(2), dialTeeth: 16, marks: 8 }).safeMarks.length // 8; the leadscrew holds whole leads
  */
 export function dialRule({ leadscrew, lead, dialTeeth, marks }: DialRequest): DialRule {
   const travel = lcm(leadscrew, lead);

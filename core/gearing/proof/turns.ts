@@ -65,7 +65,10 @@ export function turnsProof({ leadscrew, fixedRatio, gears, train }: TurnsQuestio
 /** A lead further off than this makes no thread that a nut of the right one goes on, ppm: over ten threads a tenth of the pitch. Common practice, no source. */
 const HOPELESS_PPM = 10_000;
 
-/** The trains that are worth showing; where all are hopeless, the nearest by itself. @param trains each with its lead error, ppm */
+/**
+ * The trains that are worth showing; where all are hopeless, the nearest by itself. @param trains each with its lead error, ppm
+ * @example worthShowing([{ errorPpm: 0 }, { errorPpm: 500_000 }]).length // 1
+ */
 export function worthShowing<T extends { readonly errorPpm: number }>(trains: readonly T[]): readonly T[] {
   const useful = trains.filter((t) => Math.abs(t.errorPpm) <= HOPELESS_PPM);
   if (useful.length > 0 || trains.length === 0) return useful;

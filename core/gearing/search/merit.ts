@@ -49,7 +49,10 @@ const mountingPenalty = (train: Gearing, mount: Mount | null): number => {
   return mount.fits ? tightness(mount.clearanceMm) : MOUNT_FAILS;
 };
 
-/** A train nearer to a measured pitch than the pitch was measured is as good as exact. @param measuredPpm null: the pitch was not measured */
+/**
+ * A train nearer to a measured pitch than the pitch was measured is as good as exact. @param measuredPpm null: the pitch was not measured
+ * @example asGoodAsMeasured({ errorPpm: 50 }, 100).errorPpm // 0
+ */
 export const asGoodAsMeasured = <T extends { readonly errorPpm: number }>(train: T, measuredPpm: number | null): T =>
   measuredPpm !== null && Math.abs(train.errorPpm) <= measuredPpm ? { ...train, errorPpm: 0 } : train;
 

@@ -1,4 +1,5 @@
-import { Navigate, type RouteObject } from 'react-router';
+import { Navigate, type LoaderFunctionArgs, type RouteObject } from 'react-router';
+import { isStation } from '../core/job/stations.ts';
 import { Broken } from './shell/Broken.tsx';
 
 /** What stands there while a view is fetched: a moment, and only the first time. */
@@ -8,15 +9,35 @@ const fetching = (
   </main>
 );
 
+/** A station of a job, at the desk or at the machine. */
+const STATION = {
+  lazy: async () => ({ Component: (await import('./job/StationPage.tsx')).StationPage }),
+  loader: async ({ params: { station = '', mode } }: LoaderFunctionArgs) => {
+    const { fetchStation } = await import('./job/stationViews.ts');
+    if (isStation(station)) await fetchStation(station, mode === 'machine' ? mode : null);
+    return null;
+  },
+  // a tab or a drawer of the station is in the address as well: nothing is fetched for it
+  shouldRevalidate: ({ currentUrl, nextUrl }) => currentUrl.pathname !== nextUrl.pathname,
+} satisfies RouteObject;
+
 /** Each view is fetched when it is first wanted: the first screen waits for none of the others. */
 const VIEWS: RouteObject[] = [
   { path: '/', element: <Navigate to="/jobs" replace /> },
   { path: '/jobs', lazy: async () => ({ Component: (await import('./shop/Jobs.tsx')).Jobs }) },
-  { path: '/jobs/:jobId', lazy: async () => ({ Component: (await import('./job/JobPage.tsx')).JobPage }) },
-  { path: '/jobs/:jobId/:station', lazy: async () => ({ Component: (await import('./job/JobPage.tsx')).JobPage }) },
   {
-    path: '/jobs/:jobId/:station/:mode',
+    path: '/jobs/:jobId',
+    // the record, what is around a station and the station itself are fetched beside one another
     lazy: async () => ({ Component: (await import('./job/JobPage.tsx')).JobPage }),
+    loader: async ({ params: { jobId = '' } }) => (await import('./job/opening.ts')).openingOf(jobId),
+    // it is opened once: what changes afterwards is in the store
+    shouldRevalidate: ({ currentParams, nextParams }) => currentParams['jobId'] !== nextParams['jobId'],
+    children: [
+      { index: true, element: <Navigate to="read" replace /> },
+      { path: 'paper', lazy: async () => ({ Component: (await import('./job/PaperFrame.tsx')).PaperFrame }) },
+      { path: ':station', ...STATION },
+      { path: ':station/:mode', ...STATION },
+    ],
   },
   { path: '/lathes', lazy: async () => ({ Component: (await import('./shop/Lathes.tsx')).Lathes }) },
   { path: '/lathes/:latheId', lazy: async () => ({ Component: (await import('./shop/LathePage.tsx')).LathePage }) },

@@ -1,7 +1,10 @@
 import { expect, test } from '@jest/globals';
 import { readdirSync, readFileSync } from 'node:fs';
+import { demoJobs, demoShop } from '../demo/index.ts';
+import { known } from '../app/testing/known.ts';
 import { equalFlanks } from './form/flanks.ts';
 import { formAt } from './form/shape.ts';
+import { metalOf } from './job/metal.ts';
 import type { Outcome } from './quantity/outcome.ts';
 import { exact, textOf } from './quantity/rational.ts';
 import { parseDesignation } from './standards/designation.ts';
@@ -28,6 +31,7 @@ function value<T>(o: Outcome<T>): T {
   if (!o.ok) throw new Error(o.problem.code);
   return o.value;
 }
+const jobs = demoJobs();
 /** What an example may use besides what its own module exports. */
 const SCOPE = {
   exact,
@@ -36,6 +40,10 @@ const SCOPE = {
   equalFlanks,
   value,
   thread: (designation: string) => value(parseDesignation(designation)).thread,
+  /** A job of the demo shop by its short name, its shop, and how its metal stands. */
+  demo: (id: string) => known(jobs.find((j) => j.id === `demo-${id}`)),
+  shop: demoShop(),
+  metal: metalOf,
 };
 
 function run(code: string, scope: object): unknown {

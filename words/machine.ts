@@ -13,9 +13,8 @@ import type { SlideTravel } from '../core/job/pickupMove.ts';
 import type { Setting } from '../core/job/slides.ts';
 import { problemText } from './problems.ts';
 import { becauseText, STATION_NAMES } from './stations.ts';
-import type { Lathe, LatheHas, LatheKind } from '../core/lathe/schema.ts';
+import { type Lathe, type LatheHas, type LatheKind, isGeared } from '../core/lathe/schema.ts';
 import type { ThreadEnd } from '../core/cutting/clearRun.ts';
-import { isGeared } from '../core/lathe/schema.ts';
 
 /** Everything that is said at the machine, in one place, in the unit at hand. */
 const fine = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u, FINE);

@@ -203,3 +203,21 @@ export function notReadText(
       return `It could not be read: ${f.because}.`;
   }
 }
+
+const NUMBERS = [
+  'No',
+  'One',
+  'Two',
+  'Three',
+  'Four',
+  'Five',
+  'Six',
+  'Seven',
+  'Eight',
+  'Nine',
+  'Ten',
+  'Eleven',
+  'Twelve',
+];
+/** How many readings, as a heading begins with it. */
+export const counted = (n: number): string => NUMBERS[n] ?? String(n);

@@ -3,6 +3,7 @@ import type { Holding, Rest } from '../../core/cutting/holding.ts';
 import type { Answer } from '../../core/job/holdingView.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
+import { HeldWork } from './HeldWork.tsx';
 import { Plate, type Size } from './Plate.tsx';
 import { pathOf } from './toolPath.ts';
 
@@ -34,6 +35,7 @@ export function BendPlate(p: Props) {
 
 /** Under this the curves' foot is kept apart from the figures, px. */
 const FOOT = 46;
+
 const LEFT = 84;
 
 function Drawing({ atMm, freeMm, diameterMm, by, rest, steadyAtMm, now, best, allowedMm, system, w, h }: Props & Size) {
@@ -54,75 +56,9 @@ function Drawing({ atMm, freeMm, diameterMm, by, rest, steadyAtMm, now, best, al
   const peak = now.along.bigMm.indexOf(now.along.worstMm);
   const peakX = x(atMm[peak] ?? 0);
   const steady = rest === 'steady' ? steadyAtMm : best?.by === 'steady' ? best.figure : null;
-  const nearer = rest !== 'steady';
-  const crests = Math.min(90, Math.max(6, Math.round((right - from) / 9)));
   return (
     <>
-      <text x="22" y="34" fontSize="20" fontWeight="700" fill="var(--scribe)">
-        {'\u25c2 headstock'}
-      </text>
-      <text x={w - 22} y="34" textAnchor="end" fontSize="16" fill="var(--scribe2)">
-        from above
-      </text>
-      {by === 'centres' ? (
-        <path
-          d={`M20 ${axis - 22}L${LEFT} ${axis}L20 ${axis + 22}Z`}
-          fill="none"
-          stroke="var(--scribe)"
-          strokeWidth="2.5"
-        />
-      ) : (
-        <g fill="url(#hatch)" stroke="var(--scribe)" strokeWidth="2.5">
-          <path d={`M20 ${axis - 52}H${LEFT - 22}V${axis + 52}H20`} />
-          <rect x={LEFT - 46} y={axis - half - 18} width="46" height="18" fill="var(--deep)" />
-          <rect x={LEFT - 46} y={axis + half} width="46" height="18" fill="var(--deep)" />
-        </g>
-      )}
-      <path
-        d={`M${LEFT} ${axis - half}H${right}V${axis + half}H${LEFT}Z`}
-        fill="none"
-        stroke="var(--scribe)"
-        strokeWidth="2.5"
-      />
-      <path
-        d={Array.from({ length: crests }, (_, i) => {
-          const at = from + ((right - from) * i) / crests;
-          return `M${at} ${axis + half}l4 ${-2 * half}`;
-        }).join('')}
-        stroke="var(--scribe2)"
-        strokeWidth="1.2"
-      />
-      <path d={`M${LEFT - 30} ${axis}H${w - 14}`} stroke="var(--scribe2)" strokeDasharray="14 4 3 4" />
-      {(by === 'chuck-centre' || by === 'centres') && (
-        <path d={`M${right} ${axis}l26 -15h16v30h-16Z`} fill="var(--deep)" stroke="var(--scribe)" strokeWidth="2.5" />
-      )}
-      {rest === 'follow' && (
-        <text x={(from + right) / 2} y={axis - half - 12} textAnchor="middle" fontSize="17" fill="var(--scribe)">
-          follow rest goes with the tool
-        </text>
-      )}
-      {steady !== null && (
-        <g strokeDasharray={nearer ? '5 4' : undefined}>
-          <rect
-            x={x(steady) - 8}
-            y={axis - half - 28}
-            width="16"
-            height="28"
-            fill="url(#steel)"
-            stroke="var(--scribe)"
-            strokeWidth="2"
-          />
-          <rect
-            x={x(steady) - 8}
-            y={axis + half}
-            width="16"
-            height="28"
-            fill="url(#steel)"
-            stroke="var(--scribe)"
-            strokeWidth="2"
-          />
-        </g>
-      )}
+      <HeldWork {...{ by, rest, axis, half, from, right, w, left: LEFT, steady: steady === null ? null : x(steady) }} />
       <text x="22" y={w < 560 ? top - 28 : top - 22} fontSize="18" fontWeight="700" fill="var(--scribe)">
         big on diameter, {system === 'mm' ? 'mm' : 'in'}
       </text>
@@ -205,49 +141,5 @@ function Drawing({ atMm, freeMm, diameterMm, by, rest, steadyAtMm, now, best, al
         )}
       </g>
     </>
-  );
-}
-
-/** Whether the chuck holds: what it gives as a bracket, what the hardest pass asks as a mark. */
-export function GripBar({
-  least,
-  most,
-  needs,
-  w,
-}: {
-  readonly least: number;
-  readonly most: number;
-  readonly needs: number;
-  readonly w: number;
-}) {
-  const end = Math.max(most, needs) * 1.15;
-  const x = scaleLinear([0, end], [16, w - 16]);
-  return (
-    <svg
-      viewBox={`0 0 ${w} 74`}
-      className="w-full"
-      role="img"
-      aria-label={`The chuck gives ${(least / 1000).toFixed(1)} to ${(most / 1000).toFixed(1)} kN, the hardest pass asks ${(needs / 1000).toFixed(1)} kN with twice over`}
-    >
-      <path d={`M${x(0)} 48H${x(end)}`} stroke="currentColor" />
-      {x.ticks(6).map((t) => (
-        <g key={t}>
-          <path d={`M${x(t)} 44v8`} stroke="currentColor" />
-          <text x={x(t)} y="68" textAnchor="middle" fontSize="14" fill="currentColor" fontFamily="var(--font-mono)">
-            {t / 1000}
-          </text>
-        </g>
-      ))}
-      <rect
-        x={x(least)}
-        y="22"
-        width={x(most) - x(least)}
-        height="26"
-        fill="var(--inset)"
-        stroke="currentColor"
-        strokeWidth="2"
-      />
-      <rect x={x(needs) - 4} y="8" width="8" height="46" fill="var(--straw)" stroke="#17130a" strokeWidth="2" />
-    </svg>
   );
 }

@@ -1,5 +1,5 @@
 import { type PlanRequest, toolOf } from '../../core/cutting/plan.ts';
-import { type UnitSystem } from '../../core/quantity/units.ts';
+import type { UnitSystem } from '../../core/quantity/units.ts';
 import { Plate, type Size } from './Plate.tsx';
 import { type ToolOutline, leadingReachMm, trailingReachMm } from '../../core/cutting/tip.ts';
 import { pathOf, outlinePoints } from './toolPath.ts';

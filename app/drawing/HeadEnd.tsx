@@ -1,5 +1,4 @@
-import { swingEnd } from './headHandles.ts';
-import { swingReach } from './headHandles.ts';
+import { swingEnd, swingReach } from './headHandles.ts';
 import { type Arm, armAt, type Fitting } from '../../core/gearing/mounting/index.ts';
 import { ArmShape } from './ArmShape.tsx';
 

@@ -3,26 +3,14 @@ import type { Box } from './lensShape.ts';
 import { scaleLinear } from 'd3-scale';
 import type { WearProfile } from '../../core/evidence/wearMap.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
-import { Punched } from './marks.tsx';
+import { PartFlags, type Flag } from './PartFlags.tsx';
 import { Block, toothed, Worn } from './PartWearDrawing.tsx';
-
-/** A place where the part was read. */
-interface Flag {
-  readonly id: string;
-  readonly positionMm: number;
-  readonly text: string;
-}
 
 /** Beside its thread a part of unknown size is drawn this share of the thread, dashed. */
 const GUESS = { length: 0.16, head: 1.5, stub: 0.82, groove: 0.97 };
 
 /** More crests than this are a grey: the drawing shows the hatch of its lead instead. */
 const MOST_CRESTS = 90;
-
-/** A character of a flag, and its edge, px. */
-const FLAG = { char: 8.6, edge: 12 };
-
-const flagW = (text: string): number => text.length * FLAG.char + FLAG.edge;
 
 /** Where things lie along the part, px. Of a screw the free end is at the right, of a nut the end where the screw enters at the left. */
 export function alongOf(shape: PartShape, box: Box) {
@@ -71,17 +59,6 @@ export function PartAlong({ shape, box, flags, wear, positionMm, system, lensPx 
   const toHead = screw ? -1 : 1;
   const crests = shape.pitchMm ? Math.round(shape.lengthMm / shape.pitchMm) : 0;
   const drawn = crests > 0 && crests <= MOST_CRESTS ? crests : 0;
-  const rows: number[] = [-Infinity, -Infinity];
-  const placed = flags
-    .toSorted((a, b) => x(a.positionMm) - x(b.positionMm))
-    .map((f) => {
-      const at = x(f.positionMm);
-      const w = flagW(f.text);
-      const left = clamp(at - w / 2, box.x - 14, box.x + box.w + 14 - w);
-      const row = rows.findIndex((last) => left >= last + 4);
-      if (row >= 0) rows[row] = left + w;
-      return { ...f, at, row, left, w };
-    });
   return (
     <g>
       <path d={`M${box.x - 12} ${axis}H${box.x + box.w + 12}`} stroke="var(--scribe2)" strokeDasharray="14 4 3 4" />
@@ -132,28 +109,7 @@ export function PartAlong({ shape, box, flags, wear, positionMm, system, lensPx 
       {positionMm !== null && (
         <path d={`M${x(positionMm)} ${box.y - 6}V${box.y + box.h + 6}`} stroke="var(--straw)" strokeWidth="3" />
       )}
-      {placed.map((f) => (
-        <g key={f.id}>
-          {f.row >= 0 && (
-            <>
-              <path d={`M${f.at} ${flagY(box, f.row) + 22}V${axis - outer}`} stroke="var(--scribe2)" />
-              <rect x={f.left} y={flagY(box, f.row)} width={f.w} height="24" rx="2" fill="var(--panel)" />
-              <text
-                x={f.left + f.w / 2}
-                y={flagY(box, f.row) + 17}
-                textAnchor="middle"
-                fontSize="14"
-                fontWeight="600"
-                fontFamily="var(--font-mono)"
-                fill="var(--ink)"
-              >
-                {f.text}
-              </text>
-            </>
-          )}
-          <Punched x={f.at} y={axis - outer} />
-        </g>
-      ))}
+      <PartFlags flags={flags} box={box} x={x} surfaceY={axis - outer} />
       {wear && <Worn wear={wear} x={x} top={box.y + box.h + 10} system={system} end={Math.max(free, far)} />}
       {shape.outerMm !== null && (
         <rect
@@ -170,7 +126,3 @@ export function PartAlong({ shape, box, flags, wear, positionMm, system, lensPx 
     </g>
   );
 }
-
-const clamp = (v: number, lo: number, hi: number): number => Math.max(lo, Math.min(hi, v));
-
-const flagY = (box: Box, row: number): number => box.y - 38 - row * 26;

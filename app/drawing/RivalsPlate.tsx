@@ -1,5 +1,4 @@
-import { ROW } from './ResidualsPlate.tsx';
-import { PAD } from './ResidualsPlate.tsx';
+import { ROW, PAD, Residuals } from './ResidualsPlate.tsx';
 import { type ThreadSpec, pitchMmOf, threadFormOf, threadSizes } from '../../core/standards/thread.ts';
 import type { Residual } from '../../core/identify/deciding.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
@@ -7,7 +6,6 @@ import { Plate, type Size } from './Plate.tsx';
 import { residualName, offText } from '../../words/reasons.ts';
 import { outline } from '../../core/form/outline.ts';
 import { Punched } from './marks.tsx';
-import { Residuals } from './ResidualsPlate.tsx';
 
 export interface ReadLine {
   readonly label: string;

@@ -1,12 +1,10 @@
-import { H } from './ThreadPlaceDrawing.tsx';
-import { W } from './ThreadPlaceDrawing.tsx';
+import { H, W, numbersOf, Place } from './ThreadPlaceDrawing.tsx';
 import type { Quantity } from '../../core/evidence/evidence.ts';
-import { type ThreadSpec } from '../../core/standards/thread.ts';
+import type { ThreadSpec } from '../../core/standards/thread.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { useMemo } from 'react';
 import { sectionOf } from './section.ts';
 import { DyeCoat } from './Plate.tsx';
-import { numbersOf, Place } from './ThreadPlaceDrawing.tsx';
 
 interface DrawnReading {
   readonly quantity: Quantity;

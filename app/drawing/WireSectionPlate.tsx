@@ -3,12 +3,12 @@ import { threadOfJob, fitOfJob } from '../../core/job/derive.ts';
 import { useMemo } from 'react';
 import { pitchMmOf, threadFormOf } from '../../core/standards/thread.ts';
 import { outline } from '../../core/form/outline.ts';
-import { type Size } from './Plate.tsx';
+import type { Size } from './Plate.tsx';
 import { pathOf } from './toolPath.ts';
 import { lengthText, FINE } from '../../core/quantity/format.ts';
-import { type MeasurePlan } from '../../core/job/measure.ts';
+import type { MeasurePlan } from '../../core/job/measure.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
-import { type WiresProps } from './WiresBandPlate.tsx';
+import type { WiresProps } from './WiresBandPlate.tsx';
 
 const PITCHES = 3;
 

@@ -1,7 +1,6 @@
-import { type UnitSystem } from '../../core/quantity/units.ts';
-import { type MeasurePlan } from '../../core/job/measure.ts';
-import { type Size } from './Plate.tsx';
-import { AT_SIZE_MM } from '../../core/job/measure.ts';
+import type { UnitSystem } from '../../core/quantity/units.ts';
+import { type MeasurePlan, AT_SIZE_MM } from '../../core/job/measure.ts';
+import type { Size } from './Plate.tsx';
 import { lengthText, FINE } from '../../core/quantity/format.ts';
 import { Arrow, Punched } from './marks.tsx';
 

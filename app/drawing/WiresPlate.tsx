@@ -1,8 +1,7 @@
-import { type WiresProps } from './WiresBandPlate.tsx';
+import { type WiresProps, Band } from './WiresBandPlate.tsx';
 import { LAY_NAMES } from '../../words/try.ts';
 import { lengthText, FINE } from '../../core/quantity/format.ts';
 import { Plate } from './Plate.tsx';
-import { Band } from './WiresBandPlate.tsx';
 import { NutSection, Section } from './WireSectionPlate.tsx';
 
 /** Wires in the grooves between the anvils, or balls in those of a nut, to scale; beside them what it should say with all that it said. */

@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { Navigate, useNavigate } from 'react-router';
 import { believedThread, stationsOf } from '../../core/job/chain.ts';
 import { latheOf } from '../../core/job/derive.ts';
@@ -15,13 +15,11 @@ import { GaugeCatcher } from './GaugeCatcher.tsx';
 import { useJobView } from './jobContext.tsx';
 import { Rule } from './Rule.tsx';
 import { neighbour, settle } from './settle.ts';
-import { fetchOthers, MACHINE_VIEWS, STATION_VIEWS } from './stationViews.ts';
+import { fetchOthers, viewOf, type Mode } from './stationViews.ts';
 import { TopBar } from '../shell/TopBar.tsx';
 
 /** Stations at which the person stands at the machine: the whole screen is theirs. */
 const AT_MACHINE: readonly StationId[] = ['pickup', 'cut', 'prove'];
-/** Modes of other stations that are gone through at the machine. */
-export type Mode = 'machine' | null;
 
 /** One station of the open job, with what is around it: at the desk header and band, at the machine nothing but the work. */
 export function JobFrame({ station, mode }: { readonly station: StationId; readonly mode: Mode }) {
@@ -31,26 +29,10 @@ export function JobFrame({ station, mode }: { readonly station: StationId; reado
   useStationKeys(station);
   useArrival(station);
   useEffect(() => fetchOthers(station), [station]);
-  const machine = mode === 'machine' ? MACHINE_VIEWS[station] : undefined;
-  const View = machine ?? STATION_VIEWS[station];
+  const { View, machine } = viewOf(station, mode);
   if (!stationsOf(job).includes(station)) return <Navigate to={`/jobs/${job.id}/gears`} replace />;
-  const atMachine = machine !== undefined || AT_MACHINE.includes(station);
-  const opening = <h1 className="text-2xl">Opening&hellip;</h1>;
-  const view = (
-    <Suspense
-      fallback={
-        atMachine ? (
-          <main id="view" className="p-6">
-            {opening}
-          </main>
-        ) : (
-          opening
-        )
-      }
-    >
-      <View key={job.id + station} />
-    </Suspense>
-  );
+  const atMachine = machine || AT_MACHINE.includes(station);
+  const view = <View key={job.id + station} />;
   const head = (
     <PrintHead
       parts={[STATION_NAMES[station], job.title, job.customer, threadLine(job), latheOf(job, shop)?.name ?? null]}

@@ -9,7 +9,7 @@ import { Cautions } from '../ui/Cautions.tsx';
 import { Terms } from '../ui/Terms.tsx';
 import { TERMS } from '../../words/glossary.ts';
 import { Circle, Check, RotateCw, Ban } from 'lucide-react';
-import { type StationState } from '../../core/job/chain.ts';
+import type { StationState } from '../../core/job/chain.ts';
 import { OnActs } from './OnActs.tsx';
 
 interface Props {

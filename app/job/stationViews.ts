@@ -1,38 +1,46 @@
-import { lazy, type ComponentType } from 'react';
-import type { StationId } from '../../core/job/stations.ts';
+import type { ComponentType } from 'react';
+import { STATIONS, type StationId } from '../../core/job/stations.ts';
 
-type Loaded = Promise<{ readonly default: ComponentType }>;
+type Loaded = Promise<ComponentType>;
+/** Modes of stations that are gone through at the machine as well. */
+export type Mode = 'machine' | null;
 /** Each station is fetched when it is first wanted, or when there is nothing else to do. */
 const LOAD: Readonly<Record<StationId, () => Loaded>> = {
-  intake: async () => ({ default: (await import('../stations/intake/Intake.tsx')).Intake }),
-  read: async () => ({ default: (await import('../stations/read/Read.tsx')).Read }),
-  name: async () => ({ default: (await import('../stations/name/Name.tsx')).Name }),
-  fit: async () => ({ default: (await import('../stations/fit/Fit.tsx')).Fit }),
-  gears: async () => ({ default: (await import('../stations/gears/Gears.tsx')).Gears }),
-  setup: async () => ({ default: (await import('../stations/setup/Setup.tsx')).Setup }),
-  pickup: async () => ({ default: (await import('../stations/pickup/Pickup.tsx')).Pickup }),
-  cut: async () => ({ default: (await import('../stations/cut/Cut.tsx')).Cut }),
-  prove: async () => ({ default: (await import('../stations/prove/Prove.tsx')).Prove }),
-  record: async () => ({ default: (await import('../stations/record/Record.tsx')).Record }),
+  intake: async () => (await import('../stations/intake/Intake.tsx')).Intake,
+  read: async () => (await import('../stations/read/Read.tsx')).Read,
+  name: async () => (await import('../stations/name/Name.tsx')).Name,
+  fit: async () => (await import('../stations/fit/Fit.tsx')).Fit,
+  gears: async () => (await import('../stations/gears/Gears.tsx')).Gears,
+  setup: async () => (await import('../stations/setup/Setup.tsx')).Setup,
+  pickup: async () => (await import('../stations/pickup/Pickup.tsx')).Pickup,
+  cut: async () => (await import('../stations/cut/Cut.tsx')).Cut,
+  prove: async () => (await import('../stations/prove/Prove.tsx')).Prove,
+  record: async () => (await import('../stations/record/Record.tsx')).Record,
 };
-export const STATION_VIEWS: Readonly<Record<StationId, ComponentType>> = {
-  intake: lazy(LOAD.intake),
-  read: lazy(LOAD.read),
-  name: lazy(LOAD.name),
-  fit: lazy(LOAD.fit),
-  gears: lazy(LOAD.gears),
-  setup: lazy(LOAD.setup),
-  pickup: lazy(LOAD.pickup),
-  cut: lazy(LOAD.cut),
-  prove: lazy(LOAD.prove),
-  record: lazy(LOAD.record),
+/** What of a station is gone through at the machine, beside its desk. */
+const LOAD_MACHINE: Partial<Readonly<Record<StationId, () => Loaded>>> = {
+  gears: async () => (await import('../stations/gears/PutUp.tsx')).PutUp,
+  setup: async () => (await import('../stations/setup/SetupMachine.tsx')).SetupMachine,
 };
 
-/** What of a station is gone through at the machine, beside its desk. */
-export const MACHINE_VIEWS: Partial<Record<StationId, ComponentType>> = {
-  gears: lazy(async () => ({ default: (await import('../stations/gears/PutUp.tsx')).PutUp })),
-  setup: lazy(async () => ({ default: (await import('../stations/setup/SetupMachine.tsx')).SetupMachine })),
-};
+const fetched = new Map<string, ComponentType>();
+const named = (station: StationId, mode: Mode): string =>
+  mode && LOAD_MACHINE[station] ? `${station} ${mode}` : station;
+
+/** Fetches the view of a station: before it is shown, so that what is there now stays until then. */
+export async function fetchStation(station: StationId, mode: Mode): Promise<void> {
+  const name = named(station, mode);
+  const load = (mode && LOAD_MACHINE[station]) ?? LOAD[station];
+  if (!fetched.has(name)) fetched.set(name, await load());
+}
+
+/** The view that was fetched, and whether it is one for the machine. */
+export function viewOf(station: StationId, mode: Mode): { readonly View: ComponentType; readonly machine: boolean } {
+  const name = named(station, mode);
+  const View = fetched.get(name);
+  if (!View) throw new Error(`the view of ${name} was not fetched`);
+  return { View, machine: name !== station };
+}
 
 let asked = false;
 /** Fetches the other stations while nothing else is wanted, so that going on never waits. */
@@ -40,18 +48,14 @@ export function fetchOthers(first: StationId): void {
   if (asked) return;
   asked = true;
   const idle = globalThis.requestIdleCallback ?? ((f: () => void) => setTimeout(f, 200));
-  const rest = Object.values(LOAD);
+  const rest = STATIONS.filter((s) => s !== first);
   const one = (): void => {
     const next = rest.shift();
     if (next)
-      void next().then(
+      void fetchStation(next, null).then(
         () => idle(one),
         () => undefined,
       );
   };
-  // what is wanted now comes before what may be wanted
-  void LOAD[first]().then(
-    () => idle(one),
-    () => undefined,
-  );
+  idle(one);
 }

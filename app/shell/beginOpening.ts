@@ -1,3 +1,4 @@
+import { isStation } from '../../core/job/stations.ts';
 import { type Opened, jobsHere, openRecord } from '../storage/opening.ts';
 import { db } from '../storage/db.ts';
 import { fetchDemo } from '../storage/demo.ts';
@@ -29,10 +30,15 @@ const say = (s: State): void => {
 };
 
 /** The view of this address is fetched while the record is opened: neither waits for the other. */
-const fetchView = (): Promise<unknown> => {
-  if (/^\/(jobs)?$/.test(location.pathname)) return import('../shop/Jobs.tsx');
-  return location.pathname.startsWith('/jobs/') ? import('../job/JobPage.tsx') : Promise.resolve();
-};
+async function fetchView(): Promise<void> {
+  const [, shelf = '', job, station = 'read', mode] = location.pathname.split('/');
+  if (job === undefined && ['', 'jobs'].includes(shelf)) await import('../shop/Jobs.tsx');
+  if (job === undefined || shelf !== 'jobs') return;
+  const page = import('../job/JobPage.tsx');
+  const { fetchStation } = await import('../job/stationViews.ts');
+  if (isStation(station)) await fetchStation(station, mode === 'machine' ? mode : null);
+  await page;
+}
 
 async function open(): Promise<void> {
   // a view that cannot be fetched is said where it is shown

@@ -1,4 +1,4 @@
-import { type Acts } from '../ui/bindings.ts';
+import type { Acts } from '../ui/bindings.ts';
 import { useMemo } from 'react';
 import { redoJob, redoShop, undoJob, undoShop, useAppSelector } from '../store/store.ts';
 import { useKeys } from '../ui/keys.ts';

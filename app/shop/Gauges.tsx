@@ -4,7 +4,8 @@ import { parseUncertaintyDeg } from '../../core/lathe/typed.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
 import { Button, Panel } from '../ui/controls.tsx';
 import { DraftScope } from '../ui/drafts.ts';
-import { LengthField, TextField, TypedField } from '../ui/fields.tsx';
+import { LengthField, TextField } from '../ui/fields.tsx';
+import { TypedField } from '../ui/TypedField.tsx';
 import { Page } from './Page.tsx';
 import { PinsPanel } from './PinsPanel.tsx';
 

@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
-import { isGeared, type Lathe, type UnconfirmedFact } from '../../core/lathe/schema.ts';
+import { isGeared } from '../../core/lathe/schema.ts';
 import { Tray } from '../drawing/Tray.tsx';
-import { parseSpeeds } from '../../core/lathe/typed.ts';
 import { confirm } from '../../core/lathe/unconfirmed.ts';
 import { editShop, useShop } from '../store/store.ts';
-import { Button, Choice, Note, Panel } from '../ui/controls.tsx';
-import { PitchField, TextField, TypedField } from '../ui/fields.tsx';
+import { Button, Note, Panel } from '../ui/controls.tsx';
+import { TextField } from '../ui/fields.tsx';
 import { Chart } from './Chart.tsx';
 import { Page } from './Page.tsx';
 import { ArmPanel } from './lathe/ArmPanel.tsx';
@@ -16,15 +15,13 @@ import { Kind } from './lathe/Kind.tsx';
 import { LeverGrid } from './lathe/LeverGrid.tsx';
 import type { Measures } from './lathe/measures.ts';
 import { DialPanel } from './lathe/DialPanel.tsx';
-import type { Problem } from '../../core/quantity/outcome.ts';
-import type { EditLathe } from './lathe/edit.ts';
+import type { EditLathe, SayFact } from './lathe/edit.ts';
 import { GearsPanel } from './lathe/GearsPanel.tsx';
 import { LearnedPanel } from './lathe/LearnedPanel.tsx';
 import { HasPanel } from './lathe/HasPanel.tsx';
-import { SlackPanel } from './lathe/SlackPanel.tsx';
-import { SlidePanel } from './lathe/SlidePanel.tsx';
+import { NamePanel } from './lathe/NamePanel.tsx';
+import { SlidePanels } from './lathe/SlidePanels.tsx';
 import { TypedPanel } from './lathe/TypedPanel.tsx';
-import { Unconfirmed } from './lathe/Unconfirmed.tsx';
 
 /** One lathe, as its owner can measure it. */
 export function LathePage() {
@@ -40,13 +37,11 @@ export function LathePage() {
       const l = d.lathes.find((x) => x.id === latheId);
       if (l) change(l);
     });
-  const say = (fact: UnconfirmedFact, label: string, change: (l: Lathe) => void): Problem | null =>
+  const say: SayFact = (fact, label, change) =>
     edit(label, (l) => {
       change(l);
       confirm(l, fact);
     });
-  const dialText = (d: Lathe['crossSlide']): string =>
-    `${d.division} ${d.unit} a division, ${d.perTurn} in a turn, ${d.reads === 'radius' ? 'showing travel' : 'showing diameter'}`;
   return (
     <Page
       title={lathe.name}
@@ -92,70 +87,8 @@ export function LathePage() {
         </div>
       )}
       <div className="grid gap-4 md:grid-cols-2">
-        <Panel title="The lathe">
-          <div className="grid gap-3">
-            <TextField
-              label="Name"
-              value={lathe.name}
-              onCommit={(t) => t.trim() && edit('rename the lathe', (l) => void (l.name = t.trim()))}
-            />
-            {geared && (
-              <PitchField
-                label="Leadscrew pitch"
-                pitch={lathe.unconfirmed.includes('leadscrew') ? null : lathe.leadscrew}
-                system={lathe.leadscrewSystem}
-                onCommit={(exactMm, system) =>
-                  say('leadscrew', 'change the leadscrew', (l) => {
-                    l.leadscrew = exactMm;
-                    l.leadscrewSystem = system;
-                  })
-                }
-              />
-            )}
-            <TypedField
-              label="Spindle speeds, rev/min"
-              shown={lathe.speeds.join(' ')}
-              parse={parseSpeeds}
-              onCommit={(v) => edit('change the speeds', (l) => void (l.speeds = v))}
-            />
-            <Choice
-              label="The chuck"
-              value={lathe.unconfirmed.includes('chuck') ? '' : lathe.screwedChuck ? 'screwed' : 'fixed'}
-              options={[
-                { value: 'screwed', label: 'screws on' },
-                { value: 'fixed', label: 'is held on (cam, flange, key)' },
-              ]}
-              onChange={(v) => say('chuck', 'change the chuck', (l) => void (l.screwedChuck = v === 'screwed'))}
-            />
-          </div>
-        </Panel>
-        <SlidePanel
-          title="Cross slide"
-          dial={lathe.crossSlide}
-          onChange={(c) => say('crossSlide', 'change the cross slide', (l) => void Object.assign(l.crossSlide, c))}
-        >
-          <Unconfirmed lathe={lathe} edit={edit} fact="crossSlide" standsIn={dialText(lathe.crossSlide)} />
-        </SlidePanel>
-        <div className="grid gap-4">
-          <SlackPanel lathe={lathe} edit={edit} />
-          <SlidePanel
-            title="Top slide"
-            dial={lathe.topSlide}
-            onChange={(c) => say('topSlide', 'change the top slide', (l) => void Object.assign(l.topSlide, c))}
-          >
-            <Unconfirmed lathe={lathe} edit={edit} fact="topSlide" standsIn={dialText(lathe.topSlide)} />
-            <Choice
-              label="Its angle scale reads 0"
-              value={lathe.slideScaleZero}
-              options={[
-                { value: 'cross-slide', label: 'in line with the cross slide' },
-                { value: 'bed', label: 'along the bed' },
-                { value: 'none', label: 'it has none' },
-              ]}
-              onChange={(v) => edit('change the scale zero', (l) => void (l.slideScaleZero = v))}
-            />
-          </SlidePanel>
-        </div>
+        <NamePanel lathe={lathe} edit={edit} say={say} />
+        <SlidePanels lathe={lathe} edit={edit} say={say} />
         {geared && (
           <>
             <ArmPanel lathe={lathe} edit={edit} read={read} onRead={setRead} />

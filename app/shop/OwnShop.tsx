@@ -11,7 +11,8 @@ import { LATHE_KIND_NAMES } from '../../words/lathe.ts';
 import { storageText } from '../../words/storage.ts';
 import { loadAll, replaceAll } from '../storage/db.ts';
 import { openShop } from '../store/store.ts';
-import { Button, Choice, Note } from '../ui/controls.tsx';
+import { Button, Note } from '../ui/controls.tsx';
+import { Choice } from '../ui/choices.tsx';
 import { inputClass } from '../ui/inputClass.ts';
 import { ProblemText } from '../ui/ProblemText.tsx';
 

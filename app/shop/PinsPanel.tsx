@@ -6,9 +6,11 @@ import { parseLength } from '../../core/quantity/length.ts';
 import { good } from '../../core/quantity/outcome.ts';
 import { PIN_NAMES } from '../../words/prove.ts';
 import { editShop, useShop, useSystem } from '../store/store.ts';
-import { Button, Choice, Panel } from '../ui/controls.tsx';
+import { Button, Panel } from '../ui/controls.tsx';
+import { Choice } from '../ui/choices.tsx';
 import { DraftScope } from '../ui/drafts.ts';
-import { LengthField, TypedField } from '../ui/fields.tsx';
+import { LengthField } from '../ui/fields.tsx';
+import { TypedField } from '../ui/TypedField.tsx';
 
 const key = (p: Pin): string => `${p.kind} ${p.mm}`;
 const byKind = (a: Pin, b: Pin): number => PIN_KINDS.indexOf(a.kind) - PIN_KINDS.indexOf(b.kind) || a.mm - b.mm;

@@ -1,4 +1,4 @@
-import { type Choice, type Coming } from '../../core/formats/merge.ts';
+import type { Choice, Coming } from '../../core/formats/merge.ts';
 import { STANDING_TEXT, CHOICE_TEXT } from '../../words/bringIn.ts';
 
 const CHOICES: readonly Choice[] = ['bring', 'both', 'leave'];

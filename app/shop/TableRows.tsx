@@ -1,4 +1,4 @@
-import { type StandardThread } from '../../core/standards/catalogue.ts';
+import type { StandardThread } from '../../core/standards/catalogue.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { memo, useRef, useEffect } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';

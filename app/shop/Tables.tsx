@@ -1,4 +1,4 @@
-import { optionId } from './TableRows.tsx';
+import { optionId, Rows } from './TableRows.tsx';
 import { Page } from './Page.tsx';
 import { CATALOGUE, FAMILIES, type StandardThread } from '../../core/standards/catalogue.ts';
 import { useSystem } from '../store/store.ts';
@@ -8,7 +8,6 @@ import { useRested } from '../ui/useRested.ts';
 import { inputClass } from '../ui/inputClass.ts';
 import { Compare } from './tables/Compare.tsx';
 import { Detail } from './tables/Detail.tsx';
-import { Rows } from './TableRows.tsx';
 
 const MOST_COMPARED = 3;
 

@@ -43,6 +43,16 @@ export async function openAt(
   const { Provider } = await import('react-redux');
   const { createMemoryRouter, RouterProvider } = await import('react-router');
   const { routes } = await import('../routes.tsx');
+  // a browser fetches modules beside one another; the test runner loses its place when it has to, so that nothing is
+  // fetched while it waits, and these one after the other
+  globalThis.requestIdleCallback = () => 0;
+  for (const page of [
+    () => import('../job/opening.ts'),
+    () => import('../job/stationViews.ts'),
+    () => import('../job/JobPage.tsx'),
+    () => import('../job/StationPage.tsx'),
+  ])
+    await page();
   const { replaceAll } = await import('../storage/db.ts');
   const { dropDrafts } = await import('../ui/drafts.ts');
   dropDrafts();

@@ -1,14 +1,14 @@
 /** @jest-environment ./app/testing/environment.mjs */
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, render as renderBare, screen } from '@testing-library/react';
-import type { ReactElement } from 'react';
+import { type ReactElement, useState } from 'react';
 import { Provider } from 'react-redux';
 import { emptyShop } from '../../core/job/create.ts';
 import { openShop, store } from '../store/store.ts';
 import userEvent from '@testing-library/user-event';
-import { useState } from 'react';
 import { wholeNumber } from '../../core/lathe/typed.ts';
-import { LengthField, PitchField, TextField, TypedField } from './fields.tsx';
+import { LengthField, PitchField, TextField } from './fields.tsx';
+import { TypedField } from './TypedField.tsx';
 
 /** Rendered within the store, as every field is: what is wrong is said in the unit at hand. */
 const render = (ui: ReactElement) =>

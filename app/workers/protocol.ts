@@ -1,5 +1,4 @@
-import type { Part } from '../../core/evidence/evidence.ts';
-import type { Evidence } from '../../core/evidence/evidence.ts';
+import type { Part, Evidence } from '../../core/evidence/evidence.ts';
 import type { Gearing } from '../../core/gearing/train.ts';
 import type { Arm, Turning, MountedTrain } from '../../core/gearing/mounting/index.ts';
 import type { OneGearShort } from '../../core/gearing/search/index.ts';

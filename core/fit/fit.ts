@@ -83,10 +83,16 @@ export interface FitPlan {
 /** How the figures came about, by what they are. */
 type FitWorking = Readonly<Record<'start' | 'pitchDiameter' | 'depth' | 'root', Step>>;
 
-/** Crest relief that most shops give, mm on diameter: about P/30, at least 0.05 and at most 0.3. Common practice, no source. */
+/**
+ * Crest relief that most shops give, mm on diameter: about P/30, at least 0.05 and at most 0.3. Common practice, no source.
+ * @example usualCrestReliefMm(2) // 0.07
+ */
 export const usualCrestReliefMm = (pitchMm: number): number =>
   Math.min(0.3, Math.max(0.05, Math.round((pitchMm / 30) * 100) / 100));
-/** Clearance on the pitch diameter for a good general fit, mm. Common practice: 0.03-0.05 for noses, more for coarse screws. */
+/**
+ * Clearance on the pitch diameter for a good general fit, mm. Common practice: 0.03-0.05 for noses, more for coarse screws.
+ * @example usualPitchClearanceMm(5) // 0.09
+ */
 export const usualPitchClearanceMm = (pitchMm: number): number => Math.round((0.03 + 0.012 * pitchMm) * 100) / 100;
 
 /**

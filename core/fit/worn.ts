@@ -32,7 +32,10 @@ export interface WornChoice {
   readonly recut: { readonly onDiameterMm: number; readonly deeperMm: number; readonly sideMm: number } | null;
 }
 
-/** Places on the travel; those that nobody located count always. */
+/**
+ * Places on the travel; those that nobody located count always.
+ * @example onTravel([{ positionMm: 5 }, { positionMm: 50 }], { fromMm: 0, toMm: 10 }) // [{ positionMm: 5 }]
+ */
 export const onTravel = <T extends Pick<WornPlace, 'positionMm'>>(
   places: readonly T[],
   travel: Stretch | null,

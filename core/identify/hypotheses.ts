@@ -142,7 +142,10 @@ function expectedOf(row: StandardThread): Expectation {
 }
 
 let built: readonly Hypothesis[] | null = null;
-/** All published rows as hypotheses; computed once, because the geometry never changes. */
+/**
+ * All published rows as hypotheses; computed once, because the geometry never changes.
+ * @example hypotheses().some((h) => h.row?.designation === '1/2-13 UNC') // true
+ */
 export const hypotheses = (): readonly Hypothesis[] => (built ??= build());
 
 /** Chance of a number of starts: screws that carry motion are often multi-start, fastenings hardly ever. */

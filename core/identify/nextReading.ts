@@ -137,7 +137,10 @@ export function nextReadings(
 
 const round = (x: number): number => Number(x.toFixed(4));
 
-/** Bhattacharyya coefficient of two normal distributions: 1 when alike, 0 when apart. */
+/**
+ * Bhattacharyya coefficient of two normal distributions: 1 when alike, 0 when apart.
+ * @example [overlap(0, 1, 0, 1), overlap(0, 0.001, 10, 0.001)] // [1, 0]; the same, and nothing in common
+ */
 export function overlap(m1: number, s1: number, m2: number, s2: number): number {
   const v = s1 * s1 + s2 * s2;
   return Math.sqrt((2 * s1 * s2) / v) * Math.exp(-((m1 - m2) ** 2) / (4 * v));

@@ -1,4 +1,4 @@
-import { type Flanks } from '../form/flanks.ts';
+import type { Flanks } from '../form/flanks.ts';
 import type { Evidence } from '../evidence/evidence.ts';
 import { formAt, specialForm, type ThreadForm } from '../form/shape.ts';
 import { inches } from '../quantity/units.ts';

@@ -28,7 +28,10 @@ export function weighed(evidence: readonly Evidence[], part: Part): Weighed[] {
   });
 }
 
-/** A likelihood as far as its reading counts. */
+/**
+ * A likelihood as far as its reading counts.
+ * @example [power(8, 1), power(8, 0)] // [8, 1]
+ */
 export const power = (likelihood: number, w: number): number => (w === 1 ? likelihood : likelihood ** w);
 
 /** Readings that say something of the pitch and of nothing else. */

@@ -4,6 +4,7 @@ import type { Job } from './schema.ts';
 /**
  * A job begun from another: what the part is, its name, fit, gears and set-up, with the readings typed by hand; nothing that was done at the
  * machine, no pictures and no proof, and no station settled: each is looked at for this part.
+ * @example againFrom(demo('pump'), 'next', 'Another', new Date(0)).readings.length // 4; its readings come with it
  */
 export function againFrom(job: Job, title: string, id: string, at: Date): Job {
   const fresh = newJob(id, title, at);

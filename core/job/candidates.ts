@@ -52,7 +52,10 @@ export function candidatesOf(ranking: Ranking, job: Job): CandidateView[] {
   }));
 }
 
-/** Whether two names are one form, size and pitch, and differ in their starts or hand alone. */
+/**
+ * Whether two names are one form, size and pitch, and differ in their starts or hand alone.
+ * @example [sameSection(thread('M30x2'), thread('M24x2')), sameSection(thread('M30x2'), thread('M30x2'))] // [false, true]
+ */
 export const sameSection = (a: ThreadSpec, b: ThreadSpec): boolean =>
   a.majorMm === b.majorMm && a.pitch === b.pitch && a.form === b.form && a.form !== 'special';
 

@@ -103,7 +103,10 @@ export const CAUTIONS = {
 export type CautionCode = keyof typeof CAUTIONS;
 export const CAUTION_CODES = Object.keys(CAUTIONS) as readonly CautionCode[];
 
-/** The cautions that apply at a station of a job, gravest first. */
+/**
+ * The cautions that apply at a station of a job, gravest first.
+ * @example cautionsAt('gears', demo('pump'), shop) // ['isolate', 'light-gears', 'hand-crank']
+ */
 export function cautionsAt(station: StationId, job: Job, shop: Shop, metal: Metal = metalOf(job)): CautionCode[] {
   const lathe = latheOf(job, shop);
   const events = standingOfPart(job, metal.part);

@@ -55,7 +55,10 @@ export const RESTS_ON: Readonly<Record<StationId, readonly StationId[]>> = {
   record: ['prove'],
 };
 
-/** Pick-up is a station only where a thread already exists. */
+/**
+ * Pick-up is a station only where a thread already exists.
+ * @example [stationsOf(demo('auger')).includes('pickup'), stationsOf(demo('plug')).includes('pickup')] // [true, false]; only a thread that is there is picked up
+ */
 export const stationsOf = (job: Job): StationId[] => {
   // also where a thread being cut has lost its place
   const pickup = threadExists(job) || metalOf(job).phase === 'lost';
@@ -166,6 +169,7 @@ export function changes(then: Basis, now: Basis, shared = false): Moved[] {
 /**
  * The thread as now believed: the accepted one while the evidence is as it was, or while the ranking still puts it first.
  * Null when the evidence has moved on, so that whatever rested on the name can say so.
+ * @example believedThread(demo('press'), thread('M30x2')).designation // 'M30x2'; nothing was named: the likeliest
  */
 export function believedThread(job: Job, top: ThreadSpec | null): ThreadSpec | null {
   const accepted = threadOfJob(job);
@@ -189,7 +193,10 @@ const NEEDS: Partial<Record<StationId, (job: Job, shop: Shop) => Waiting | null>
   prove: (job) => (job.name ? null : 'no-name'),
 };
 
-/** Why a station cannot be settled yet; null: it can. Nothing settles with nothing in it. */
+/**
+ * Why a station cannot be settled yet; null: it can. Nothing settles with nothing in it.
+ * @example notYet('fit', demo('press'), shop) // 'no-name'
+ */
 export function notYet(station: StationId, job: Job, shop: Shop, metal: Metal = metalOf(job)): Waiting | null {
   switch (station) {
     case 'read':
@@ -214,7 +221,10 @@ export function notYet(station: StationId, job: Job, shop: Shop, metal: Metal = 
   }
 }
 
-/** State of every station of a job, staleness carried along the chain. */
+/**
+ * State of every station of a job, staleness carried along the chain.
+ * @example stationStates(demo('press'), shop, null).intake.kind // 'settled'
+ */
 export function stationStates(job: Job, shop: Shop, top: ThreadSpec | null): Readonly<Record<StationId, StationState>> {
   const believed = believedThread(job, top);
   const metal = metalOf(job);

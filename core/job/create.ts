@@ -38,7 +38,10 @@ export const notHeldYet = (): HeldYet => ({
   trueWith: [],
   foundBy: null,
 });
-/** Nobody has said yet with what it is proved: three wires, the nearest owned, by what the fit has. */
+/**
+ * Nobody has said yet with what it is proved: three wires, the nearest owned, by what the fit has.
+ * @example notProvedYet().mates // []
+ */
 export const notProvedYet = (): Job['prove'] => ({
   wire: null,
   count: 3,
@@ -52,7 +55,10 @@ export const notProvedYet = (): Job['prove'] => ({
 /** The whole depth by one rule, fed one way. */
 export const IN_ONE_GO = { stages: null, straightLastMm: 0 } satisfies Partial<Job['cut']>;
 
-/** A job with nothing known yet. Identity and time come from outside. */
+/**
+ * A job with nothing known yet. Identity and time come from outside.
+ * @example newJob('a', 'A screw', new Date(0)).readings // []
+ */
 export function newJob(id: string, title: string, at: Date): Job {
   const now = at.toISOString();
   return {
@@ -129,7 +135,10 @@ export const USUAL_SPRINGS = 2;
 /** No pass deeper than this, mm radial, until somebody says otherwise or the shop has learned it. Common practice, no source. */
 export const USUAL_CAP_MM = 0.25;
 
-/** A shop before anything is known of it. */
+/**
+ * A shop before anything is known of it.
+ * @example emptyShop().lathes // []
+ */
 export const emptyShop = (): Shop => ({
   format: 'gelvin-shop',
   version: SHOP_VERSION,

@@ -39,7 +39,10 @@ export function passesWanted(job: Job): number | null {
   return passes.count > since ? passes.count - since : null;
 }
 
-/** The tool as this job's cut meets it, before anything is put up; null: no thread is named. */
+/**
+ * The tool as this job's cut meets it, before anything is put up; null: no thread is named.
+ * @example toolOfJob(demo('pump')).pitchMm // 2
+ */
 export function toolOfJob(
   job: Job,
 ): { readonly tool: ToolOutline; readonly pitchMm: number; readonly leftHand: boolean } | null {
@@ -49,7 +52,10 @@ export function toolOfJob(
   return { tool: { ...flanks, tip: tipOf(job, thread) }, pitchMm: pitchMmOf(thread), leftHand: thread.leftHand };
 }
 
-/** The plan's question for a job: target, metal, tool and lathe as they are. Null: no thread is named, or no surface touched or measured. */
+/**
+ * The plan's question for a job: target, metal, tool and lathe as they are. Null: no thread is named, or no surface touched or measured.
+ * @example planRequest(demo('press'), shop, metal(demo('press'))) // null; it has no name yet
+ */
 export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);
@@ -207,13 +213,19 @@ export interface Changed {
   readonly was: string;
   readonly now: string;
 }
-/** What is no longer as it was when metal was last agreed to be cut. */
+/**
+ * What is no longer as it was when metal was last agreed to be cut.
+ * @example changedFacts(cutFacts(demo('pump'), shop), cutFacts(demo('pump'), shop)) // []
+ */
 export const changedFacts = (was: Facts, now: Facts): Changed[] =>
   [...new Set([...Object.keys(was), ...Object.keys(now)])]
     .filter((fact) => was[fact] !== now[fact])
     .map((fact) => ({ fact, was: was[fact] ?? 'none', now: now[fact] ?? 'none' }));
 
-/** Something is still to be cut on this part: depth that a dial can be set to, a spring pass, or another start. */
+/**
+ * Something is still to be cut on this part: depth that a dial can be set to, a spring pass, or another start.
+ * @example workLeft(demo('sluice'), shop, metal(demo('sluice'))) // true
+ */
 export function workLeft(job: Job, shop: Shop, metal: Metal): boolean {
   const request = planRequest(job, shop, metal);
   const plan = cutPlan(job, request);

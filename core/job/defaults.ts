@@ -9,7 +9,10 @@ import { threadExists } from './metal.ts';
 import { own } from '../quantity/own.ts';
 import type { Job, Shop } from './schema.ts';
 
-/** A class of the other member's, once what is made has changed, is no class: the usual one of the new member takes its place. */
+/**
+ * A class of the other member's, once what is made has changed, is no class: the usual one of the new member takes its place.
+ * @example suitClass(demo('pump')).fit.class // '6g'
+ */
 export function suitClass(job: Job): Job {
   const thread = threadOfJob(job);
   if (!thread || job.fit.class === null) return job;
@@ -67,6 +70,9 @@ export function asUsuallyFed(job: Job, shop: Shop): Job {
   };
 }
 
-/** The slide's usual angle for a way of feeding, from the cross-slide line. */
+/**
+ * The slide's usual angle for a way of feeding, from the cross-slide line.
+ * @example [slideAngleFor('flank', 30), slideAngleFor('modified', 30)] // [29.5, 29]
+ */
 export const slideAngleFor = (infeed: 'flank' | 'modified', trailingDeg: number): number =>
   feedDegOf({ infeed, slideAngleDeg: null, trailingDeg });

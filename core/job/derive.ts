@@ -10,10 +10,16 @@ import { matePitchDiameter, travelOf } from './mate.ts';
 import { copiedFrom, matePlaces } from './places.ts';
 import type { Job, Shop } from './schema.ts';
 
-/** The thread a job stands on: the one accepted in Name, as core's own type. */
+/**
+ * The thread a job stands on: the one accepted in Name, as core's own type.
+ * @example threadOfJob(demo('pump')).designation // 'M30x2'
+ */
 export const threadOfJob = (job: Job): ThreadSpec | null => (job.name ? job.name.thread : null);
 
-/** The lathe that a job is cut on; null: none is chosen, or it is gone. */
+/**
+ * The lathe that a job is cut on; null: none is chosen, or it is gone.
+ * @example latheOf(demo('pump'), shop).id // 'lathe-bess'
+ */
 export const latheOf = (job: Job, shop: Shop): Lathe | null =>
   shop.lathes.find((l) => l.id === job.gears.lathe) ?? null;
 
@@ -42,7 +48,10 @@ export const fitChoiceOf = (job: Job, thread: ThreadSpec): FitChoice => ({
   ...readFrom(job, thread),
 });
 
-/** The fit as the job has it; null: nothing is named. */
+/**
+ * The fit as the job has it; null: nothing is named.
+ * @example fitOfJob(demo('press')) // null; nothing is named
+ */
 export const fitOfJob = (job: Job): FitPlan | null => {
   const thread = threadOfJob(job);
   return thread ? fitPlan(thread, fitChoiceOf(job, thread)) : null;
@@ -55,7 +64,10 @@ export interface GearState {
   readonly errorPpm: number | null;
 }
 
-/** What the chosen train cuts. */
+/**
+ * What the chosen train cuts.
+ * @example textOf(gearState(demo('pump'), shop).lead) // '8001/4000'; 63 x 20 over 40 x 50 on 8 tpi: 63/100 of 3.175 mm
+ */
 export function gearState(job: Job, shop: Shop): GearState | null {
   const thread = threadOfJob(job);
   const lathe = latheOf(job, shop);
@@ -76,6 +88,7 @@ export function gearState(job: Job, shop: Shop): GearState | null {
 /**
  * Length over which screw and nut are engaged, for what a pitch error does: as given, else the thread's length as read, else
  * one diameter, which is the usual nut. Common practice, no source.
+ * @example engagedOf(demo('sluice')) // 70
  */
 export function engagedOf(job: Job): number {
   return job.fit.engagementMm ?? job.wearMap.lengthMm ?? threadOfJob(job)?.majorMm ?? 0;

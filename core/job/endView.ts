@@ -53,7 +53,10 @@ export interface EndView {
   readonly steps: (rpm: number) => readonly Step[];
 }
 
-/** How a thread of this member may end: a nut's is not drawn out by hand, and only a bore is blind. */
+/**
+ * How a thread of this member may end: a nut's is not drawn out by hand, and only a bore is blind.
+ * @example endsOf('external') // ['groove', 'taper-out', 'stop', 'through']
+ */
 export const endsOf = (make: Job['intake']['make']): readonly ThreadEnd[] =>
   THREAD_ENDS.filter((e) => e !== (make === 'internal' ? 'taper-out' : 'blind'));
 

@@ -7,7 +7,10 @@ export const READING_ORDER = Object.keys(KINDS) as readonly Quantity[];
 /** The first of them are taken of nearly every part; the others where they are asked for. */
 const USUAL = 6;
 
-/** The quantity to arm after one has been taken: the next in order that has not been read; the same when all have. */
+/**
+ * The quantity to arm after one has been taken: the next in order that has not been read; the same when all have.
+ * @example nextQuantity('majorDiameter', new Set(['majorDiameter'])) // 'crestCount'
+ */
 export function nextQuantity(taken: Quantity, read: ReadonlySet<Quantity>): Quantity {
   const from = READING_ORDER.indexOf(taken);
   const later = [...READING_ORDER.slice(from + 1), ...READING_ORDER.slice(0, from)];

@@ -5,7 +5,10 @@ import { otherMember } from './made.ts';
 import { inches, type UnitSystem } from '../quantity/units.ts';
 import type { Job, Reading } from './schema.ts';
 
-/** The side that was measured: what came in, not what is to be made. */
+/**
+ * The side that was measured: what came in, not what is to be made.
+ * @example [partOf(demo('pump')), partOf(demo('gland'))] // ['external', 'external']; for the gland's nut the screw is read
+ */
 export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn === 'nut' ? 'internal' : 'external');
 
 /** A stored reading as evidence for naming. */
@@ -66,5 +69,8 @@ export function pitchOfCount(r: Reading): { readonly mm: number; readonly sigmaM
   return { mm, sigmaMm: (isSpanned(r) ? spanSigmaMm(r.uncertainty ?? 0) : DEFAULT_SIGMA.crests * mm) / r.value };
 }
 
-/** Every reading of a job as evidence; those that lack what they were taken with are left out. */
+/**
+ * Every reading of a job as evidence; those that lack what they were taken with are left out.
+ * @example evidenceOfJob(demo('pump')).length // 4
+ */
 export const evidenceOfJob = (job: Job): Evidence[] => job.readings.flatMap((r) => evidenceOf(r, partOf(job)) ?? []);

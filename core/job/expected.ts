@@ -8,6 +8,7 @@ import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standa
  * What each reading would be on a new thread of this name: mm, degrees, ratio or count as the reading itself has it. A
  * crest count is given as its pitch, mm. What cannot be told without more (over wires, without a wire) is left out.
  * Diameters are those of the table's own plane on a taper.
+ * @example expectedReadings(thread('M10x1.5'), 'external').majorDiameter // 10
  */
 export function expectedReadings(thread: ThreadSpec, side: 'external' | 'internal'): Partial<Record<Quantity, number>> {
   const form = threadFormOf(thread);

@@ -2,7 +2,10 @@ import type { Infeed } from '../cutting/plan.ts';
 import type { Metal } from './metal.ts';
 import type { Job } from './schema.ts';
 
-/** Ways of feeding in which the top slide, at its angle, is the one that feeds. */
+/**
+ * Ways of feeding in which the top slide, at its angle, is the one that feeds.
+ * @example [feedsAtAngle('modified'), feedsAtAngle('radial')] // [true, false]
+ */
 export const feedsAtAngle = (infeed: Infeed): infeed is 'flank' | 'modified' =>
   infeed === 'flank' || infeed === 'modified';
 

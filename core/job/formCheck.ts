@@ -66,7 +66,10 @@ export interface FormCheck {
   readonly engagedMm: number;
 }
 
-/** Pitches over which a lead is read: as many as go into about 25 mm, at least five. Common practice, no source. */
+/**
+ * Pitches over which a lead is read: as many as go into about 25 mm, at least five. Common practice, no source.
+ * @example leadPitches(24) // 5
+ */
 export const leadPitches = (pitchMm: number): number => Math.max(5, Math.round(25 / pitchMm));
 
 /** The finished thread by its form: what was read of it, and what it does to the fit. Null: no thread yet. */

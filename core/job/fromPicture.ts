@@ -8,8 +8,7 @@ import { widthOver, type End } from '../profile/ends.ts';
 import type { HiddenFlank } from '../profile/hidden.ts';
 import type { ProfileRead, Told } from '../profile/types.ts';
 import { FINE_ENOUGH_MM } from '../reading/pitch.ts';
-import type { FREE_ENDS } from './schema.ts';
-import { type Reading } from './schema.ts';
+import type { FREE_ENDS, Reading } from './schema.ts';
 
 const { PI, abs, atan, floor, hypot, max, min, sqrt } = Math;
 
@@ -352,6 +351,7 @@ export const evidenceOfRows = (rows: readonly PictureRow[]): Evidence[] =>
 /**
  * What a flank of the section reads in the shadow, where the crest does not hide it: T4 = tan2 a (T2 + k2) for its slope T and
  * k = lead / 2 pi y. @param radiusPx height at which it is looked at
+ * @example seenAs(0, 2, 28) // 0
  */
 export function seenAs(deg: number, leadPx: number, radiusPx: number): number {
   const t2 = tanDeg(deg) ** 2;

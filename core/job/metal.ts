@@ -71,13 +71,19 @@ export interface Metal {
   readonly scratch: EventOf<'scratchRead'> | null;
 }
 
-/** The ledger without what was voided. Voids that were voided themselves count for nothing. */
+/**
+ * The ledger without what was voided. Voids that were voided themselves count for nothing.
+ * @example standing([]) // []
+ */
 export function standing(events: readonly LedgerEvent[]): LedgerEvent[] {
   const gone = voidedOf(events);
   return events.filter((e) => e.kind !== 'voided' && !gone.has(e.n));
 }
 
-/** Numbers of the events that are struck through. */
+/**
+ * Numbers of the events that are struck through.
+ * @example voidedOf([]).size // 0
+ */
 export function voidedOf(events: readonly LedgerEvent[]): ReadonlySet<number> {
   const gone = new Set<number>();
   for (const e of [...events].sort((a, b) => b.n - a.n)) if (e.kind === 'voided' && !gone.has(e.n)) gone.add(e.of);
@@ -88,14 +94,23 @@ export function voidedOf(events: readonly LedgerEvent[]): ReadonlySet<number> {
 export const standingOfPart = (job: Job, part = metalOf(job).part): LedgerEvent[] =>
   standing(job.events).filter((e) => e.part === part);
 
-/** How the work was last said to be put up, of the events of a part; null: nobody has said. */
+/**
+ * How the work was last said to be put up, of the events of a part; null: nobody has said.
+ * @example mountedOf([]) // null
+ */
 export const mountedOf = (events: readonly LedgerEvent[]): EventOf<'mounted'> | null =>
   events.findLast((e) => e.kind === 'mounted') ?? null;
 
-/** Number of the last event of the ledger; 0: nothing is written yet. */
+/**
+ * Number of the last event of the ledger; 0: nothing is written yet.
+ * @example lastN(demo('latch')) // 0
+ */
 export const lastN = (job: Job): number => job.events.at(-1)?.n ?? 0;
 
-/** A thread is there before anything is cut: it must be found before the first pass. */
+/**
+ * A thread is there before anything is cut: it must be found before the first pass.
+ * @example [threadExists(demo('auger')), threadExists(demo('plug'))] // [true, false]
+ */
 export const threadExists = (job: Job): boolean =>
   job.intake.wanted === 'recut' || job.intake.wanted === 'extend' || job.intake.cameIn === 'broken-shaft';
 

@@ -1,3 +1,4 @@
+import { includedDeg } from '../form/flanks.ts';
 import {
   offHeight,
   offSquare,
@@ -27,14 +28,14 @@ export function mistakeOf(job: Job, m: Mistake): MistakeView | null {
   const fit = fitOfJob(job);
   const own = toolOfJob(job);
   if (!fit || !own) return null;
-  const { leadingDeg, trailingDeg } = own.tool;
+  const { trailingDeg } = own.tool;
   switch (m.kind) {
     case 'square':
       return { kind: 'square', ...offSquare(own.tool, m.byDeg, fit.depthMm) };
     case 'height': {
       const radius = fit.startDiameterMm / 2;
       if (Math.abs(m.byMm) >= radius - (fit.make === 'external' ? fit.depthMm : 0)) return null;
-      const view = offHeight(radius, fit.depthMm, (leadingDeg + trailingDeg) / 2, m.byMm, fit.make);
+      const view = offHeight(radius, fit.depthMm, includedDeg(own.tool) / 2, m.byMm, fit.make);
       // above centre the flank's heel comes nearer outside, below it inside
       const rubs = fit.make === 'external' ? m.byMm > 0 : m.byMm < 0;
       return {

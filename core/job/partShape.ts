@@ -38,7 +38,10 @@ const either = (lengthMm: number | null, diameterMm: number | null): Beside | nu
 
 const read = (job: Job, q: Reading['quantity']): number | null => leastWorn(job, q)?.value ?? null;
 
-/** @param thread the accepted thread, or the likeliest so far; null: nothing is believed yet */
+/**
+ * @param thread the accepted thread, or the likeliest so far; null: nothing is believed yet
+ * @example partShape(demo('pump'), thread('M30x2')).pitchMm // 2
+ */
 export function partShape(job: Job, thread: ThreadSpec | null): PartShape {
   const side = partOf(job);
   const sizes = thread && threadSizes(thread);

@@ -92,7 +92,10 @@ export interface SlipGear {
   readonly place: GearPlace;
 }
 
-/** Leadscrew turns for one turn of each driven gear: all that follows it, gearbox too. */
+/**
+ * Leadscrew turns for one turn of each driven gear: all that follows it, gearbox too.
+ * @example slipGears(demo('pump'), shop).map((g) => g.teeth) // [40, 50]
+ */
 export function slipGears(job: Job, shop: Shop): SlipGear[] {
   const lathe = latheOf(job, shop);
   const { train } = job.gears;
@@ -115,7 +118,10 @@ export function slipGears(job: Job, shop: Shop): SlipGear[] {
 /** More teeth than a hand counts without losing the place. */
 const MOST_TEETH = 60;
 
-/** The ways that a lathe has: a control starts elsewhere, one that is typed to may move its start, gears can be slipped. */
+/**
+ * The ways that a lathe has: a control starts elsewhere, one that is typed to may move its start, gears can be slipped.
+ * @example waysOf(null) // ['parallel', 'angled', 'turn']; of an unknown lathe what any has
+ */
 export function waysOf(lathe: Lathe | null): readonly PickupWay[] {
   if (lathe?.kind === 'control') return ['start', 'turn'];
   const slides = ['parallel', 'angled', 'turn'] as const;

@@ -11,7 +11,10 @@ import { placesOn } from './places.ts';
 import type { Job } from './schema.ts';
 import { depthRead, leastWorn } from './special.ts';
 
-/** An old groove is cut again, and nothing besides it. */
+/**
+ * An old groove is cut again, and nothing besides it.
+ * @example [recutting(demo('auger')), recutting(demo('pump'))] // [true, false]
+ */
 export const recutting = (job: Job): boolean => job.intake.wanted === 'recut';
 
 /** What has to be gone from the old groove for it to be clean all over; null where a recut has nothing to clean. */

@@ -35,7 +35,10 @@ const WAYS: readonly (readonly [Infeed, DepthRule | null])[] = [
   ['flank', 'constant-force'],
 ];
 
-/** The main schools side by side for this job; none where nothing can be planned, or the material's force is not known. */
+/**
+ * The main schools side by side for this job; none where nothing can be planned, or the material's force is not known.
+ * @example schoolsOf(demo('pump'), shop).length // 5
+ */
 export function schoolsOf(job: Job, shop: Shop): School[] {
   const thread = threadOfJob(job);
   if (!thread) return [];

@@ -1,3 +1,4 @@
+import { includedDeg } from '../form/flanks.ts';
 import type { SetupView } from './setupView.ts';
 import { feedsAtAngle } from './feed.ts';
 import type { Job } from './schema.ts';
@@ -17,7 +18,6 @@ export interface MachineSetting {
 
 /** The settings of this job: an angled slide only where the cut is fed along it, and neither slide nor dials at a control. */
 export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec, kind: LatheKind | null): MachineSetting[] {
-  const { leadingDeg, trailingDeg } = threadFormOf(thread);
   const { setup } = job;
   const of = (code: SettingCode, value: MachineSetting['value'] = null): MachineSetting => ({
     code,
@@ -26,7 +26,7 @@ export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec, kind: 
   });
   return [
     of('true'),
-    of('ground', { deg: leadingDeg + trailingDeg }),
+    of('ground', { deg: includedDeg(threadFormOf(thread)) }),
     of('height'),
     ...(kind !== 'control' && feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),
     of('square'),

@@ -45,7 +45,10 @@ export interface SetupView {
 const MOST_SLIDE_DEG = 45;
 /** Most that the record keeps. */
 const MOST_KEPT_DEG = 60;
-/** A slide's angle as typed; one that no slide is set to is taken all the same where it is a slip that can be named. */
+/**
+ * A slide's angle as typed; one that no slide is set to is taken all the same where it is a slip that can be named.
+ * @example value(parseSlideAngle('29 1/2', 30)).deg // 29.5
+ */
 export function parseSlideAngle(t: string, flankDeg: number): ReturnType<typeof parseAngle> {
   const wide = parseAngle(t, 'angle', MOST_KEPT_DEG);
   return wide.ok && judgeSlideAngle(wide.value.deg, flankDeg).slip !== null

@@ -9,7 +9,10 @@ import { partOf } from './evidence.ts';
 import type { Quantity } from '../evidence/evidence.ts';
 import type { Job, Reading } from './schema.ts';
 
-/** A measured pitch as something a lathe can be set for: a round number of threads per inch or of hundredths. */
+/**
+ * A measured pitch as something a lathe can be set for: a round number of threads per inch or of hundredths.
+ * @example textOf(cutablePitch(3.63, 'mm', false)) // '363/100'
+ */
 export function cutablePitch(pitchMm: number, system: 'mm' | 'in', nominal: boolean): Rational {
   const quarters = (4 * 25.4) / pitchMm;
   const thousandths = 1000 * pitchMm;
@@ -41,7 +44,10 @@ export function leastWorn(job: Job, quantity: Reading['quantity']): Reading | nu
   );
 }
 
-/** Depth as read, or half of what is between crest and root; null when neither is known. */
+/**
+ * Depth as read, or half of what is between crest and root; null when neither is known.
+ * @example depthRead(demo('sluice')) // 3.7
+ */
 export function depthRead(job: Job): number | null {
   const read = leastWorn(job, 'depth');
   if (read) return read.value;
@@ -60,7 +66,10 @@ const TO_COPY: readonly { readonly ask: Quantity; readonly or: readonly Quantity
   { ask: 'starts', or: ['lead'] },
 ];
 
-/** The readings that a special still lacks, in the order in which they are taken; none when all are known. */
+/**
+ * The readings that a special still lacks, in the order in which they are taken; none when all are known.
+ * @example lackingToCopy(demo('latch')) // ['flankAngle', 'depth', 'crestFlat', 'rootFlat', 'starts']
+ */
 export const lackingToCopy = (job: Job): readonly Quantity[] =>
   TO_COPY.filter(({ ask, or }) => ![ask, ...or].some((q) => leastWorn(job, q) !== null)).map((l) => l.ask);
 
@@ -123,6 +132,7 @@ export function specialOf(ranking: Ranking, job: Job): ThreadSpec {
 /**
  * A published form of unlike flanks as it stands on this part: which of them faces the free end is what was read, where
  * both were. The table's own way round else.
+ * @example oriented(thread('M30x2'), demo('pump')).designation // 'M30x2'
  */
 export function oriented(thread: ThreadSpec, job: Job): ThreadSpec {
   const read = flanksRead(job);

@@ -12,6 +12,11 @@ export const STATIONS = [
   'record',
 ] as const;
 export type StationId = (typeof STATIONS)[number];
+/**
+ * Whether a word names a station.
+ * @example isStation('cut') // true
+ */
+export const isStation = (word: string): word is StationId => (STATIONS as readonly string[]).includes(word);
 
 /** Raised with every change of shape; core/formats/upgrade.ts holds the steps from the older ones. */
 export const JOB_VERSION = 10;

@@ -66,7 +66,10 @@ export function dialReading(
   return { turns, reading, shown, text, setMm: (halves / 2) * travelPerDivisionMm(dial) };
 }
 
-/** What to set on the top slide's own scale for an angle measured from the cross-slide line. */
+/**
+ * What to set on the top slide's own scale for an angle measured from the cross-slide line.
+ * @example [slideScaleDeg(29.5, 'cross-slide'), slideScaleDeg(29.5, 'bed')] // [29.5, 60.5]
+ */
 export const slideScaleDeg = (fromCrossSlideDeg: number, scaleZero: ScaleZero): number =>
   scaleZero === 'bed' ? 90 - fromCrossSlideDeg : fromCrossSlideDeg;
 

@@ -18,6 +18,7 @@ export interface TypedLead {
  * The lead rounded to what can be typed, the nearest. Exact: what is cut is the number typed, not the one meant. Turns an inch are
  * turns of the spindle for an inch of travel, so a lead of several starts counts its turns, not its threads.
  * Null: it rounds to nothing, and cannot be typed.
+ * @example typedLead(exact('254/70'), { unit: 'mm', decimals: 3 }).text // '3.629'; 7 tpi is 3.62857... mm
  */
 export function typedLead(lead: Rational, how: TypedHow): TypedLead | null {
   const figure = how.unit === 'mm' ? lead : how.unit === 'in' ? lead.div(INCH_MM) : INCH_MM.div(lead);

@@ -41,6 +41,7 @@ export function zStart(d: Dropped, threadMm: number, leastLeads: number, leads: 
 /**
  * Whether the grooves counted from the face agree with where the tool sits: the nth groove lies between n - 1 and n pitches in,
  * the first of them shorter where the face cuts it. Common practice, no source. @returns the counts that would agree
+ * @example countsThatAgree(exact('2'), exact('4')) // [1]
  */
 export function countsThatAgree(z: Rational, pitch: Rational): readonly number[] {
   const inMm = -numberOf(z) / numberOf(pitch);

@@ -55,7 +55,10 @@ const THREADS = [
   { designation: '1 1/2-4 Acme', pitchMm: 6.35, flankDeg: 14.5 },
 ] as const;
 
-/** A thread to be picked up. @param level 1 up; the higher, the less help */
+/**
+ * A thread to be picked up. @param level 1 up; the higher, the less help
+ * @example grooveRound(1, 1).pitchMm === grooveRound(1, 1).pitchMm // true; a seed deals the same round again
+ */
 export function grooveRound(seed: number, level: number): GrooveRound {
   const d = deal(seed);
   const thread = d.of(THREADS);
@@ -83,7 +86,10 @@ export function grooveRound(seed: number, level: number): GrooveRound {
   };
 }
 
-/** Nothing moved yet. */
+/**
+ * Nothing moved yet.
+ * @example grooveStart().slackTaken // false
+ */
 export const grooveStart = (): GrooveState => ({
   movedMm: 0,
   dialMm: 0,
@@ -153,7 +159,10 @@ export function seenOff(r: GrooveRound, s: GrooveState): number {
   return wrap(r.offMm - s.movedMm - slack + (s.over ? 0 : r.parallaxMm), r.pitchMm);
 }
 
-/** The tool is in when it is nearer than this, mm: a twentieth of the pitch, as it is judged by eye. Common practice, no source. */
+/**
+ * The tool is in when it is nearer than this, mm: a twentieth of the pitch, as it is judged by eye. Common practice, no source.
+ * @example nearMm({ pitchMm: 2 }) // 0.1
+ */
 export const nearMm = (r: GrooveRound): number => r.pitchMm / 20;
 
 export type GrooveMissed = '' | 'slack' | 'against-slack' | 'parallax' | 'off' | 'lead-missed' | 'lead-imagined';

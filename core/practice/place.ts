@@ -38,7 +38,10 @@ export interface PlaceRound {
 
 const THREADS = ['1 1/2 x 3 1/2 tpi', 'M30x2', 'Tr 28x5', '2 1/2-4 UNC', '5/8-11 BSW'] as const;
 
-/** What comes after each motion. */
+/**
+ * What comes after each motion.
+ * @example [nextOf('cut'), nextOf('out')] // ['out', 'back']
+ */
 export const nextOf = (m: MotionWord): MotionWord => MOTIONS[(MOTIONS.indexOf(m) + 1) % MOTIONS.length] ?? 'set';
 
 /** A run of passes broken off somewhere. @param level 1 up */

@@ -23,7 +23,10 @@ const EASIER = 1;
 
 const ofGame = (results: readonly Result[], game: Game): Result[] => results.filter((r) => r.game === game);
 
-/** Harder as it goes: four right of the last five at a level go on, one or none goes back. @returns 1 to 5 */
+/**
+ * Harder as it goes: four right of the last five at a level go on, one or none goes back. @returns 1 to 5
+ * @example levelOf([], 'groove') // 1
+ */
 export function levelOf(results: readonly Result[], game: Game): number {
   let level = 1;
   let last: boolean[] = [];
@@ -45,13 +48,19 @@ export function goOf(results: readonly Result[], game: Game): Result[] {
   const all = ofGame(results, game);
   return all.slice(all.length - (all.length % TEN));
 }
-/** The ten rounds last ended; empty: no go was ended yet. */
+/**
+ * The ten rounds last ended; empty: no go was ended yet.
+ * @example lastGo([], 'groove') // []
+ */
 export function lastGo(results: readonly Result[], game: Game): Result[] {
   const all = ofGame(results, game);
   const end = all.length - (all.length % TEN);
   return all.slice(Math.max(0, end - TEN), end);
 }
-/** The best go of ten: how many were right; null: none was ended. */
+/**
+ * The best go of ten: how many were right; null: none was ended.
+ * @example bestOf([], 'groove') // null
+ */
 export function bestOf(results: readonly Result[], game: Game): number | null {
   const all = ofGame(results, game);
   let best: number | null = null;
@@ -60,7 +69,10 @@ export function bestOf(results: readonly Result[], game: Game): number | null {
   return best;
 }
 
-/** What was missed most, the commonest first. */
+/**
+ * What was missed most, the commonest first.
+ * @example missedOf([]) // []
+ */
 export function missedOf(
   results: readonly Result[],
 ): { readonly game: Game; readonly missed: string; readonly times: number }[] {
@@ -87,7 +99,10 @@ export function seedOf(results: readonly Result[], game: Game): number {
 /** As it lies in the record. */
 type Kept = { -readonly [K in keyof Result]: Result[K] };
 
-/** Nothing was practised yet. */
+/**
+ * Nothing was practised yet.
+ * @example notPractised().results // []
+ */
 export const notPractised = (): { lathe: string | null; thread: string; pace: 'own' | 'running'; results: Kept[] } => ({
   lathe: null,
   thread: '',

@@ -227,7 +227,10 @@ function slipsOf(d: Deal, c: SlipCard, level: number): Slip[] {
 /** Choices of one round. */
 const CHOICES = 6;
 
-/** A reading with or without a slip in it. @param level 1 up */
+/**
+ * A reading with or without a slip in it. @param level 1 up
+ * @example slipRound(3, 1).truth === slipRound(3, 1).truth // true
+ */
 export function slipRound(seed: number, level: number): SlipRound {
   const d = deal(seed);
   const card = d.of(CARDS);

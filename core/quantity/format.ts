@@ -56,7 +56,10 @@ export const FINE: LengthStyle = { stepMm: 0.001, stepIn: 0.0001 };
 /** For lengths along a part: a millimetre, a hundredth of an inch, or the rule’s own fractions. */
 export const ALONG: LengthStyle = { stepMm: 1, stepIn: 0.01, rule: true };
 
-/** The same length in both systems, preferred first: "31.75 mm (1.2500 in)". */
+/**
+ * The same length in both systems, preferred first: "31.75 mm (1.2500 in)".
+ * @example bothText(25.4, 'mm') // '25.40 mm (1.0000 in)'
+ */
 export const bothText = (mm: number, system: UnitSystem, style: LengthStyle = {}): string =>
   `${lengthText(mm, system, style)} (${lengthText(mm, system === 'mm' ? 'in' : 'mm', style)})`;
 
@@ -107,6 +110,9 @@ export const ppmText = (ppm: number): string =>
     ? 'exact'
     : `${ppm > 0 ? '+' : '\u2212'}${Math.abs(ppm) < 10 ? marked(Math.abs(ppm).toFixed(1)) : Math.round(Math.abs(ppm))} ppm`;
 
-/** A speed along a slide, given in mm/s, in the unit at hand. */
+/**
+ * A speed along a slide, given in mm/s, in the unit at hand.
+ * @example [speedText(1.5, 'mm'), speedText(25.4, 'in')] // ['1.5 mm/s', '1.00 in/s']
+ */
 export const speedText = (mmPerS: number, system: UnitSystem): string =>
   system === 'mm' ? `${marked(mmPerS.toFixed(1))} mm/s` : `${marked((mmPerS / MM_PER_INCH).toFixed(2))} in/s`;

@@ -22,6 +22,7 @@ export interface NumberHead {
 /**
  * Reads the number at the start of a typed quantity: `1 3/16`, `1-3/16`, `3/4`, `.750`, `19,05`, `-0.1`.
  * A comma is a decimal comma; `1,250` could also be one thousand two hundred and fifty and is refused with both readings.
+ * @example value(readNumber('12 tpi', 'pitch')).rest // 'tpi'
  */
 export function readNumber(text: string, field: string): Outcome<NumberHead> {
   const t = text

@@ -20,6 +20,13 @@ export interface Refused {
 }
 
 /**
+ * Whether an answer is a problem, where anything else may come back.
+ * @example isProblem(bad('slide', 'slide-0-to-60').problem) // true
+ */
+export const isProblem = (x: unknown): x is Problem =>
+  typeof x === 'object' && x !== null && 'code' in x && 'field' in x;
+
+/**
  * What was asked for, worked out.
  * @example good(7) // { ok: true, value: 7 }
  */
@@ -30,7 +37,10 @@ type With<C extends ProblemCode> = C extends PlainCode
   ? [figures?: ProblemFigures[C], cause?: Problem]
   : [figures: ProblemFigures[C], cause?: Problem];
 
-/** A problem by its code, with the figures that its sentence needs, in the field where it was typed. */
+/**
+ * A problem by its code, with the figures that its sentence needs, in the field where it was typed.
+ * @example problem('slide', 'slide-0-to-60').code // 'slide-0-to-60'
+ */
 export const problem = <C extends ProblemCode>(field: string, code: C, ...[figures, cause]: With<C>): Problem => ({
   field,
   code,
@@ -38,7 +48,10 @@ export const problem = <C extends ProblemCode>(field: string, code: C, ...[figur
   ...(cause ? { cause } : {}),
 });
 
-/** The same as an answer. */
+/**
+ * The same as an answer.
+ * @example bad('slide', 'slide-0-to-60').ok // false
+ */
 export const bad = <C extends ProblemCode>(field: string, code: C, ...more: With<C>): Refused => ({
   ok: false,
   problem: problem(field, code, ...more),

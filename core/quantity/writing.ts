@@ -11,5 +11,8 @@ export const writeNumbers = (w: Partial<Writing>): void => void (now = { ...now,
 /** How numbers are written now. */
 export const writing = (): Writing => now;
 
-/** A number already rounded, with the person’s own decimal mark. */
+/**
+ * A number already rounded, with the person’s own decimal mark.
+ * @example marked('1.5') // '1.5'; with a decimal comma '1,5'
+ */
 export const marked = (text: string): string => (now.decimal === '.' ? text : text.replace('.', now.decimal));

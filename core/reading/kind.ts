@@ -84,7 +84,10 @@ export interface ReadingKind<Q extends Quantity> {
   readonly likely?: (h: Expectation, part: Part, starts: number, sigma: number) => Likely;
 }
 
-/** An entry that is only a value. */
+/**
+ * An entry that is only a value.
+ * @example plain(3) // { value: 3, span: null, leaf: null }
+ */
 export const plain = (value: number): Entry => ({ value, span: null, leaf: null });
 /** The instrument's spread under its name in the evidence, when one was said. */
 export const uncertainty = <K extends string>(key: K, r: Taken): { [k in K]?: number } =>

@@ -28,7 +28,10 @@ const BLUNDER = 0.002;
 export const BLUNDER_PER_MM = 1 / 20;
 const BLUNDER_PER_DEG = 1 / 90;
 
-/** A density with the chance that the reading is a blunder, which is spread evenly. @param flat density of anything at all */
+/**
+ * A density with the chance that the reading is a blunder, which is spread evenly. @param flat density of anything at all
+ * @example withBlunder(1, 0.5) // 0.999; one reading in five hundred is a blunder
+ */
 export const withBlunder = (density: number, flat: number): number => (1 - BLUNDER) * density + BLUNDER * flat;
 
 /** Standard deviation of a diameter that an instrument reads to `uncertainty`, mm. */

@@ -27,11 +27,12 @@ const STEEP_BELOW_DEG = degrees(0.35);
 /** M for flat geometry and the usual depths; near enough to see a slip by. */
 function expectedOverWires(known: Known, wireMm: number): number | null {
   if (known.majorMm === null || known.pitchMm === null) return null;
-  const half = (known.includedDeg ?? 60) / 2;
+  const included = known.includedDeg ?? 60;
+  const half = included / 2;
   if (!(half > SQUARE_BELOW_DEG)) return null;
   // P/2 deep to the pitch line twice over for the steep forms, 0.65 P for the usual ones
   const pitchDiameter = known.majorMm - (half < STEEP_BELOW_DEG ? 0.5 : 0.65) * known.pitchMm;
-  return pitchDiameter + flatOverWiresMm(equalFlanks(2 * half), known.pitchMm, wireMm);
+  return pitchDiameter + flatOverWiresMm(equalFlanks(included), known.pitchMm, wireMm);
 }
 
 export const overWires: ReadingKind<'overWires'> = {

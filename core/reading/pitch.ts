@@ -90,6 +90,9 @@ export const pitchLeaf: ReadingKind<'pitchLeaf'> = {
   reason: (e, h) => ({ kind: 'leaf', pitchMm: e.pitchMm, fit: e.fit, outMm: leafOutMm(e, h.pitchMm) }),
 };
 
-/** How far a leaf's teeth are out at its end on a thread of this pitch, mm. */
+/**
+ * How far a leaf's teeth are out at its end on a thread of this pitch, mm.
+ * @example leafOutMm({ pitchMm: 2 }, 2.1) // 0.48
+ */
 export const leafOutMm = (leaf: { readonly pitchMm: number; readonly overMm?: number }, pitchMm: number): number =>
   (Math.abs(pitchMm - leaf.pitchMm) / pitchMm) * (leaf.overMm ?? DEFAULT_SIGMA.leafOverMm);

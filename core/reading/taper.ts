@@ -33,6 +33,7 @@ const number = (text: string): number | null => {
  * `1.79 degrees a side`, `3.58 degrees included`, two diameters and their distance `33.2 to 31.8 over 22.4`, `0` for
  * parallel. With `a side` a ratio is doubled. Degrees that do not say which are refused: half or whole are one as usual as
  * the other.
+ * @example value(parseTaper('1:16', 'mm')) // 0.0625
  */
 export function parseTaper(text: string, system: UnitSystem): Outcome<number> {
   const typed = text.trim();

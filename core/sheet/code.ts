@@ -7,7 +7,10 @@ interface Bar {
   readonly w: number;
 }
 
-/** A code as bars, each as long as its run is: fewer than modules, and no hair lines between them. */
+/**
+ * A code as bars, each as long as its run is: fewer than modules, and no hair lines between them.
+ * @example barsOf([[true, true, false]]) // [{ x: 4, y: 4, w: 2 }]; behind a quiet edge of four
+ */
 export function barsOf(modules: readonly (readonly boolean[])[]): Bar[] {
   return modules.flatMap((row, y) => {
     const bars: Bar[] = [];

@@ -12,14 +12,20 @@ const OTHER_EM = 0.62;
 const faceOf = ({ bold, mono }: Set): keyof typeof ADVANCES =>
   mono ? (bold ? 'monoBold' : 'mono') : bold ? 'bold' : 'sans';
 
-/** How wide a text is when its capitals are `mm` high, mm. */
+/**
+ * How wide a text is when its capitals are `mm` high, mm.
+ * @example widthOf('', 10) // 0
+ */
 export function widthOf(text: string, mm: number, set: Set = {}): number {
   const face = ADVANCES[faceOf(set)];
   const em = mm / CAPITAL;
   return [...text].reduce((w, c) => w + (face[c] ?? OTHER_EM) * em, 0);
 }
 
-/** The lines of a text that may be no wider than `width` mm; a word longer than that is broken where it has to be. */
+/**
+ * The lines of a text that may be no wider than `width` mm; a word longer than that is broken where it has to be.
+ * @example wrapped('one two', 10, 1000) // ['one two']
+ */
 export function wrapped(text: string, points: number, width: number, set: Set = {}): string[] {
   const wide = (t: string): boolean => widthOf(t, pt(points), set) > width;
   const lines: string[] = [];
@@ -43,7 +49,10 @@ export function wrapped(text: string, points: number, width: number, set: Set = 
   return line === '' ? lines : [...lines, line];
 }
 
-/** The largest of a text's sizes, in points, at which it is no wider than `width` mm; the least one where none is. */
+/**
+ * The largest of a text's sizes, in points, at which it is no wider than `width` mm; the least one where none is.
+ * @example fitted('one', 1000, [20, 10]) // 20
+ */
 export const fitted = (text: string, width: number, sizes: readonly [number, ...number[]], set: Set = {}): number =>
   sizes.find((points) => widthOf(text, pt(points), set) <= width) ?? Math.min(...sizes);
 

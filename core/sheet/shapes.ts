@@ -70,7 +70,10 @@ export const pt = (points: number): number => points * (25.4 / 72) * CAPITAL;
 /** A capital's height over the size of its letters. */
 export const CAPITAL = 0.668;
 
-/** A text by its size in points, black on white: nothing under 7.5 is read at a bench. */
+/**
+ * A text by its size in points, black on white: nothing under 7.5 is read at a bench.
+ * @example say(1, 2, 'depth').text // 'depth'
+ */
 export const say = (
   x: number,
   y: number,
@@ -111,7 +114,10 @@ export const circle = (c: At, r: number, how: { dashed?: true; heavy?: true } = 
 });
 const CORNERS = 48;
 
-/** A straight line from place to place. */
+/**
+ * A straight line from place to place.
+ * @example rule(0, 0, 10, 0).points // [{ x: 0, y: 0 }, { x: 10, y: 0 }]
+ */
 export const rule = (
   x1: number,
   y1: number,
@@ -127,7 +133,10 @@ export const rule = (
     ],
     how,
   );
-/** Everything moved along and down, mm. */
+/**
+ * Everything moved along and down, mm.
+ * @example moved([rule(0, 0, 10, 0)], 2, 3)[0].points // [{ x: 2, y: 3 }, { x: 12, y: 3 }]
+ */
 export const moved = (shapes: readonly Shape[], dx: number, dy: number): Shape[] =>
   shapes.map((s) =>
     s.kind === 'text'

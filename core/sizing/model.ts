@@ -1,6 +1,5 @@
 import { isSquare, slopeOf, type Flanks } from '../form/flanks.ts';
-import type { Tip } from '../cutting/tip.ts';
-import { tipBeyondPitchLineMm } from '../cutting/tip.ts';
+import { type Tip, tipBeyondPitchLineMm } from '../cutting/tip.ts';
 import { normalCdf as cumulativeNormal } from '../reading/density.ts';
 import { dice, type Dice } from './random.ts';
 
@@ -94,7 +93,10 @@ export interface Cloud {
   readonly w: Float64Array;
 }
 
-/** Sign that turns a pitch diameter into x. */
+/**
+ * Sign that turns a pitch diameter into x.
+ * @example [signOf({ member: 'external' }), signOf({ member: 'internal' })] // [1, -1]
+ */
 export const signOf = (m: Pick<SizeModel, 'member'>): 1 | -1 => (m.member === 'external' ? 1 : -1);
 /**
  * How finely a hand feels a mate, on the pitch diameter, mm. Common practice, no source.

@@ -14,7 +14,7 @@ import {
   textOf,
   type Rational,
 } from '../quantity/rational.ts';
-import { CATALOGUE, FAMILIES, familyOf, type StandardThread } from './catalogue.ts';
+import { CATALOGUE, designate, FAMILIES, familyOf, type StandardThread } from './catalogue.ts';
 import type { FamilyId } from './family.ts';
 import { specialThread, threadOfRow, unlistedThread, type ThreadSpec } from './thread.ts';
 
@@ -76,7 +76,7 @@ export function parseDesignation(text: string): Outcome<Designated> {
     .replace(/\s+/g, ' ');
   if (clean === '') return bad(FIELD, 'no-designation');
   const { body, tail } = takeTail(clean);
-  for (const read of [metric, roundThread, association, conduit, pipe, inch, special]) {
+  for (const read of [metric, roundThread, nameAndSize, pipe, inch, special]) {
     const found = read(body, tail);
     if (found) return found;
   }
@@ -189,24 +189,25 @@ function roundThread(body: string, tail: Tail): Outcome<Designated> | null {
   return made(unlistedThread('Rd', size, Number(size), pitch, tail.starts, tail.leftHand), null, false);
 }
 
-function association(body: string, tail: Tail): Outcome<Designated> | null {
-  const m = /^(?:(?:no\.?\s*)?(\d+)\s*BA|BA\s*(\d+))$/i.exec(body);
-  if (!m) return null;
-  const number = m[1] ?? m[2] ?? '';
-  const row = rowsFor('BA').find((r) => r.size === number);
-  return row
-    ? made(threadOfRow(row, tail.starts, tail.leftHand), null, true)
-    : bad(FIELD, 'not-in-table', { typed: `${number} BA`, near: '0 BA to 16 BA' });
-}
+/** So many sizes are offered one by one; of more the first and the last. */
+const FEW = 12;
 
-function conduit(body: string, tail: Tail): Outcome<Designated> | null {
-  const m = /^PG\s*(\d+(?:\.\d+)?)$/i.exec(body);
-  if (!m) return null;
-  const rows = rowsFor('Pg');
-  const row = rows.find((r) => r.size === m[1]);
-  return row
-    ? made(threadOfRow(row, tail.starts, tail.leftHand), null, true)
-    : bad(FIELD, 'not-in-table', { typed: `Pg ${m[1]}`, near: rows.map((r) => r.designation).join(', ') });
+/** `2 BA`, `Pg 16`: families that are written by their name and a size. */
+function nameAndSize(body: string, tail: Tail): Outcome<Designated> | null {
+  for (const { id, named } of FAMILIES) {
+    const caught = named?.exec(body)?.slice(1).find(Boolean);
+    if (caught === undefined) continue;
+    const rows = rowsFor(id);
+    const row = rows.find((r) => r.size === caught);
+    if (row) return made(threadOfRow(row, tail.starts, tail.leftHand), null, true);
+    const all = rows.map((r) => r.designation);
+    return bad(FIELD, 'not-in-table', {
+      // as its family writes it: no pitch is said, so any will do
+      typed: designate(id, caught, INCH_MM),
+      near: all.length <= FEW ? all.join(', ') : `${all[0]} to ${all.at(-1)}`,
+    });
+  }
+  return null;
 }
 
 function pipe(body: string, tail: Tail): Outcome<Designated> | null {

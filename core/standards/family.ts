@@ -18,6 +18,8 @@ export interface Family {
   readonly designate: (size: string, pitch: Rational, coarse: boolean) => string;
   /** How it is named after size and threads per inch, by whoever types it; inch families only. */
   readonly spelled?: RegExp;
+  /** A whole designation that is the family's name and a size, which is what it catches; it says no pitch. */
+  readonly named?: RegExp;
   /** How usual a size is within the family, 0 to 1; without it as inch sizes go, and 1 for millimetres. */
   readonly weightOf?: (size: string, majorMm: number) => number;
 }

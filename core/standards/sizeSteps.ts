@@ -20,6 +20,7 @@ const TIMES = '\u00d7';
  * How the basic sizes of a thread come about, one line of working each; the values put in give the result, which is the
  * one that threadSizes has. Heights are those of the form above and below the pitch line; where a standard rounds the
  * depth of thread first (BS 84, BS 93, ISO 228-1), so does the line.
+ * @example sizeSteps(thread('M10x1.5')).pitchDiameter.result // 9.026; ISO 724
  */
 export function sizeSteps(thread: ThreadSpec): Readonly<Record<SizeName, Step>> {
   const form = threadFormOf(thread);

@@ -1,8 +1,7 @@
 import { equalFlanks, mirrored, type Flanks } from '../form/flanks.ts';
 import { basicSizes, type BasicSizes } from '../form/sizes.ts';
 import { formAt, specialForm, type FormId, type SpecialForm, type ThreadForm } from '../form/shape.ts';
-import { exact, mixedText, numberOf, shortText, type Rational } from '../quantity/rational.ts';
-import { INCH_MM } from '../quantity/rational.ts';
+import { exact, mixedText, numberOf, shortText, type Rational, INCH_MM } from '../quantity/rational.ts';
 import { isMetricPitch, isTpiPitch, storedPitch, tpiOf } from '../quantity/pitch.ts';
 import { toInches } from '../quantity/units.ts';
 import { designate, familyOf, type StandardThread } from './catalogue.ts';
@@ -167,7 +166,10 @@ export function specialThread(given: {
   };
 }
 
-/** A size and pitch of a known family that its table does not list, e.g. M42.5x2. */
+/**
+ * A size and pitch of a known family that its table does not list, e.g. M42.5x2.
+ * @example unlistedThread('M', 'M11x1.25', 11, exact('5/4'), 1, false).majorMm // 11
+ */
 export function unlistedThread(
   family: FamilyId,
   size: string,

@@ -1,8 +1,10 @@
 import type { Arm } from './arm.ts';
 import type { EditLathe } from './edit.ts';
 import { useSystem } from '../../store/store.ts';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
-import { Choice, Button } from '../../ui/controls.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
+import { Button } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { DraftScope } from '../../ui/drafts.ts';
 import { SlotFields } from './SlotFields.tsx';
 import { wholeNumber, parseSwing } from '../../../core/lathe/typed.ts';

@@ -1,5 +1,6 @@
 import type { Lathe } from '../../../core/lathe/schema.ts';
-import { Choice, Panel } from '../../ui/controls.tsx';
+import { Panel } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import type { LathePanel } from './edit.ts';
 
 type Control = NonNullable<Lathe['control']>;

@@ -1,5 +1,5 @@
 import { useSystem } from '../../store/store.ts';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import type { Arm } from './arm.ts';
 

@@ -1,8 +1,9 @@
 import { parseGears } from '../../../core/lathe/create.ts';
 import { wholeNumber } from '../../../core/lathe/typed.ts';
 import { ChaserDial } from '../../drawing/ChaserDial.tsx';
-import { Choice, Panel } from '../../ui/controls.tsx';
-import { TypedField } from '../../ui/fields.tsx';
+import { Panel } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import type { LathePanel } from './edit.ts';
 
 export function DialPanel({ lathe, edit }: LathePanel) {

@@ -4,16 +4,13 @@ import { useSystem } from '../../store/store.ts';
 import { useRef, useState, useMemo } from 'react';
 import { useSize } from '../../ui/useSize.ts';
 import { headBox, HeadEnd } from '../../drawing/HeadEnd.tsx';
-import { type Moved } from '../../drawing/headHandles.ts';
-import { type Handle } from '../../drawing/headHandles.ts';
-import { handlesOf } from '../../drawing/headHandles.ts';
+import { type Moved, type Handle, handlesOf } from '../../drawing/headHandles.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { movedLathe } from './moved.ts';
 import { type Arm as Geometry, armOf, mountOn } from '../../../core/gearing/mounting/index.ts';
 import { DyeCoat, PlateDefs } from '../../drawing/Plate.tsx';
-import { lengthText } from '../../../core/quantity/format.ts';
-import { TypedField } from '../../ui/fields.tsx';
-import { parseLength } from '../../../core/quantity/length.ts';
+import { EndPoint } from './EndPoint.tsx';
+import { EndTyped } from './EndTyped.tsx';
 import { measureOf, valueOf, movedOf } from './endMeasures.ts';
 
 /** A finger needs this much, px, whatever the scale. */
@@ -67,6 +64,10 @@ export function EndPlate({ lathe, edit, read, onRead }: Props) {
       if (key !== null && 'mm' in moved) onRead({ ...read, [key]: moved.mm });
     }
   };
+  const letGo = (): void => {
+    setHeld(null);
+    setView(null);
+  };
   const placeOf = (e: React.PointerEvent) => {
     const m = svg.current?.getScreenCTM();
     return m ? new DOMPoint(e.clientX, e.clientY).matrixTransform(m.inverse()) : null;
@@ -99,95 +100,37 @@ export function EndPlate({ lathe, edit, read, onRead }: Props) {
         </text>
         {handles
           .filter((h) => measured || !h.id.startsWith('beside'))
-          .map((h) => {
-            const text =
-              h.unit === 'mm' ? lengthText(h.value, system, { stepMm: 0.1, stepIn: 0.005 }) : `${h.value}\u00b0`;
-            return (
-              <g
-                key={h.id}
-                role="slider"
-                tabIndex={0}
-                aria-label={`Point: ${h.label}`}
-                aria-valuenow={Number(h.value.toFixed(2))}
-                aria-valuetext={known(h) ? text : `${text}, not measured yet`}
-                style={{ touchAction: 'none', cursor: 'grab' }}
-                onPointerDown={(e) => {
-                  e.currentTarget.setPointerCapture(e.pointerId);
-                  setView(box);
-                  setHeld({ id: h.id, moved: null });
-                }}
-                onPointerMove={(e) => {
-                  if (held?.id !== h.id) return;
-                  const p = placeOf(e);
-                  const from = handlesOf(armOf({ ...kept, moduleMm: 1.5 }) ?? arm, leanDeg).find((x) => x.id === h.id);
-                  if (p && from) setHeld({ id: h.id, moved: from.to(p) });
-                }}
-                onPointerUp={() => {
-                  if (held?.moved) commit(held.moved);
-                  setHeld(null);
-                  setView(null);
-                }}
-                onPointerCancel={() => {
-                  setHeld(null);
-                  setView(null);
-                }}
-                onKeyDown={(e) => {
-                  const n = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[
-                    e.key
-                  ];
-                  if (n === undefined) return;
-                  e.preventDefault();
-                  commit(h.by(n));
-                }}
-              >
-                <circle cx={h.at.x} cy={h.at.y} r={finger} fill="transparent" />
-                <circle cx={h.at.x} cy={h.at.y} r="4.2" fill="var(--scribe)" />
-                <circle
-                  cx={h.at.x}
-                  cy={h.at.y}
-                  r="1.8"
-                  fill={held?.id === h.id ? 'var(--straw)' : known(h) ? 'var(--deep)' : 'var(--scribe)'}
-                />
-                {held?.id === h.id && (
-                  <text
-                    x={h.at.x}
-                    y={h.at.y - 8}
-                    textAnchor="middle"
-                    fontSize="11"
-                    fontWeight="700"
-                    fontFamily="var(--font-mono)"
-                    fill="var(--straw)"
-                    stroke="var(--plate)"
-                    strokeWidth="3"
-                    paintOrder="stroke"
-                  >
-                    {text}
-                  </text>
-                )}
-              </g>
-            );
-          })}
-      </svg>
-      <div
-        className="relative grid grid-cols-2 gap-2 px-4 sm:grid-cols-5"
-        role="group"
-        aria-label="Measured on the drawing"
-      >
-        {TYPED.map(([key, label]) => {
-          const mm = measured ? valueOf(kept.arm, key) : (read[key] ?? null);
-          return (
-            <TypedField
-              key={key}
-              label={label}
-              patch
-              shown={mm === null ? '' : lengthText(mm, system, { stepMm: 0.1, stepIn: 0.005 })}
-              placeholder={'\u2013'}
-              parse={(t) => parseLength(t, { system, field: label, allowZero: true, maxMm: 2000 })}
-              onCommit={(v) => commit(movedOf(key, v.mm))}
+          .map((h) => (
+            <EndPoint
+              key={h.id}
+              handle={h}
+              finger={finger}
+              held={held?.id === h.id}
+              known={known(h)}
+              system={system}
+              onHold={() => {
+                setView(box);
+                setHeld({ id: h.id, moved: null });
+              }}
+              onDrag={(e) => {
+                if (held?.id !== h.id) return;
+                const p = placeOf(e);
+                const from = handlesOf(armOf({ ...kept, moduleMm: 1.5 }) ?? arm, leanDeg).find((x) => x.id === h.id);
+                if (p && from) setHeld({ id: h.id, moved: from.to(p) });
+              }}
+              onDrop={() => {
+                if (held?.moved) commit(held.moved);
+                letGo();
+              }}
+              onCancel={letGo}
+              onBy={(n) => commit(h.by(n))}
             />
-          );
-        })}
-      </div>
+          ))}
+      </svg>
+      <EndTyped
+        valueOf={(key) => (measured ? valueOf(kept.arm, key) : (read[key] ?? null))}
+        onType={(key, mm) => commit(movedOf(key, mm))}
+      />
       <figcaption className="relative px-4 pt-2 pb-3 text-scribe">
         {measured
           ? 'Drag a punched point, or type it.'
@@ -196,14 +139,5 @@ export function EndPlate({ lathe, edit, read, onRead }: Props) {
     </figure>
   );
 }
-
-/** What is typed on the plate itself; of several slots the first. */
-const TYPED = [
-  ['centresMm', 'Centres'],
-  ['fromMm', 'Slot, nearest'],
-  ['toMm', 'Slot, furthest'],
-  ['bossRadiusMm', 'Nut radius'],
-  ['shaftRadiusMm', 'End radius'],
-] as const;
 
 const given = (m: Measures): Partial<Whole> => Object.fromEntries(Object.entries(m).filter(([, v]) => v !== undefined));

@@ -7,8 +7,9 @@ import { parseGears } from '../../../core/lathe/create.ts';
 import { parseGearCsv, writeGearCsv } from '../../../core/lathe/gearCsv.ts';
 import { leversText, parseLevers, parseRatio } from '../../../core/lathe/typed.ts';
 import { downloadText } from '../../storage/files.ts';
-import { Button, Choice, Note, Panel } from '../../ui/controls.tsx';
-import { TypedField } from '../../ui/fields.tsx';
+import { Button, Note, Panel } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import type { LathePanel } from './edit.ts';
 
 /** Gears in the drawer and what stands between them and the leadscrew. */

@@ -1,8 +1,9 @@
 import { LATHE_HAS, type Lathe, type LatheHas } from '../../../core/lathe/schema.ts';
 import { parseKilowatts, parseStopAccel } from '../../../core/lathe/typed.ts';
 import { LATHE_HAS_NAMES } from '../../../words/lathe.ts';
-import { Panel, Toggles } from '../../ui/controls.tsx';
-import { TypedField } from '../../ui/fields.tsx';
+import { Panel } from '../../ui/controls.tsx';
+import { Toggles } from '../../ui/choices.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import type { EditLathe } from './edit.ts';
 
 /** What a lathe has besides, and what is wrong with it: both change how a pass is gone through. */

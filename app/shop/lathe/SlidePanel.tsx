@@ -2,8 +2,9 @@ import { useState, type ReactNode } from 'react';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { parseDivision, wholeNumber } from '../../../core/lathe/typed.ts';
 import { SlideDial } from '../../drawing/SlideDial.tsx';
-import { Choice, Note, Panel } from '../../ui/controls.tsx';
-import { TypedField } from '../../ui/fields.tsx';
+import { Note, Panel } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 /** A slide's dial: graduation, divisions a turn, and whether it shows travel or diameter. */
 export function SlidePanel({

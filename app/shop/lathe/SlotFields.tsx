@@ -1,6 +1,7 @@
 import type { EditLathe } from './edit.ts';
 import { useSystem } from '../../store/store.ts';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { numberWithin } from '../../../core/lathe/typed.ts';
 import { Button } from '../../ui/controls.tsx';
 import type { Arm } from './arm.ts';

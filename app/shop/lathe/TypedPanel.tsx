@@ -1,7 +1,8 @@
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { readWhole } from '../../../core/quantity/number.ts';
-import { Choice, Panel } from '../../ui/controls.tsx';
-import { TypedField } from '../../ui/fields.tsx';
+import { Panel } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import type { LathePanel } from './edit.ts';
 
 type Typed = NonNullable<Lathe['typed']>;

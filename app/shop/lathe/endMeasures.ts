@@ -1,6 +1,6 @@
 import type { Lathe } from '../../../core/lathe/schema.ts';
-import { type Whole } from './measures.ts';
-import { type Moved } from '../../drawing/headHandles.ts';
+import type { Whole } from './measures.ts';
+import type { Moved } from '../../drawing/headHandles.ts';
 
 export const valueOf = (arm: Lathe['arm'], key: keyof Whole): number | null =>
   arm === null ? null : key === 'fromMm' || key === 'toMm' ? (arm.slots[0]?.[key] ?? null) : arm[key];

@@ -7,7 +7,8 @@ import type { UnitSystem } from '../../../core/quantity/units.ts';
 import type { Step } from '../../../core/quantity/working.ts';
 import { familyOf, type StandardThread } from '../../../core/standards/catalogue.ts';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
-import { Button, Choice, Panel } from '../../ui/controls.tsx';
+import { Button, Panel } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { Steps } from '../../ui/Working.tsx';
 import { LimitsTable } from './LimitsTable.tsx';
 

@@ -6,7 +6,7 @@ import type { UnitSystem } from '../../../core/quantity/units.ts';
 import type { StandardThread } from '../../../core/standards/catalogue.ts';
 import { classesOf, limitsOf, type Limits, type MemberLimits } from '../../../core/standards/limits.ts';
 import { threadOfRow } from '../../../core/standards/thread.ts';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { Copied } from '../../ui/Copy.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 

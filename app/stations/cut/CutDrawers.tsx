@@ -1,7 +1,7 @@
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { setPrefs, usePrefs } from '../../machine/prefs.ts';
 import { useJobView } from '../../job/jobContext.tsx';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
 import { Drawer } from '../../ui/Drawer.tsx';
 import type { CutDrawer } from './beside.ts';

@@ -3,7 +3,8 @@ import { mateInHand } from '../../../core/job/measure.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Button, Choice } from '../../ui/controls.tsx';
+import { Button } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { Drawer } from '../../ui/Drawer.tsx';
 import { Mates } from '../prove/Mates.tsx';
 

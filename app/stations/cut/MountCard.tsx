@@ -10,7 +10,7 @@ import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import type { Beside } from './beside.ts';
 import { CutBar } from './CutBar.tsx';

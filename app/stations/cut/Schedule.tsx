@@ -5,8 +5,9 @@ import { DEPTH_RULES } from '../../../core/job/schema.ts';
 import { RULE_NAMES } from '../../../words/setup.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Choice } from '../../ui/controls.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 /** What the passes are made from: rule, number, largest and smallest cut. */
 export function Schedule() {

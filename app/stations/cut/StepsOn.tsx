@@ -1,7 +1,7 @@
 import { latheOf } from '../../../core/job/derive.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { editShop, useShop } from '../../store/store.ts';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 
 /** What a step is on the lathe of this job: three thou are on the radius at one and on the diameter at another. Null: nobody has said. */
 export function useStepsOn(): 'radius' | 'diameter' | null {

@@ -3,7 +3,8 @@ import { FOUND_BY } from '../../../core/job/schema.ts';
 import { FOUND_BY_NAMES, TAKE_OUT_ASKS, TRUE_WITH_NAMES } from '../../../words/blank.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
-import { Button, Choice, Toggles } from '../../ui/controls.tsx';
+import { Button } from '../../ui/controls.tsx';
+import { Choice, Toggles } from '../../ui/choices.tsx';
 
 /** Before the work is taken out: whether all that runs true with the thread is done, and how it will be found again. */
 export function TakeOut({ close }: { readonly close: () => void }) {

@@ -2,7 +2,7 @@ import { BINDS } from '../../../core/job/events.ts';
 import { BIND_NAMES } from '../../../words/prove.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 
 /** Turns that are counted on the fingers. */

@@ -1,6 +1,5 @@
 import clsx from 'clsx';
-import { TRY_NAMES } from '../../../words/try.ts';
-import { TRY_FEEL } from '../../../words/try.ts';
+import { TRY_NAMES, TRY_FEEL } from '../../../words/try.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { MateRow } from './MateRow.tsx';

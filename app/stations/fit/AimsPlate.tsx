@@ -11,7 +11,7 @@ import { aimName } from '../../../words/fit.ts';
 import { ZonesPlate, zoneRowY } from '../../drawing/ZonesPlate.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { TypedField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { useSize } from '../../ui/useSize.ts';
 import { useWorking } from '../../ui/Working.tsx';
 

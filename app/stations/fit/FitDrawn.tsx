@@ -1,27 +1,28 @@
-import { type ThreadSpec } from '../../../core/standards/thread.ts';
-import { type FitPlan } from '../../../core/fit/fit.ts';
-import { useJobView } from '../../job/jobContext.tsx';
+import type { FitView } from '../../../core/job/fitView.ts';
+import { type ThreadSpec, threadSizes } from '../../../core/standards/thread.ts';
+import type { FitPlan } from '../../../core/fit/fit.ts';
+
 import { useSystem } from '../../store/store.ts';
 import { useState } from 'react';
-
-import { threadSizes } from '../../../core/standards/thread.ts';
-
-import { fitViewOf } from '../../../core/job/fitView.ts';
-import { Choice } from '../../ui/controls.tsx';
-
+import { Choice } from '../../ui/choices.tsx';
 import { lengthText, FINE } from '../../../core/quantity/format.ts';
 import { AimsPlate } from './AimsPlate.tsx';
 import { Engagement } from '../../drawing/Engagement.tsx';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 
+interface Props {
+  readonly plan: FitPlan;
+  readonly thread: ThreadSpec;
+  readonly view: FitView;
+}
+
 /** What is to be made, drawn: where each diameter may lie, the thread alone, or screw and nut together. */
-export function FitDrawn({ plan, thread }: { readonly plan: FitPlan; readonly thread: ThreadSpec }) {
-  const { job } = useJobView();
+export function FitDrawn({ plan, thread, view }: Props) {
   const system = useSystem();
   const [drawn, setDrawn] = useState<'zones' | 'alone' | 'together'>('zones');
   const external = plan.make === 'external';
   const sizes = threadSizes(thread);
-  const { clearanceMm } = fitViewOf(job, thread, plan);
+  const { clearanceMm } = view;
   return (
     <>
       <Choice

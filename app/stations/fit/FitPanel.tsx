@@ -1,24 +1,28 @@
-import { type ThreadSpec } from '../../../core/standards/thread.ts';
-import { type FitPlan } from '../../../core/fit/fit.ts';
+import { type FitView, FITS_TO, DUTIES } from '../../../core/job/fitView.ts';
+import type { ThreadSpec } from '../../../core/standards/thread.ts';
+import type { FitPlan } from '../../../core/fit/fit.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem, act } from '../../store/store.ts';
-
 import { recutting } from '../../../core/job/recut.ts';
-
 import { classesOf } from '../../../core/standards/limits.ts';
 import { classMemberOf } from '../../../core/job/made.ts';
 import { copiedFrom } from '../../../core/job/places.ts';
-import { fitViewOf, FITS_TO, DUTIES } from '../../../core/job/fitView.ts';
-import { Choice, Note } from '../../ui/controls.tsx';
+import { Note } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { FIT_TO_NAMES, COPY_AS_WORN, DUTY_NAMES } from '../../../words/fit.ts';
 import { ProblemText } from '../../ui/ProblemText.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { lengthText, FINE } from '../../../core/quantity/format.ts';
-
 import { GaugeChoices } from './GaugeChoices.tsx';
 
+interface Props {
+  readonly plan: FitPlan;
+  readonly thread: ThreadSpec;
+  readonly view: FitView;
+}
+
 /** To what it is made, how closely, and over what length. */
-export function FitPanel({ plan, thread }: { readonly plan: FitPlan; readonly thread: ThreadSpec }) {
+export function FitPanel({ plan, thread, view }: Props) {
   const { job } = useJobView();
   const system = useSystem();
   const external = plan.make === 'external';
@@ -26,7 +30,7 @@ export function FitPanel({ plan, thread }: { readonly plan: FitPlan; readonly th
   const classes = classesOf(thread)[classMemberOf(job.intake)];
   const gauging = job.intake.wanted === 'gauge';
   const copied = job.fit.to === 'copy' && job.fit.class === null ? copiedFrom(job, thread) : null;
-  const { playMm } = fitViewOf(job, thread, plan);
+  const { playMm } = view;
   return (
     <section aria-label="The fit" className="border-t border-line pt-3">
       <div className="grid gap-3">

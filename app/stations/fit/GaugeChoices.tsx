@@ -1,7 +1,8 @@
 import type { FitPlan } from '../../../core/fit/fit.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem, act } from '../../store/store.ts';
-import { Choice, Note } from '../../ui/controls.tsx';
+import { Note } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { gaugeName, GAUGE_LIKE } from '../../../words/fit.ts';
 import { lengthText, FINE } from '../../../core/quantity/format.ts';
 

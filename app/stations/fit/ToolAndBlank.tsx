@@ -1,26 +1,26 @@
-import { type ThreadSpec } from '../../../core/standards/thread.ts';
-import { type FitPlan } from '../../../core/fit/fit.ts';
+import type { FitView } from '../../../core/job/fitView.ts';
+import type { FitPlan } from '../../../core/fit/fit.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem, act } from '../../store/store.ts';
-
 import { recutting } from '../../../core/job/recut.ts';
-
-import { fitViewOf } from '../../../core/job/fitView.ts';
 import { Note, Panel } from '../../ui/controls.tsx';
 import { readyText } from '../../../words/fit.ts';
-
 import { LengthField } from '../../ui/fields.tsx';
 import { lengthText, FINE, degreesText } from '../../../core/quantity/format.ts';
-
 import { Figure } from '../../ui/Figure.tsx';
 
+interface Props {
+  readonly plan: FitPlan;
+  readonly view: FitView;
+}
+
 /** With what it is cut and from what: tip, blank as measured, and the depth that follows. */
-export function ToolAndBlank({ plan, thread }: { readonly plan: FitPlan; readonly thread: ThreadSpec }) {
+export function ToolAndBlank({ plan, view }: Props) {
   const { job } = useJobView();
   const system = useSystem();
   const external = plan.make === 'external';
   const recut = recutting(job);
-  const { full, measured, ready, relief } = fitViewOf(job, thread, plan);
+  const { full, measured, ready, relief } = view;
   const other = system === 'mm' ? 'in' : 'mm';
   const flatMm = job.fit.tip && 'flatMm' in job.fit.tip ? job.fit.tip.flatMm : null;
   return (

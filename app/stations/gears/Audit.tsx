@@ -7,9 +7,9 @@ import { ppmText } from '../../../core/quantity/format.ts';
 import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact } from '../../../core/quantity/rational.ts';
 import { useSystem } from '../../store/store.ts';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { Figure } from '../../ui/Figure.tsx';
-import { TypedField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 /** What will this cut? Any train and levers, on gears owned or not. */
 export function Audit({ lathe }: { readonly lathe: Lathe }) {

@@ -1,7 +1,6 @@
-import { type Flanks } from '../../../core/form/flanks.ts';
-import { engagedOf } from '../../../core/job/derive.ts';
+import type { Flanks } from '../../../core/form/flanks.ts';
+import { engagedOf, fitOfJob } from '../../../core/job/derive.ts';
 import { effectSteps, pitchErrorEffect, shareEaten } from '../../../core/gearing/proof/index.ts';
-import { fitOfJob } from '../../../core/job/derive.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';

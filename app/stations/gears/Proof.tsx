@@ -10,7 +10,8 @@ import { exact, numberOf, type Rational } from '../../../core/quantity/rational.
 import { useShop, useSystem } from '../../store/store.ts';
 import { Note } from '../../ui/controls.tsx';
 import { Figure } from '../../ui/Figure.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { mistakeText, slipText, tooManyText, turnsText } from '../../../words/gears.ts';
 
 interface Props {

@@ -1,5 +1,5 @@
 import { type ThreadSpec, leadOf } from '../../../core/standards/thread.ts';
-import { type Lathe } from '../../../core/lathe/schema.ts';
+import type { Lathe } from '../../../core/lathe/schema.ts';
 import { useSystem } from '../../store/store.ts';
 import { textOf, exact } from '../../../core/quantity/rational.ts';
 import { Panel, Button } from '../../ui/controls.tsx';

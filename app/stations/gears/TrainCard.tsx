@@ -1,4 +1,4 @@
-import { type Flanks } from '../../../core/form/flanks.ts';
+import type { Flanks } from '../../../core/form/flanks.ts';
 import { behindNutsText, mountText } from '../../../words/gears.ts';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';

@@ -1,6 +1,6 @@
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
-import { type Flanks } from '../../../core/form/flanks.ts';
+import type { Flanks } from '../../../core/form/flanks.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import { useState } from 'react';
@@ -10,7 +10,8 @@ import { worthShowing, hopeless } from '../../../core/gearing/proof/index.ts';
 import { meritOf, asGoodAsMeasured } from '../../../core/gearing/search/index.ts';
 import { engagedOf } from '../../../core/job/derive.ts';
 import { useRows } from '../../ui/keys.ts';
-import { Note, Button, Panel, Choice } from '../../ui/controls.tsx';
+import { Note, Button, Panel } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { Copied } from '../../ui/Copy.tsx';
 import { Weigh } from './Weigh.tsx';
 import { lookedAtText } from '../../../words/gears.ts';

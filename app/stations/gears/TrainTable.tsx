@@ -1,6 +1,6 @@
 import type { MountedTrain } from '../../../core/gearing/mounting/index.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
-import { type Flanks } from '../../../core/form/flanks.ts';
+import type { Flanks } from '../../../core/form/flanks.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
 import { engagedOf } from '../../../core/job/derive.ts';

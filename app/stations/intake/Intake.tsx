@@ -1,13 +1,13 @@
-import { entries } from './OnThePlate.tsx';
+import { entries, OnThePlate } from './OnThePlate.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem, act } from '../../store/store.ts';
 import { StationFrame } from '../../job/StationFrame.tsx';
 import { TextField } from '../../ui/fields.tsx';
 import { Photos } from '../../photos/Photos.tsx';
-import { Panel, Toggles, Choice } from '../../ui/controls.tsx';
+import { Panel } from '../../ui/controls.tsx';
+import { Toggles, Choice } from '../../ui/choices.tsx';
 import { HAZARDS, ORIGINS, USES } from '../../../words/intake.ts';
 import { MATERIALS } from '../../../core/job/setupView.ts';
-import { OnThePlate } from './OnThePlate.tsx';
 
 export function Intake() {
   const { job } = useJobView();

@@ -5,8 +5,8 @@ import { CAME_IN, WANTED, toMakeText, MADE } from '../../../words/intake.ts';
 import clsx from 'clsx';
 import { act } from '../../store/store.ts';
 import { CameInDrawing } from '../../drawing/CameIn.tsx';
-import { Choice } from '../../ui/controls.tsx';
-import { TypedField } from '../../ui/fields.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { wholeNumber } from '../../../core/lathe/typed.ts';
 import type { Job } from '../../../core/job/schema.ts';
 

@@ -5,7 +5,8 @@ import { parseDesignation } from '../../../core/standards/designation.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { acceptName } from '../../job/settle.ts';
 import { Note } from '../../ui/controls.tsx';
-import { TextField, TypedField } from '../../ui/fields.tsx';
+import { TextField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 /** The person knows better: any designation, with the reason, kept in the record. */
 export function Overrule() {

@@ -6,8 +6,10 @@ import { TAUGHT_ASKS } from '../../../words/oldPart.ts';
 import { TAUGHT_NAMES } from '../../../words/pickup.ts';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
-import { Button, Choice } from '../../ui/controls.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { Button } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 /** The others of a batch, found from what was taught on one of them. */
 export function BatchPanel() {

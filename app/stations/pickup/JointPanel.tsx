@@ -8,7 +8,8 @@ import { jointText, WELD_TEXT } from '../../../words/oldPart.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { Note } from '../../ui/controls.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { Steps } from '../../ui/Working.tsx';
 
 /** The lead of the old thread, and where a new length is picked up so that both meet. @param joined a new length is cut on to it */

@@ -7,7 +7,8 @@ import { countedText } from '../../../words/pickup.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 /** The tool let into the groove at a control: Z it stands at, and the threads counted from the face. */
 export function DropPanel({ unit, huge }: { readonly unit: UnitSystem; readonly huge: boolean }) {

@@ -6,7 +6,7 @@ import { ofPitchText, towardsHead } from '../../../words/pickup.ts';
 import { EYE_STEP } from '../../drawing/EyePlate.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { EyeSlider } from './EyeSlider.tsx';
 

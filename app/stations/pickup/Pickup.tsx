@@ -3,29 +3,24 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { cautionsAt } from '../../../core/job/cautions.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { pickupActs } from '../../../core/job/pickupAct.ts';
-import { judgedOf } from '../../../core/job/pickupJudged.ts';
-import { slipGears } from '../../../core/job/pickupMove.ts';
 import { pickupWorking } from '../../../core/job/pickupWorking.ts';
-import { placeText } from '../../../words/gears.ts';
 import { CONFLICT, LOST } from '../../../words/machine.ts';
-import { ACT_WORDS, moveHead, pickupSteps, PICKUP_PROBLEM, slackText, WAY_NAMES } from '../../../words/pickup.ts';
+import { moveHead, pickupSteps, PICKUP_PROBLEM, slackText } from '../../../words/pickup.ts';
 import { Bar, SideAct } from '../../machine/Bar.tsx';
-import { BigNumber } from '../../machine/DialNumber.tsx';
 import { Gate } from '../../machine/Gate.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { StepList } from '../../machine/StepList.tsx';
-import { Stepper } from '../../machine/Stepper.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
-import { Choice, Note } from '../../ui/controls.tsx';
-import { PractiseLink } from '../../ui/PractiseLink.tsx';
+import { Note } from '../../ui/controls.tsx';
 import { useWorking } from '../../ui/Working.tsx';
 import { useBack } from '../cut/useBack.ts';
-import { JudgedSays, JudgePanel } from './JudgePanel.tsx';
+import { JudgePanel } from './JudgePanel.tsx';
 import { DropPanel, KeyPanel } from './KeyPanel.tsx';
 import { LookPanel, type Look } from './LookPanel.tsx';
 import { OldPart } from './OldPart.tsx';
+import { PickupHead } from './PickupHead.tsx';
 import { PickupMain } from './PickupMain.tsx';
 import { PickupPicture } from './PickupPicture.tsx';
 
@@ -51,8 +46,6 @@ export function Pickup() {
   const [step, setStep] = useState(0);
   if (!thread || !lathe) return <Gate station="pickup" />;
   const { acts, at } = pickupActs(job, shop, metal, pickup, ready, since);
-  const judged = judgedOf(job, metal);
-  const gears = slipGears(job, shop);
   const head = move && (at === 'move' || at === 'key') ? moveHead(move, u) : null;
   const slack = slackText(lathe.kind, leftHand);
   const lost = metal.lostBy ? LOST[metal.lostBy] : '';
@@ -65,10 +58,6 @@ export function Pickup() {
     setStep(0);
   };
   const steps = move && at === 'move' ? pickupSteps(move, leftHand, u, lathe.kind) : [];
-  const big = (text: string): React.ReactNode => (
-    <p className="text-[clamp(1.6rem,4.6cqi,2.1rem)] font-bold leading-tight">{text}</p>
-  );
-
   const says = {
     swing: PICKUP_PROBLEM['slide-not-along-bed'],
     slack: slack.act,
@@ -80,18 +69,6 @@ export function Pickup() {
     judge: 'Slack up again; run along the old thread in the air, tool just clear, and judge it at three places.',
     found: 'The tool is in the groove.',
   }[at];
-  const number = head && (
-    <div>
-      <BigNumber
-        what={head.what}
-        unit={head.unit}
-        figure={head.figure}
-        turns={head.turns}
-        label={`${head.what} ${head.figure}; show the working`}
-        onWorking={show}
-      />
-    </div>
-  );
   return (
     <MachineFrame
       station="pickup"
@@ -101,44 +78,7 @@ export function Pickup() {
       pictureFirst
       {...(head ? { onWorking: show } : {})}
       picture={<PickupPicture at={at} look={look} eye={eye} onEye={setEye} unit={u} />}
-      head={
-        <div className="grid gap-3">
-          {pickup.ways.length > 1 && at !== 'judge' && at !== 'found' && (
-            <Choice
-              even
-              label="Bring it in by"
-              value={pickup.way}
-              options={pickup.ways.map((w) => ({
-                value: w,
-                label: w === 'start' && lathe.kind === 'electronic' ? 'Moving the sync point' : WAY_NAMES[w],
-              }))}
-              onChange={(v) => {
-                setStep(0);
-                act({ do: 'setPickup', way: v });
-              }}
-            />
-          )}
-          {at !== 'found' && (
-            <Stepper label="Acts of picking up" steps={acts.map((a) => ACT_WORDS[a])} at={acts.indexOf(at)} />
-          )}
-          {pickup.way === 'slip' && at === 'move' && gears.length > 1 && (
-            <Choice
-              label="Which gear is turned"
-              value={String(job.pickup.slipGear ?? gears.length - 1)}
-              options={gears.map((g) => ({ value: String(g.index), label: `the ${g.teeth} ${placeText(g.place)}` }))}
-              onChange={(v) => act({ do: 'setPickup', slipGear: Number(v) })}
-            />
-          )}
-          {at === 'move' && !move && pickup.problem ? (
-            <Note tone="wrong">{big(PICKUP_PROBLEM[pickup.problem])}</Note>
-          ) : (
-            (number ?? (at === 'found' ? <Note tone="right">{big(says)}</Note> : judged ? null : big(says)))
-          )}
-          {at === 'judge' && <JudgedSays />}
-          {at === 'slack' && <p className="text-xl leading-snug">{slack.why}</p>}
-          {at === 'slack' && <PractiseLink game="groove" />}
-        </div>
-      }
+      head={<PickupHead {...{ lathe, leftHand, acts, at, head, says }} onWorking={show} onWay={() => setStep(0)} />}
       step={
         <div className="grid gap-3">
           {(at === 'slack' || at === 'face') && lost !== '' && metal.lostBy !== 'existing' && (

@@ -7,8 +7,9 @@ import { setPrefs, usePrefs } from '../../machine/prefs.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { SheetButtons } from '../../sheets/SheetButtons.tsx';
 import { useSystem } from '../../store/store.ts';
-import { Choice } from '../../ui/controls.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 /** The chart as it lies on the glass. */
 export function ChartPicture() {

@@ -9,7 +9,8 @@ import type { UnitSystem } from '../../../core/quantity/units.ts';
 import { FORM_NAMES, formText, taperText } from '../../../words/prove.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { Mark } from './Mark.tsx';
 
 /** The finished thread by its form: each thing read against what it may be, and what the errors do to the fit. */

@@ -7,7 +7,8 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { GAUGE_TRUTH } from '../../../words/prove.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Button, Choice } from '../../ui/controls.tsx';
+import { Button } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { StandOffPanel } from '../pickup/StandOffPanel.tsx';
 

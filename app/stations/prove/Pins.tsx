@@ -5,8 +5,9 @@ import { plain } from '../../../core/quantity/working.ts';
 import { parseWarmth } from '../../../core/lathe/typed.ts';
 import { PIN_NAMES, UNSURE_NAMES } from '../../../words/prove.ts';
 import { useJobView } from '../../job/jobContext.tsx';
-import { Choice } from '../../ui/controls.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { LINKS } from './links.ts';
 import { Link } from 'react-router';
 

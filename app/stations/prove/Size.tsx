@@ -3,13 +3,13 @@ import { beliefOf, effectsOfJob, rightBy } from '../../../core/job/sizing.ts';
 import { percentText } from '../../../core/quantity/format.ts';
 import { standingOfPart } from '../../../core/job/metal.ts';
 import { eventText } from '../../../words/ledger.ts';
-import { effectText, rightText } from '../../../words/prove.ts';
+import { effectText, rightText, playText } from '../../../words/prove.ts';
 import { beliefText } from '../../../words/size.ts';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { Button, Choice } from '../../ui/controls.tsx';
+import { Button } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { LengthField } from '../../ui/fields.tsx';
-import { playText } from '../../../words/prove.ts';
 
 /** What all of it together says of the size, by what it is held against, and what each step made of it. */
 export function Size() {

@@ -5,7 +5,8 @@ import { plain } from '../../../core/quantity/working.ts';
 import { sideText, WORTH_TEXT } from '../../../words/prove.ts';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 /** Play now against play after, and what a side cut would free. */
 export function WorthIt() {

@@ -1,12 +1,12 @@
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import type { ReadingEntry } from './useEntry.ts';
-import { type RefObject, type CSSProperties } from 'react';
+import type { RefObject, CSSProperties } from 'react';
 import { useSystem } from '../../store/store.ts';
 import { QUANTITY_NAMES, patchName } from '../../../words/readings.ts';
 import { actOf } from '../../ui/bindings.ts';
 import { nameOfKey } from '../../ui/keys.ts';
 import clsx from 'clsx';
-import { Problems } from '../../ui/fields.tsx';
+import { Problems } from '../../ui/TypedField.tsx';
 import { LENGTHS } from './kinds.ts';
 import { lengthText, FINE } from '../../../core/quantity/format.ts';
 import { Note, Button } from '../../ui/controls.tsx';

@@ -4,7 +4,7 @@ import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { parseLength } from '../../../core/quantity/length.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { TypedField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 type Dim = keyof Job['part'] | 'lengthMm';
 const SCREW: readonly (readonly [Dim, string])[] = [

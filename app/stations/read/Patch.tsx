@@ -1,5 +1,4 @@
-import { BASE } from './ArmedPatch.tsx';
-import { type Side } from './ArmedPatch.tsx';
+import { BASE, type Side } from './ArmedPatch.tsx';
 import type { Quantity } from '../../../core/evidence/evidence.ts';
 import { type CSSProperties, memo } from 'react';
 import { QUANTITY_NAMES, patchName } from '../../../words/readings.ts';

@@ -1,4 +1,4 @@
-import { NARROW_H } from './ReadDrawing.tsx';
+import { NARROW_H, ReadDrawing } from './ReadDrawing.tsx';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import type { ReadingEntry } from './useEntry.ts';
 import { type RefObject, useRef, useMemo } from 'react';
@@ -15,7 +15,6 @@ import { PartFields } from './PartFields.tsx';
 import { Patch } from './Patch.tsx';
 import { ArmedPatch } from './ArmedPatch.tsx';
 import { expectedText } from '../../../words/readings.ts';
-import { ReadDrawing } from './ReadDrawing.tsx';
 
 interface Props {
   /** The thread accepted, else the likeliest so far. */

@@ -11,7 +11,7 @@ import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { Copied } from '../../ui/Copy.tsx';
 import { DraftScope } from '../../ui/drafts.ts';
-import { TypedField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { ANGLES, LENGTHS, WORN } from './kinds.ts';
 
 /** A reading as it was typed, with what it was taken over. */

@@ -1,9 +1,9 @@
-import { type HoldingView } from '../../../core/job/holdingView.ts';
+import type { HoldingView } from '../../../core/job/holdingView.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem, act } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
 import { lengthText } from '../../../core/quantity/format.ts';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 
 export function BarFields({ view }: { readonly view: HoldingView }) {
   const { job } = useJobView();

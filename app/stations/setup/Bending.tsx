@@ -1,4 +1,4 @@
-import { type HoldingView } from '../../../core/job/holdingView.ts';
+import type { HoldingView } from '../../../core/job/holdingView.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
 import { fitOfJob } from '../../../core/job/derive.ts';

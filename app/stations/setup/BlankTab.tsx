@@ -1,4 +1,4 @@
-import { blankSheet } from '../../../core/job/blankSheet.ts';
+import { blankSheet, type BlankFigure } from '../../../core/job/blankSheet.ts';
 import { latheOf } from '../../../core/job/derive.ts';
 import { endsOf } from '../../../core/job/endView.ts';
 import { FOUND_BY, TRUE_WITH } from '../../../core/job/schema.ts';
@@ -16,10 +16,10 @@ import { END_NAMES } from '../../../words/endOfThread.ts';
 import { BlankPlate } from '../../drawing/BlankPlate.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { Choice, Note, Toggles } from '../../ui/controls.tsx';
+import { Note } from '../../ui/controls.tsx';
+import { Choice, Toggles } from '../../ui/choices.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
-import type { BlankFigure } from '../../../core/job/blankSheet.ts';
 
 /** The blank before anything is threaded, its dimensions, and what has to be done in the same setting. */
 export function BlankTab() {

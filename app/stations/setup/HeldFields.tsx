@@ -1,7 +1,8 @@
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem, act } from '../../store/store.ts';
 import { metalOf, mountedOf, standingOfPart } from '../../../core/job/metal.ts';
-import { Note, Button, Choice } from '../../ui/controls.tsx';
+import { Note, Button } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { HOLDING_NAMES } from '../../../words/ledger.ts';
 import { REST_NAMES, GRIP_NAMES } from '../../../words/holding.ts';
 import { HOLDINGS, RESTS } from '../../../core/job/schema.ts';

@@ -8,7 +8,7 @@ import { BarFields } from './BarFields.tsx';
 import { HeldFields } from './HeldFields.tsx';
 import { RunOut } from './RunOut.tsx';
 import { Figure } from '../../ui/Figure.tsx';
-import { GripBar } from '../../drawing/BendPlate.tsx';
+import { GripBar } from '../../drawing/GripPlate.tsx';
 import { Bending } from './Bending.tsx';
 
 /** How the work is held, what gives way and by how much, whether the chuck holds it, and what the trade does about it. */

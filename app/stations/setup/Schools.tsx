@@ -1,4 +1,4 @@
-import { type School } from '../../../core/job/schoolsView.ts';
+import type { School } from '../../../core/job/schoolsView.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem, act } from '../../store/store.ts';
 import { lengthText, FINE } from '../../../core/quantity/format.ts';

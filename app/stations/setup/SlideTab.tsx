@@ -8,9 +8,10 @@ import { scaleText } from '../../../words/settings.ts';
 import { INFEED_AT_CONTROL, INFEED_NAMES, infeedText, slideAngleText, uncutFlankText } from '../../../words/setup.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
-import { Choice, Note } from '../../ui/controls.tsx';
+import { Note } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { Figure } from '../../ui/Figure.tsx';
-import { TypedField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { TaperSection } from './TaperSection.tsx';
 import { SlidePlate } from './SlidePlate.tsx';
 

@@ -1,9 +1,10 @@
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem, act } from '../../store/store.ts';
 import { USUAL_STAGES } from '../../../core/job/schoolsView.ts';
-import { TypedField, LengthField } from '../../ui/fields.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { wholeNumber } from '../../../core/lathe/typed.ts';
-import { Choice } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { stagesText } from '../../../words/setup.ts';
 import { feedsAtAngle } from '../../../core/job/feed.ts';
 

@@ -1,4 +1,3 @@
-import clsx from 'clsx';
 import { endsOf } from '../../../core/job/endView.ts';
 import { parseSeconds, parseSpindleSpeed } from '../../../core/lathe/typed.ts';
 import { isGeared } from '../../../core/lathe/schema.ts';
@@ -8,12 +7,15 @@ import { numberOf } from '../../../core/quantity/rational.ts';
 import { speedText } from '../../../core/quantity/format.ts';
 import { cautionText } from '../../../words/cautions.ts';
 import { atSpeedText, END_NAMES, endText, ROOM_NAMES } from '../../../words/endOfThread.ts';
+import { SpeedKeys } from './SpeedKeys.tsx';
 import { StopPlate } from '../../drawing/StopPlate.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { Choice, Note } from '../../ui/controls.tsx';
+import { Note } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { Figure } from '../../ui/Figure.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 /** Where the tool may go, how the thread ends, and how fast one may come to it. */
 export function StopTab() {
@@ -57,33 +59,7 @@ export function StopTab() {
           Choose the lathe and its train first: how long there is to stop follows from the lead.
         </Note>
       )}
-      {end && speeds.length > 0 && (
-        <div role="group" aria-label="Spindle speeds of this lathe" className="flex flex-wrap gap-2">
-          {speeds.map((s) => {
-            const at = end.at(s);
-            return (
-              <button
-                key={s}
-                type="button"
-                aria-pressed={s === rpm}
-                onClick={() => act({ do: 'setUp', rpm: s })}
-                className={clsx(
-                  'flex min-h-14 items-baseline gap-3 rounded-[4px] border-2 border-edge px-3 py-2',
-                  s === rpm ? 'bg-ink text-onink' : 'bg-panel hover:bg-inset',
-                )}
-              >
-                <span className="num text-2xl font-bold">{s}</span>
-                {at && (
-                  <span className={clsx('num', at.enough ? '' : s === rpm ? 'underline' : 'text-stop')}>
-                    {atSpeedText(end, s)}
-                    {!at.enough && <span className="sr-only"> too quick</span>}
-                  </span>
-                )}
-              </button>
-            );
-          })}
-        </div>
-      )}
+      {end && speeds.length > 0 && <SpeedKeys end={end} speeds={speeds} rpm={rpm} />}
       {view.allTooQuick && (
         <Note tone="wrong">
           No speed of this lathe leaves the time wanted: make more room, draw the tool out by hand, or cut away from the

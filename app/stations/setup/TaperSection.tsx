@@ -1,12 +1,12 @@
-import { threadOfJob } from '../../../core/job/derive.ts';
+import { threadOfJob, latheOf } from '../../../core/job/derive.ts';
 import { leadMmOf, threadFormOf } from '../../../core/standards/thread.ts';
-import { latheOf } from '../../../core/job/derive.ts';
 import { isGeared } from '../../../core/lathe/schema.ts';
 import { TAPER_WAYS } from '../../../core/job/schema.ts';
 import { TAPER_WAY_NAMES, taperDepthText, taperWayText } from '../../../words/taper.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
-import { Choice, Note } from '../../ui/controls.tsx';
+import { Note } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 
 /** How a taper is followed, and what that does; nothing on a parallel thread. */

@@ -8,8 +8,9 @@ import { MISTAKE_NAMES, mistakeText } from '../../../words/mistakes.ts';
 import { MistakePlate } from '../../drawing/MistakePlate.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { useSystem } from '../../store/store.ts';
-import { Choice } from '../../ui/controls.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 
 type Kind = Mistake['kind'];
 /** A finger's breadth of carelessness, to begin with. */

@@ -10,8 +10,10 @@ import { TOOL_KIND_NAMES, toolKindText, trailingSideText } from '../../../words/
 import { ToolPlate } from '../../drawing/ToolPlate.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
-import { Choice, Note } from '../../ui/controls.tsx';
-import { LengthField, TypedField } from '../../ui/fields.tsx';
+import { Note } from '../../ui/controls.tsx';
+import { Choice } from '../../ui/choices.tsx';
+import { LengthField } from '../../ui/fields.tsx';
+import { TypedField } from '../../ui/TypedField.tsx';
 import { ProblemText } from '../../ui/ProblemText.tsx';
 import { ToolMistakes } from './ToolMistakes.tsx';
 import { ToolSheets } from './ToolSheets.tsx';

@@ -98,15 +98,13 @@ export function findTrains(request: TrainRequest, onProgress?: (done: number) =>
 
   let found = new Map<string, Found>();
   let window = FIRST_WINDOW;
-  let everything = false;
   for (let round = 0; ; round += 1) {
     found = new Map();
-    everything = window > 1e12;
     groups.forEach((group, gi) => {
-      boxes.forEach((box, bi) => scan(group, wanted[bi] ?? 0, box, bi, sizes[gi] ?? 1, everything ? Infinity : window));
+      boxes.forEach((box, bi) => scan(group, wanted[bi] ?? 0, box, bi, sizes[gi] ?? 1, window));
     });
     onProgress?.(Math.min(0.95, (round + 1) / 8));
-    if (everything || found.size >= most) break;
+    if (window === Infinity || found.size >= most) break;
     window = window < 0.05 ? window * WINDOW_GROWTH : Infinity;
   }
 
@@ -128,7 +126,7 @@ export function findTrains(request: TrainRequest, onProgress?: (done: number) =>
         };
       }),
   );
-  return { trains: trains.sort(byMerit), lookedAtPpm: everything ? null : window * 1e6 };
+  return { trains: trains.sort(byMerit), lookedAtPpm: window === Infinity ? null : window * 1e6 };
 
   function scan(
     group: readonly Group[],

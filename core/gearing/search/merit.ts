@@ -1,4 +1,4 @@
-import { type Flanks } from '../../form/flanks.ts';
+import type { Flanks } from '../../form/flanks.ts';
 import { gearsToChange, type Gearing } from '../train.ts';
 import { pitchErrorEffect } from '../proof/pitchError.ts';
 import type { Mount } from '../mounting/mount.ts';

@@ -32,4 +32,5 @@ export const BRITISH_ASSOCIATION: Family = {
   commonness: 4,
   rows: BA_SIZES.map(([number, d, p]) => rowOfSize(String(number), exact(d), exact(p))),
   designate: (size) => `${size} BA`,
+  named: /^(?:(?:no\.?\s*)?(\d+)\s*BA|BA\s*(\d+))$/i,
 };

@@ -25,4 +25,5 @@ export const CONDUIT: Family = {
   commonness: 0.7,
   rows: labelledRows(CONDUIT_SIZES, 'mm'),
   designate: (size) => `Pg ${size}`,
+  named: /^PG\s*(\d+(?:\.\d+)?)$/i,
 };

@@ -1,14 +1,9 @@
 import { Camera, CircleAlert, CircleCheck } from 'lucide-react';
-
 import type { ProfileRead } from '../../../../core/profile/types.ts';
 import { checksOf, HOLD_IT } from '../../../../words/picture.ts';
-
 import { Button } from '../../../ui/controls.tsx';
-
 import { ScaleFields } from './ScaleFields.tsx';
-
-import type { usePicture } from './usePicture.ts';
-import { type Aim } from './usePicture.ts';
+import type { usePicture, Aim } from './usePicture.ts';
 
 interface Props {
   readonly aim: Aim;

@@ -1,31 +1,22 @@
 import { useTaking } from './useTaking.ts';
 import { AtTheCamera } from './AtTheCamera.tsx';
-import { FormsRow } from './FormsRow.tsx';
 import { ArrowLeft } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-
 import { rowsOfPicture } from '../../../../core/job/fromPicture.ts';
-
 import type { ShadowTaken } from '../../../../core/job/schema.ts';
-import type { FormLaid } from '../../../../core/profile/forms.ts';
 import type { ProfileRead, Shown } from '../../../../core/profile/types.ts';
 import { notReadText, PICTURE_BACK } from '../../../../words/picture.ts';
-
 import { useJobView } from '../../../job/jobContext.tsx';
-
 import { Button, Note } from '../../../ui/controls.tsx';
 import { useKeys } from '../../../ui/keys.ts';
-import { Tabs } from '../../../ui/Tabs.tsx';
 import { AskPanel } from './AskPanel.tsx';
-import { LeftOver } from './LeftOver.tsx';
+import { PictureTaken } from './PictureTaken.tsx';
 import { ReadPanel } from './ReadPanel.tsx';
-
-import { ShadowPlate, type Way } from './ShadowPlate.tsx';
 import { TakePlate } from './TakePlate.tsx';
-
-import { ToothPlate } from './ToothPlate.tsx';
 import { TipPanel } from './TipPanel.tsx';
+import { useChosen } from './useChosen.ts';
+import { usePasted } from './usePasted.ts';
 import { usePicture, type Aim } from './usePicture.ts';
 
 /** Where one came from. */
@@ -51,32 +42,13 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
   const { picture, read, tip, shadow } = view;
   const shutterRef = useRef<(() => void) | null>(null);
   const [looks, setLooks] = useState<ProfileRead | null>(null);
-  const [way, setWay] = useState<Way>('dyed');
-  const [laid, setLaid] = useState<{ readonly on: ProfileRead; readonly form: FormLaid | null } | null>(null);
-  // what was chosen of one reading is not chosen of the next
-  const form = laid && laid.on === read ? laid.form : null;
-  const setForm = (f: FormLaid | null): void => setLaid(read && { on: read, form: f });
   const [pointed, setPointed] = useState<Shown | null>(null);
   const rows = useMemo(
     () => (read ? rowsOfPicture(read, { freeEnd: shadow.freeEnd ?? 'right', beginsMm: shadow.beginsMm }) : []),
     [read, shadow.freeEnd, shadow.beginsMm],
   );
-  const [against, setAgainst] = useState<{ readonly on: ProfileRead | null; readonly lines: ReadonlySet<number> }>({
-    on: null,
-    lines: new Set(),
-  });
-  const other = against.on === read ? against.lines : new Set<number>();
-  const chosen = new Set(rows.flatMap((r, i) => (r.gives.length > 0 && r.taken !== other.has(i) ? [i] : [])));
-  useEffect(() => {
-    const paste = (e: ClipboardEvent): void => {
-      const file = [...(e.clipboardData?.files ?? [])].find((f) => f.type.startsWith('image/'));
-      if (!file) return;
-      e.preventDefault();
-      view.take(file, file.name || 'Pasted');
-    };
-    window.addEventListener('paste', paste);
-    return () => window.removeEventListener('paste', paste);
-  });
+  const { chosen, choose } = useChosen(read, rows);
+  usePasted((file) => view.take(file, file.name || 'Pasted'));
   const back = BACK[aim](job.id);
   const { failed, takeReadings, takeTip } = useTaking(view, aim, () => void navigate(back));
   const startPointing = (): void => {
@@ -96,18 +68,6 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
 
   const readOk = picture && read?.confident;
   const asks = picture && read && !read.confident;
-  const plate = picture && (
-    <ShadowPlate
-      key={picture.id}
-      picture={picture}
-      read={read}
-      tip={tip}
-      way={way}
-      pointed={pointed}
-      onPoint={setPointed}
-      badges={Boolean(asks)}
-    />
-  );
   return (
     <div className="grid gap-3 desk:h-full desk:grid-cols-[minmax(0,1fr)_22.25rem] desk:grid-rows-[minmax(0,1fr)]">
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-3 desk:content-stretch desk:overflow-y-auto">
@@ -121,33 +81,7 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
             onLooks={setLooks}
           />
         ) : (
-          <div
-            className={`grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 ${readOk ? 'desk:grid-rows-[auto_minmax(18rem,1fr)_auto_auto]' : 'desk:grid-rows-[auto_minmax(0,1fr)_auto]'}`}
-          >
-            <div className="flex flex-wrap items-center justify-between gap-2">
-              <h2 className="min-w-0 truncate text-xl">{picture.name}</h2>
-              <Tabs
-                label="How it is shown"
-                value={way}
-                onChange={(w) => setWay(w as Way)}
-                tabs={[
-                  { id: 'dyed', label: 'dyed', body: null },
-                  { id: 'taken', label: 'as taken', body: null },
-                ]}
-              />
-            </div>
-            {readOk ? (
-              <div className="grid min-h-0 grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-                {plate}
-                <ToothPlate read={read} form={form} />
-              </div>
-            ) : (
-              plate
-            )}
-            {readOk && <LeftOver read={read} freeEnd={shadow.freeEnd ?? 'right'} beginsMm={shadow.beginsMm} />}
-            {readOk && <FormsRow read={read} form={form} onForm={setForm} />}
-            {!readOk && !tip && <p className="text-lg font-semibold">Nothing has been taken from this picture yet.</p>}
-          </div>
+          <PictureTaken key={picture.id} view={view} picture={picture} pointed={pointed} onPoint={setPointed} />
         )}
       </div>
       <section
@@ -187,11 +121,7 @@ export function PictureStation({ of, aim }: { readonly of: string; readonly aim:
             read={read}
             rows={rows}
             chosen={chosen}
-            onChoose={(i) => {
-              const lines = new Set(other);
-              if (!lines.delete(i)) lines.add(i);
-              setAgainst({ on: read, lines });
-            }}
+            onChoose={choose}
             onTake={() => void takeReadings(rows.filter((_, i) => chosen.has(i)))}
             failed={failed}
           />

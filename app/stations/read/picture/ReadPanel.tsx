@@ -1,36 +1,20 @@
 import { Camera, Check, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import type { PictureRow } from '../../../../core/job/fromPicture.ts';
-import { seenAs } from '../../../../core/job/fromPicture.ts';
+import { type PictureRow, seenAs } from '../../../../core/job/fromPicture.ts';
 import { partOf } from '../../../../core/job/evidence.ts';
 import type { ProfileRead } from '../../../../core/profile/types.ts';
 import { FREE_ENDS } from '../../../../core/job/schema.ts';
-import { growsText, hiddenText, rowFigures, rowName, rowNote } from '../../../../words/picture.ts';
+import { counted, growsText, hiddenText, rowName } from '../../../../words/picture.ts';
 import { PROFILE_ASKS } from '../../../../words/profile.ts';
 import { useJobView } from '../../../job/jobContext.tsx';
 import { useSystem } from '../../../store/store.ts';
-import { Button, Choice, Note } from '../../../ui/controls.tsx';
+import { Button, Note } from '../../../ui/controls.tsx';
+import { Choice } from '../../../ui/choices.tsx';
 import { LengthField } from '../../../ui/fields.tsx';
 import { useKeys } from '../../../ui/keys.ts';
+import { ReadRows } from './ReadRows.tsx';
 import { ScaleFields } from './ScaleFields.tsx';
 import type { PictureView } from './usePicture.ts';
-
-const NUMBERS = [
-  'No',
-  'One',
-  'Two',
-  'Three',
-  'Four',
-  'Five',
-  'Six',
-  'Seven',
-  'Eight',
-  'Nine',
-  'Ten',
-  'Eleven',
-  'Twelve',
-];
-const counted = (n: number): string => NUMBERS[n] ?? String(n);
 
 interface Props {
   readonly view: PictureView;
@@ -114,33 +98,7 @@ export function ReadPanel({ view, read, rows, chosen, onChoose, onTake, failed }
         <p className="text-sm text-ink2">The picture is of the screw: these are readings of the nut&rsquo;s mate.</p>
       )}
       {rows.length === 0 && <Note tone="say">Angles and proportions are seen. Give a scale for the rest.</Note>}
-      <ul aria-label="What was read" className="grid">
-        {rows.map((r, i) => {
-          const { value, sigma } = rowFigures(r, system);
-          const note = rowNote(r, system);
-          return (
-            <li key={`${r.key} ${i}`} className="border-t border-line">
-              <label className="grid min-h-12 grid-cols-[1.75rem_minmax(0,1fr)_auto] items-center gap-x-2 py-0.5">
-                <input
-                  type="checkbox"
-                  className="size-6 accent-(--blue)"
-                  checked={chosen.has(i)}
-                  disabled={r.gives.length === 0}
-                  onChange={() => onChoose(i)}
-                />
-                <span className="leading-tight">
-                  {name(r)}
-                  {note !== '' && <span className="block text-sm text-ink2">{note}</span>}
-                </span>
-                <span className="num text-right leading-tight">
-                  <strong className="text-[17px]">{value}</strong>
-                  <span className="block text-sm text-ink2">{sigma}</span>
-                </span>
-              </label>
-            </li>
-          );
-        })}
-      </ul>
+      <ReadRows rows={rows} chosen={chosen} onChoose={onChoose} nameOf={name} />
       {rows.some((r) => r.key === 'wear') && (
         <LengthField
           label="The picture begins from the end of the thread"

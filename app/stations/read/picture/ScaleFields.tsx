@@ -9,7 +9,7 @@ import type { ShadowTaken } from '../../../../core/job/schema.ts';
 import { leastWorn } from '../../../../core/job/special.ts';
 import { useJobView } from '../../../job/jobContext.tsx';
 import { useSystem } from '../../../store/store.ts';
-import { TypedField } from '../../../ui/fields.tsx';
+import { TypedField } from '../../../ui/TypedField.tsx';
 
 type By = NonNullable<ShadowTaken['scale']>['by'] | 'none';
 

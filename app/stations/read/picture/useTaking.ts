@@ -1,23 +1,16 @@
-import { type PictureRow } from '../../../../core/job/fromPicture.ts';
-
+import type { PictureRow } from '../../../../core/job/fromPicture.ts';
 import { useState } from 'react';
-
 import { partOf } from '../../../../core/job/evidence.ts';
 import { formGiven } from '../../../../core/job/formFromPicture.ts';
-
 import { FINE, lengthText } from '../../../../core/quantity/format.ts';
-
 import { problemLine } from '../../../../words/problems.ts';
 import { storageText } from '../../../../words/storage.ts';
 import { announce } from '../../../ui/announce.ts';
 import { useJobView } from '../../../job/jobContext.tsx';
 import { putPicture } from '../../../storage/db.ts';
 import { act, useSystem } from '../../../store/store.ts';
-
 import { readingsOf } from './taken.ts';
-
-import type { usePicture } from './usePicture.ts';
-import { type Aim } from './usePicture.ts';
+import type { usePicture, Aim } from './usePicture.ts';
 
 /** What is read in a picture becomes readings of the job, or the tip of its tool. @param onTaken once it is */
 export function useTaking(view: ReturnType<typeof usePicture>, aim: Aim, onTaken: () => void) {

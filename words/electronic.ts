@@ -48,8 +48,10 @@ export function electronicRows(v: ElectronicView, lead: Rational, how: TypedHow 
     ),
     row(
       'Start at',
-      z(v.startMm),
-      `${v.startLeads} whole leads out${v.runUpMm === null ? '' : `; it wants ${mm(v.runUpMm)} to come to its speed`}`,
+      v.startMm === null ? 'not said' : z(v.startMm),
+      v.startMm === null
+        ? 'a left hand begins at the far end: wants the length of the thread, under Room to stop'
+        : `${v.startLeads} whole leads out${v.runUpMm === null ? '' : `; it wants ${mm(v.runUpMm)} to come to its speed`}`,
     ),
     row(
       'Overshoot on the way back',

@@ -113,6 +113,20 @@ describe('what an electronic leadscrew is told', () => {
     expect(v?.stopMm).toBeCloseTo(0.2222, 4);
     expect(v?.startMm).toBeCloseTo(-46, 9);
   });
+  test('where a left hand starts is not said before its length is: counted from the face it would be inside the work', () => {
+    const b = on(job('M30x2 LH'), MM3).do({ do: 'setUp', lengthMm: null });
+    const v = electronicView(b.job, b.shop);
+    const thread = threadOfJob(b.job);
+    if (!v || !thread) throw new Error('no view');
+    expect(v.startMm).toBeNull();
+    expect(electronicRows(v, leadOf(thread), MM3, 'mm').find((r) => r.name === 'Start at')).toMatchObject({
+      value: 'not said',
+      how: expect.stringMatching(/length of the thread/),
+    });
+    // a right hand begins at the face, however long it is
+    const right = on(job('M30x2'), MM3).do({ do: 'setUp', lengthMm: null });
+    expect(electronicView(right.job, right.shop)?.startMm).toBe(6);
+  });
   test('what nobody measured is not made up', () => {
     const b = on(job('M30x2'), null, { accel: null, carriageMm: null });
     expect(electronicView(b.job, b.shop)).toMatchObject({

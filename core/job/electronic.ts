@@ -19,8 +19,8 @@ export interface ElectronicView {
   readonly stopMm: number | null;
   /** Way in which the carriage slows at this speed, at a falling lead; null: not measured, or no speed. */
   readonly shortMm: number | null;
-  /** Start of the pass: whole leads out, so that the carriage has its speed. */
-  readonly startMm: number;
+  /** Start of the pass: whole leads out, so that the carriage has its speed; null: a left hand begins at the far end, and its length is not said. */
+  readonly startMm: number | null;
   readonly startLeads: number;
   /** Way in which the carriage comes to its speed, mm; null: not measured, or no speed. */
   readonly runUpMm: number | null;
@@ -48,7 +48,7 @@ export function electronicView(job: Job, shop: Shop): ElectronicView | null {
   // from rest to speed takes the same way as from speed to rest
   const runUpMm = rpm === null || accel === null ? null : carriageSpeedMmS(rpm, leadMm) ** 2 / (2 * accel);
   const startLeads = Math.max(LEADS_BEFORE, runUpMm === null ? 0 : Math.ceil(runUpMm / leadMm));
-  const edge = thread.leftHand ? -(lengthMm ?? 0) : 0;
+  const begins = !thread.leftHand ? 0 : lengthMm === null ? null : -lengthMm;
   const out = thread.leftHand ? -1 : 1;
   const end = lengthMm === null ? null : thread.leftHand ? 0 : -lengthMm;
   const { phase, airDue } = metalOf(job);
@@ -57,7 +57,7 @@ export function electronicView(job: Job, shop: Shop): ElectronicView | null {
     overThreadMm: typed && lengthMm !== null ? (Math.abs(typed.errorPpm) * lengthMm) / 1e6 : null,
     stopMm: end === null ? null : end - out * (short ?? 0),
     shortMm: short,
-    startMm: edge + out * startLeads * leadMm,
+    startMm: begins === null ? null : begins + out * startLeads * leadMm,
     startLeads,
     runUpMm,
     overshootMm: lathe.slack.carriageMm === null ? null : lathe.slack.carriageMm + MARGIN_MM,

@@ -1,3 +1,5 @@
+import { known } from '../../app/testing/known.ts';
+import { nptGauging } from './pipe/gauging.ts';
 import { describe, expect, test } from '@jest/globals';
 import { centrePerRadius } from '../form/flanks.ts';
 import { formAt, fundamentalHeightMm } from '../form/shape.ts';
@@ -225,5 +227,35 @@ describe('ASME B1.5, general-purpose Acme: pitch diameter and minor diameter of 
     const s = sizesOf(name);
     printed(d2, 4, s.pitchDiameterMm / 25.4);
     printed(minor, 4, s.minorInternalMm / 25.4);
+  });
+});
+
+describe('ASME B1.20.1, taper pipe: outside diameter, tpi; E0, L1, E1, L2, in', () => {
+  test.each([
+    [0.3125, 27, 0.27118, 0.16, 0.28118, 0.2611],
+    [0.405, 27, 0.36351, 0.1615, 0.3736, 0.2639],
+    [0.54, 18, 0.47739, 0.2278, 0.49163, 0.4018],
+    [0.675, 18, 0.61201, 0.24, 0.62701, 0.4078],
+    [0.84, 14, 0.75843, 0.32, 0.77843, 0.5337],
+    [1.05, 14, 0.96768, 0.339, 0.98887, 0.5457],
+    [1.315, 11.5, 1.21363, 0.4, 1.23863, 0.6828],
+    [1.66, 11.5, 1.55713, 0.42, 1.58338, 0.7068],
+    [1.9, 11.5, 1.79609, 0.42, 1.82234, 0.7235],
+    [2.375, 11.5, 2.26902, 0.436, 2.29627, 0.7565],
+    [2.875, 8, 2.71953, 0.682, 2.76216, 1.1375],
+    [3.5, 8, 3.34062, 0.766, 3.3885, 1.2],
+    [4, 8, 3.8375, 0.821, 3.88881, 1.25],
+    [4.5, 8, 4.33438, 0.844, 4.38712, 1.3],
+    [5.563, 8, 5.39073, 0.937, 5.44929, 1.4063],
+    [6.625, 8, 6.44609, 0.958, 6.50597, 1.5125],
+    [8.625, 8, 8.43359, 1.063, 8.50003, 1.7125],
+  ])('%s in at %s', (outside, tpi, e0, l1, e1, l2) => {
+    const g = known(nptGauging(outside * 25.4, 25.4 / tpi));
+    const off = (mm: number, printed: number): number => Math.abs(mm / 25.4 - printed);
+    expect(off(g.e0Mm, e0)).toBeLessThanOrEqual(1.01e-5);
+    expect(off(g.e1Mm, e1)).toBeLessThanOrEqual(1.01e-5);
+    expect(g.l1Mm / 25.4).toBeCloseTo(l1, 9);
+    // the table was worked from diameters of more places than it prints: a unit of the last one
+    expect(off(g.l2Mm, l2)).toBeLessThanOrEqual(1.01e-4);
   });
 });

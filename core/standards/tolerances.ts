@@ -58,6 +58,17 @@ export const to = (x: number, decimals: number): number => {
 };
 
 /**
+ * Rounding where exactly half goes to the even digit. ASME B1.30 (from memory); the printed limits of 1 1/8-7 UNC-2A show it.
+ * @example [toEven(0.00725, 4), toEven(0.00735, 4), toEven(0.007251, 4)] // [0.0072, 0.0074, 0.0073]
+ */
+export const toEven = (x: number, decimals: number): number => {
+  const scaled = x * 10 ** decimals;
+  const under = Math.floor(scaled + 1e-7);
+  const isHalf = Math.abs(scaled - under - 0.5) < 1e-7;
+  return isHalf ? (under + (under % 2)) / 10 ** decimals : to(x, decimals);
+};
+
+/**
  * Limits worked in inches, given in mm.
  * @example inchLimits(0.45, null) // { min: 11.43, max: null }
  */

@@ -1,6 +1,6 @@
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import { toInches } from '../../quantity/units.ts';
-import { inchLimits, to, type LimitsNote, type ThreadLimits, type Tolerances } from '../tolerances.ts';
+import { inchLimits, to, toEven, type LimitsNote, type ThreadLimits, type Tolerances } from '../tolerances.ts';
 
 const ROOT3 = Math.sqrt(3);
 const CLASSES = ['1A', '2A', '3A', '1B', '2B', '3B'];
@@ -28,7 +28,7 @@ function minorTolerance(d: number, p: number, cls: string): number {
 /**
  * Limits of a Unified thread, classes 1A to 3B. Length of engagement: as given, else D for UNC, UNF and the 4, 6 and 8
  * thread series, 9 P for the others. External minor: the largest of the rounded (UNR) root; below it is left open.
- * Follows the rounding of the current edition: Td2(2A) to six places, then four; nut minor of 1B and 2B to three.
+ * Follows the rounding of the current edition: Td2(2A) to six places, then four, half to the even digit; nut minor of 1B and 2B to three.
  */
 function unifiedLimits(
   majorMm: number,
@@ -50,7 +50,7 @@ function unifiedLimits(
   const byDiameter = family === 'UNC' || family === 'UNF' || (family === 'UN' && [4, 6, 8].includes(tpi));
   const le = engagementMm === null ? (byDiameter ? d : 9 * p) : toInches(engagementMm);
   const base = td2Class2A(d, p, le);
-  const t2 = to(base * (FACTOR[c] ?? 1), 4);
+  const t2 = toEven(base * (FACTOR[c] ?? 1), 4);
   const d2 = to(d - (3 * ROOT3 * p) / 8, 4);
   const source = 'ASME B1.1';
   const notes: LimitsNote[] = [
@@ -58,7 +58,7 @@ function unifiedLimits(
   ];
   if (c.endsWith('A')) {
     const printed = engagementMm === null ? PRINTED_ALLOWANCE[`${d}-${tpi}`] : undefined;
-    const allowance = c === '3A' ? 0 : (printed ?? to(0.3 * base, 4));
+    const allowance = c === '3A' ? 0 : (printed ?? toEven(0.3 * base, 4));
     const td = to((c === '1A' ? 0.09 : 0.06) * Math.cbrt(p * p), 4);
     const top = to(d - allowance, 4);
     return good({

@@ -267,6 +267,13 @@ describe('the working panel', () => {
 });
 
 describe('Set up', () => {
+  test('a setting in the list says its unit: the dials of this lathe are in inches, the desk in mm', async () => {
+    await at('setup', 'demo-sluice');
+    const rows = screen.getByRole('list', { name: 'Settings' }).textContent;
+    expect(rows).toContain('Room to stop 0.4725 in');
+    expect(rows).toContain('Spindle speed 40 rev/min');
+    expect(rows).toContain('Ground to 29.0\u00b0');
+  });
   test('half of 55 taken as 22.5 is caught, and more than half too', async () => {
     await at('setup', 'demo-gland');
     await user.click(screen.getByRole('tab', { name: 'Top slide' }));

@@ -49,7 +49,13 @@ export function SettingRows({
                 {s.done && <Check aria-hidden size={20} strokeWidth={3} />}
               </span>
               <span>
-                {settingWords(s.code).what} {figure && <span className="num">{figure.figure}</span>}
+                {settingWords(s.code).what}{' '}
+                {figure && (
+                  <span className="num">
+                    {figure.figure}
+                    {figure.unit && ` ${figure.unit}`}
+                  </span>
+                )}
                 {s.done && !toggles && <span className="sr-only"> (done)</span>}
               </span>
             </button>

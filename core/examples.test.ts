@@ -72,14 +72,15 @@ test.each(examples)('$file: $expression', async ({ file, expression, expected })
   expect(printed(run(expression, { ...SCOPE, ...module }), places)).toEqual(printed(claimed, places));
 });
 
-test('every function that a room of core gives to others says what it does', () => {
-  const silent = files.flatMap((file) => {
-    const text = readFileSync(new URL(file, folder), 'utf8');
-    return [
-      ...text.matchAll(/(\*\/\n)?^export (?:async )?(?:function|const) (\w+)(?=[(<]| = (?:async )?(?:<[^=]*>)?\()/gm),
+test('everything that a room of core gives to others says what it is', () => {
+  const silent = files.flatMap((file) =>
+    [
+      ...readFileSync(new URL(file, folder), 'utf8').matchAll(
+        /(\*\/\n)?^export (?:abstract )?(?:async )?(?:function|const|interface|type|class) (\w+)/gm,
+      ),
     ]
       .filter(([, doc]) => doc === undefined)
-      .map(([, , name]) => `${file}: ${name}`);
-  });
+      .map(([, , name]) => `${file}: ${name}`),
+  );
   expect(silent).toEqual([]);
 });

@@ -2,8 +2,10 @@ import { bad, good, type Outcome } from '../quantity/outcome.ts';
 
 /** How work or a boring bar is held: by one end, by chuck and centre, between centres; a bar by its holder. */
 export const SUPPORTS = ['chuck', 'chuck-centre', 'centres', 'bar'] as const;
+/** One of SUPPORTS. */
 export type Support = (typeof SUPPORTS)[number];
 
+/** What bends: how it is held, how long and thick it is, and of what. */
 export interface BendRequest {
   readonly support: Support;
   /** Free length, mm: places are counted from the chuck or the holder; between centres from either end. */

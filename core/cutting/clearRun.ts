@@ -2,6 +2,7 @@ import { carriageSpeedMmS } from './speed.ts';
 
 /** How the thread ends: in a groove, by drawing the tool out over a length, at a stop, past the end of the work, or at a blind bore's relief. */
 export const THREAD_ENDS = ['groove', 'taper-out', 'stop', 'through', 'blind'] as const;
+/** One of THREAD_ENDS. */
 export type ThreadEnd = (typeof THREAD_ENDS)[number];
 
 /** Turns that the spindle goes on for from a speed once it is to stop. */

@@ -2,9 +2,12 @@ import { isSquare } from '../form/flanks.ts';
 import { passForce } from './force.ts';
 import { heightAtSectionMm, sectionMm2, type ToolOutline } from './tip.ts';
 
+/** How the depth is shared among passes: equal chips, equal depths, equal force, or one step of the dial. */
 export const DEPTH_RULES = ['constant-area', 'constant-depth', 'constant-force', 'step'] as const;
+/** One of DEPTH_RULES. */
 export type DepthRule = (typeof DEPTH_RULES)[number];
 
+/** What is to be shared among passes, and by which rule. */
 export interface DepthRequest {
   /** Depth that is cut already, and the depth to end at, mm. */
   readonly fromMm: number;

@@ -7,6 +7,7 @@ const FRICTION = { firm: [0.15, 0.2], light: [0.12, 0.2] } as const;
 /** The chuck has to hold twice what the pass asks. Common practice, no source. */
 const SAFETY = 2;
 
+/** What the chuck gives against what the hardest pass asks. */
 export interface GripView {
   /** Friction that the chuck gives, N, the least and the most that is likely. */
   readonly givesN: { readonly least: number; readonly most: number };

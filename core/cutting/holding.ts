@@ -2,10 +2,14 @@ import { bendOf, secondMomentMm4, type Support } from './bend.ts';
 
 /** How work is held while it is threaded. */
 export const HOLDINGS = ['chuck', 'chuck-centre', 'centres', 'collet', 'faceplate'] as const;
+/** One of HOLDINGS. */
 export type Holding = (typeof HOLDINGS)[number];
+/** What steadies the work besides what holds it. */
 export const RESTS = ['none', 'steady', 'follow'] as const;
+/** One of RESTS. */
 export type Rest = (typeof RESTS)[number];
 
+/** How the work is held and what of it stands free. */
 export interface Held {
   readonly by: Holding;
   /** Length that stands free, from the jaws (or between the centres), mm. */

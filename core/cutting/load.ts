@@ -17,6 +17,7 @@ export interface PassLoad {
   readonly atLeast: boolean;
 }
 
+/** One pass, as the force on the tool is asked of it. */
 export interface PassAsked {
   readonly tool: ToolOutline;
   /** Depth before and after, below the surface, mm. */

@@ -3,6 +3,7 @@ import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { stepDepths } from './depths.ts';
 
+/** A schedule without a lathe: depth, passes, rule and the way the slide goes in. */
 export interface PassRequest {
   /** Radial depth to cut in all, mm. */
   readonly depthMm: number;

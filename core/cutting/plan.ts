@@ -4,6 +4,7 @@ import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { stepDepths, type DepthRule } from './depths.ts';
 import { sectionMm2, tangencyMm, tipBeyondPitchLineMm, vertexBeyondTipMm, type Tip, type ToolOutline } from './tip.ts';
 
+/** Straight in, along one flank, on both flanks in turn, or along one flank less a degree or so. */
 export type Infeed = 'plunge' | 'flank' | 'alternate' | 'modified';
 
 /** A stretch of the depth with a rule of its own. */
@@ -83,6 +84,7 @@ export interface PlannedPass {
   readonly stage: number;
 }
 
+/** The passes that bring the tool from what is cut to the target. */
 export interface Plan {
   /** From the surface to the tip at the target. */
   readonly depthMm: number;

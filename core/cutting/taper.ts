@@ -4,6 +4,7 @@
  */
 export const coneHalfAngleDeg = (taper: number): number => (Math.atan(taper / 2) * 180) / Math.PI;
 
+/** A taper by the tailstock set over, and what that does to the pitch. */
 export interface SetOver {
   /** How far the tailstock is moved, mm. */
   readonly setOverMm: number;

@@ -3,6 +3,7 @@ import { includedDeg, slopeOf, type Flanks } from '../form/flanks.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { sinDeg } from '../quantity/units.ts';
 
+/** The thread that a tool is ground for. */
 export interface ToolAsked extends Flanks {
   readonly leadMm: number;
   readonly starts: number;
@@ -19,6 +20,7 @@ export interface SineBar {
   readonly bar100: number;
   readonly bar127: number;
 }
+/** What to grind: angles, tip and clearances. */
 export interface ToolSheet {
   readonly leadAngleDeg: { readonly major: number; readonly pitch: number; readonly minor: number };
   /** In the plane square to the radius. The trailing one is negative where the side leans outwards under its edge. */

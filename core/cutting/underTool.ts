@@ -1,5 +1,6 @@
 import { mirrored, type Flanks } from '../form/flanks.ts';
 
+/** Which way the carriage goes and the spindle turns. */
 export interface CutDirection {
   readonly leftHand: boolean;
   /** The spindle runs backwards, with the tool upside down or behind: every hand is cut the other way along. */

@@ -70,7 +70,9 @@ export type Evidence = OnMember &
     | { readonly quantity: 'hand'; readonly hand: 'right' | 'left' }
   );
 
+/** What can be read off a part. */
 export type Quantity = Evidence['quantity'];
+/** Which member is read: the screw or the nut. */
 export type Part = 'external' | 'internal';
 
 /** Default uncertainties (one standard deviation), by the way a thing is usually read. Common practice, no source. */

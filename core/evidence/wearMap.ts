@@ -6,6 +6,7 @@ export interface Spot {
   readonly diameterMm: number;
 }
 
+/** Wear along a part, from what was read at several places. */
 export interface WearProfile {
   /** Spots in order along the part. */
   readonly spots: readonly Spot[];

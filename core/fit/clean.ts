@@ -12,6 +12,7 @@ export interface ToClean {
   readonly builtUpMm: number | null;
 }
 
+/** What it takes to clean up bruised flanks. */
 export interface Cleaned {
   /** By how much the groove has to be deeper than the old one, radial, mm; null: between square flanks no depth cleans a flank. */
   readonly deeperMm: number | null;

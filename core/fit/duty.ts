@@ -10,9 +10,12 @@ export interface Duty {
   readonly most: number;
   readonly on: 'play' | 'pitch-diameter';
 }
+/** What a thread has to do, by which its clearance is chosen. */
 export const DUTY_IDS = ['gauge', 'feed', 'adjusting', 'lifting', 'clamp', 'outdoor', 'nose'] as const;
+/** One of DUTY_IDS. */
 export type DutyId = (typeof DUTY_IDS)[number];
 
+/** Clearance by duty, mm. Common practice, no source. */
 export const DUTIES: readonly Duty[] = [
   { id: 'gauge', least: 0, most: 0.01, on: 'play' },
   { id: 'adjusting', least: 0.02, most: 0.05, on: 'play' },

@@ -14,6 +14,7 @@ import { limitsOf, type Limits, type ThreadLimits } from '../standards/limits.ts
 import { gaugeSizes, type GaugeChoice, type GaugeSizes } from './gauge.ts';
 import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
 
+/** What was chosen for the thread that is made: member, class or clearances, aims. */
 export interface FitChoice {
   readonly make: 'external' | 'internal';
   readonly pitchClearanceMm: number;
@@ -38,6 +39,7 @@ export interface FitChoice {
 }
 /** The basic size with a clearance; the surviving mate as read with a clearance; the part as read, as it was before it wore. */
 export const FITS_TO = ['clearance', 'mate', 'copy'] as const;
+/** One of FITS_TO. */
 export type FitTo = (typeof FITS_TO)[number];
 
 /** What moves a blank or bore away from where the table alone would have it. */
@@ -49,6 +51,7 @@ export interface Bound {
   readonly values: string;
 }
 
+/** Sizes to make the thread to, with how they came. */
 export interface FitPlan {
   readonly make: 'external' | 'internal';
   readonly form: ThreadForm;
@@ -366,6 +369,7 @@ export function boreForShareMm(thread: ThreadSpec, share: number): number {
 /** What is to be said of a blank or bore that is there already. */
 export type ReadyCode =
   'right' | 'over-class' | 'under-class' | 'bore-small' | 'bore-is-root' | 'bore-large' | 'blank-over' | 'blank-small';
+/** Whether the blank or bore as measured will do. */
 export interface ReadyCheck {
   readonly ok: boolean;
   readonly code: ReadyCode;

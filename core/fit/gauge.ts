@@ -12,6 +12,7 @@ export interface GaugeChoice {
   readonly school: 'inside' | 'centred';
 }
 
+/** Sizes of a gauge made in the shop. */
 export interface GaugeSizes {
   /** Outside of a plug or bore of a ring, mm. */
   readonly start: Limits;

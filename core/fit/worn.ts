@@ -11,8 +11,11 @@ export interface WornPlace {
   /** Along the mate, mm; null: nobody said where. */
   readonly positionMm: number | null;
 }
+/** Ways with a mate that is worn unevenly. */
 export const WORN_WAYS = ['thickest', 'travel', 'recut'] as const;
+/** One of WORN_WAYS. */
 export type WornWay = (typeof WORN_WAYS)[number];
+/** A stretch along the part, mm from its free end. */
 export interface Stretch {
   readonly fromMm: number;
   readonly toMm: number;

@@ -11,7 +11,9 @@ export interface Worth {
   readonly limitMm: number | null;
   readonly ageYears: number | null;
 }
+/** What play and its growth say is worth doing. */
 export type WorthVerdict = 'leave' | 'by-habit' | 'act' | 'other-is-the-job';
+/** What another nut would give, in play and in years. */
 export interface WorthAnswer {
   readonly playAfterMm: number;
   readonly turnsNow: number;

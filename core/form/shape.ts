@@ -30,6 +30,7 @@ export interface Profile {
 export type Edge =
   { readonly kind: 'flat'; readonly cornerMm: number } | { readonly kind: 'round'; readonly radiusMm: number };
 
+/** Forms of thread that a standard or the trade names. */
 export const FORM_IDS = [
   'iso60',
   'american60',
@@ -49,6 +50,7 @@ export const FORM_IDS = [
   'cycle60',
   'conduit80',
 ] as const;
+/** One of FORM_IDS. */
 export type FormId = (typeof FORM_IDS)[number] | 'special';
 
 const flat = (cornerMm = 0): Edge => ({ kind: 'flat', cornerMm });

@@ -1,6 +1,7 @@
 import { centrePerRadius, slopeOf } from './flanks.ts';
 import type { ThreadForm } from './shape.ts';
 
+/** Basic diameters of both members, mm, and where they come from. */
 export interface BasicSizes {
   readonly majorMm: number;
   readonly pitchDiameterMm: number;
@@ -59,6 +60,7 @@ export const crestFlatMm = (form: ThreadForm, pitchMm: number): number =>
 export const nutRootFlatMm = (form: ThreadForm, pitchMm: number): number =>
   Math.max(0, pitchMm / 2 - form.internal.outerMm * slopeOf(form));
 
+/** How deep a tip has to go for the pitch diameter, and what it leaves. */
 export interface TipDepth {
   /** Radial depth from the crest at which a tool of this tip brings the pitch diameter to size, mm. */
   readonly depthMm: number;
@@ -68,6 +70,7 @@ export interface TipDepth {
   readonly beyondMm: number;
 }
 
+/** End of a tool: its flat and the radius at its corners, mm. */
 export interface ToolTip {
   readonly flatMm: number;
   readonly radiusMm?: number;

@@ -6,6 +6,7 @@ export type Checked<T> =
   | { readonly state: 'newer'; readonly version: string }
   | { readonly state: 'damaged'; readonly problems: readonly Problem[] };
 
+/** What the validator says of one place in a document. */
 export interface SchemaError {
   readonly instancePath: string;
   readonly keyword: string;
@@ -35,6 +36,7 @@ export function problemsOf(errors: readonly SchemaError[] | null | undefined): P
   return out.slice(0, MOST_PROBLEMS);
 }
 
+/** A validator made from a schema, with what it found wrong. */
 export type Validator<T> = ((data: unknown) => data is T) & { errors?: SchemaError[] | null };
 
 /** A document of any version held against today’s schema, after it was brought up to date: whole, newer than this Gelvin, or what is wrong with it and where. */

@@ -1,5 +1,6 @@
 /** A document of an older shape: known only as far as a step changes it. */
 export type Loose = Record<string, unknown>;
+/** One step from a version to the next. */
 export type Step = (doc: Loose) => Loose;
 
 /**

@@ -5,6 +5,7 @@ export type Standing = 'new' | 'same' | 'newer' | 'older';
 /** What is done with it: brought in (in its namesake's place), left, or brought in beside it. */
 export type Choice = 'bring' | 'leave' | 'both';
 
+/** A job that is brought in beside the one that is here. */
 export interface Coming {
   readonly job: Job;
   readonly here: Job | null;

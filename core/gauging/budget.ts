@@ -18,6 +18,7 @@ export interface Unsure {
   readonly shared: boolean;
 }
 
+/** What is known of what was measured with. */
 export interface Known {
   /** Diameter of wire or ball, mm, one standard deviation. */
   readonly wireMm: number;

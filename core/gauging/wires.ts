@@ -4,6 +4,7 @@ import { flatOverWiresMm, leadOverWiresMm } from '../form/flatWires.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { cosDeg, radians, sinDeg } from '../quantity/units.ts';
 
+/** The groove that wires or balls lie in. */
 export interface Groove extends Flanks {
   readonly pitchMm: number;
   readonly starts: number;

@@ -6,6 +6,7 @@ import { CATALOGUE, familyOf, type StandardThread } from '../standards/catalogue
 import type { FamilyId } from '../standards/family.ts';
 import { nptPitchDiameterMm } from '../standards/pipe/taper.ts';
 
+/** A row of a table with what should be read of it. */
 export interface Hypothesis extends Expectation {
   readonly row: StandardThread;
   /** The row of another family that is the same metal but for its crests and roots; null when there is none. */
@@ -21,8 +22,10 @@ export interface Context {
   readonly origin: Origin | null;
   readonly use: Use | null;
 }
+/** Where a thread may come from. */
 export const ORIGINS = ['metric', 'american', 'british'] as const;
 type Origin = (typeof ORIGINS)[number];
+/** What a thread may have been for. */
 export const USES = ['fastener', 'pipe', 'instrument', 'power-screw', 'machine-part'] as const;
 type Use = (typeof USES)[number];
 

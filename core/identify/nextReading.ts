@@ -13,6 +13,7 @@ export interface Tool {
   readonly uncertainty: number;
 }
 
+/** A candidate as far as telling it from others goes. */
 export interface Rival {
   readonly name: string;
   readonly probability: number;
@@ -20,6 +21,7 @@ export interface Rival {
   readonly starts: number;
 }
 
+/** A reading that would decide most, and between which two. */
 export interface NextReading {
   readonly quantity: Quantity;
   /** The two likeliest candidates that it tells apart. */

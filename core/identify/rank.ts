@@ -18,11 +18,13 @@ interface Candidate {
   readonly or: string | null;
 }
 
+/** Every thread that the readings allow, likeliest first, and how likely none of a table is. */
 export interface Ranking {
   readonly candidates: readonly Candidate[];
   readonly special: SpecialFinding & { readonly probability: number };
 }
 
+/** What was read, of which member, with what is known of the machine it is from. */
 export interface RankRequest {
   readonly part: Part;
   readonly evidence: readonly Evidence[];

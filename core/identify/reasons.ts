@@ -3,6 +3,7 @@ import { bestLikelihood, likelihood, reasonOf } from '../reading/kinds.ts';
 import type { Reason } from '../reading/reason.ts';
 import type { Expectation } from '../reading/expectation.ts';
 
+/** What speaks for a candidate and what against it. */
 export interface Reasons {
   /** What supports the candidate. */
   readonly for: readonly Reason[];

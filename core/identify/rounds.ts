@@ -15,6 +15,7 @@ export interface Size {
   /** How readily a maker picks the size, relative; about 0.5 on average over whole sizes. */
   readonly liking: number;
 }
+/** A pitch that a maker would choose, and how much it is liked. */
 export interface RoundPitch {
   readonly mm: number;
   readonly system: 'mm' | 'in';
@@ -49,6 +50,7 @@ const sizes = (): readonly Size[] => {
   for (let d = 81; d <= 200; d += 1) out.push({ mm: d, system: 'mm', liking: mmLiking(d) });
   return out.sort((a, b) => a.mm - b.mm);
 };
+/** Diameters that a maker would choose. */
 export const SIZES = sizes();
 
 /** Threads per inch and pitches that lathes and old makers liked, halves included; whole ones besides are met, seldom. */
@@ -62,6 +64,7 @@ const MM = [
 ];
 const SELDOM = 0.15;
 const others = Array.from({ length: 80 }, (_, i) => i + 1).filter((t) => !TPI.includes(t));
+/** Pitches that a maker would choose. */
 export const PITCHES: readonly RoundPitch[] = [
   ...TPI.map((t) => ({ mm: 25.4 / t, system: 'in' as const, liking: 1 })),
   ...MM.map((p) => ({ mm: p, system: 'mm' as const, liking: 1 })),
@@ -81,10 +84,12 @@ let rows: ReadonlySet<string> | null = null;
 const published = (): ReadonlySet<string> =>
   (rows ??= new Set(hypotheses().map((h) => combination(h.row.majorMm, h.pitchMm, h))));
 
+/** A round size with a round pitch in one form. */
 export interface Combination {
   readonly size: Size;
   readonly h: Expectation;
 }
+/** All combinations of one form, and what share of specials is cut in it. */
 export interface Nominals {
   readonly form: ThreadForm;
   readonly share: number;

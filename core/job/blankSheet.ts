@@ -25,6 +25,7 @@ export type BlankCode =
   | 'nut-length'
   | 'half-thread';
 
+/** One figure of the blank, and how far it may lie from it. */
 export interface BlankFigure {
   readonly code: BlankCode;
   readonly value: number;
@@ -33,6 +34,7 @@ export interface BlankFigure {
   readonly limits: { readonly min: number | null; readonly max: number | null } | null;
   readonly step: Step;
 }
+/** What the blank is turned or bored to before a thread is cut. */
 export interface BlankSheet {
   readonly make: 'external' | 'internal';
   readonly figures: readonly BlankFigure[];

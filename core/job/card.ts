@@ -33,6 +33,7 @@ export type Stopped =
   | { readonly code: 'stale'; readonly station: StationId; readonly because: Because }
   | { readonly code: 'assumed'; readonly passes: number; readonly depthMm: number; readonly train: string | null };
 
+/** The one act that is due at the machine. */
 export interface Card {
   readonly do: Act;
   /** Of what: the work or the gears; the blank or the thread; surface or groove. */
@@ -67,6 +68,7 @@ export interface Card {
   readonly writes: EventBody | null;
 }
 
+/** The card with all that its numbers hang on. */
 export interface CardView {
   readonly metal: Metal;
   readonly feed: Feed;

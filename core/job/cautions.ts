@@ -100,7 +100,9 @@ export const CAUTIONS = {
   'chuck-weight': { at: ['prove'], when: internal },
   'gauge-certifies': { at: ['fit', 'record'], when: ({ job }) => job.intake.wanted === 'gauge' },
 } satisfies Record<string, Caution>;
+/** A caution by its code; the sentence is made elsewhere. */
 export type CautionCode = keyof typeof CAUTIONS;
+/** Every caution there is. */
 export const CAUTION_CODES = Object.keys(CAUTIONS) as readonly CautionCode[];
 
 /**

@@ -10,6 +10,7 @@ import { STATIONS } from './stations.ts';
 /** The facts a station rests on, by name, as short texts: kept when it is settled, compared ever after. */
 export type Basis = Readonly<Record<string, string>>;
 
+/** How it stands with a station. */
 export type StationState =
   | { readonly kind: 'open' }
   | { readonly kind: 'settled' }

@@ -208,6 +208,7 @@ function cleaningFact(job: Job): Facts {
   return deeperMm == null ? {} : { Cleaning: roundText(deeperMm, 0.001) };
 }
 
+/** A fact as it was when metal was cut, and as it is now. */
 export interface Changed {
   readonly fact: string;
   readonly was: string;

@@ -57,6 +57,7 @@ export const fitOfJob = (job: Job): FitPlan | null => {
   return thread ? fitPlan(thread, fitChoiceOf(job, thread)) : null;
 };
 
+/** The train of a job: what it cuts, and how far that is from what is wanted. */
 export interface GearState {
   readonly target: Rational;
   /** Lead really cut by the chosen train (or as an electronic leadscrew takes it). Null: no train chosen, or a lead that cannot be typed. */

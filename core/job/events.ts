@@ -29,6 +29,7 @@ const pin = orNull(object({ text: text(80), mm: positive }));
 
 /** How a mate bound: after the same turns wherever it started, at one place of the screw, tighter all along, only under its own weight. */
 export const BINDS = ['turns', 'place', 'tighter', 'weight'] as const;
+/** One of BINDS. */
 export type Binds = (typeof BINDS)[number];
 /** What a finished thread is read for. */
 const FORM_READINGS = [
@@ -41,17 +42,21 @@ const FORM_READINGS = [
   'lead',
   'round',
 ] as const;
+/** One of FORM_READINGS. */
 export type FormReading = (typeof FORM_READINGS)[number];
 /** What is done to a thread before its verdict, in this order. */
 export const DRESSED = ['wire-edge', 'crests', 'start', 'chamfer', 'clean'] as const;
+/** One of DRESSED. */
 export type Dressed = (typeof DRESSED)[number];
 
 export { TAUGHT_BY };
 /** How an offset was read: by a dial or rule, by eye in the pitch, by touching both flanks, from a run in the air, left over, from the batch's reference. */
 const OFFSET_BY = ['dial', 'eye', 'flanks', 'judged', 'left', 'taught'] as const;
+/** One of OFFSET_BY. */
 export type OffsetBy = (typeof OFFSET_BY)[number];
 /** How a place was judged in the air: nothing to be seen, by eye in the pitch, by a dial. */
 const JUDGED_BY = ['in', 'eye', 'dial'] as const;
+/** One of JUDGED_BY. */
 export type JudgedBy = (typeof JUDGED_BY)[number];
 
 /** What each kind of event tells besides who, when and where. */
@@ -199,13 +204,16 @@ export const EVENT_FIELDS = {
   voided: { of: Type.Integer({ minimum: 1, maximum: 100_000 }) },
 } as const satisfies Record<string, Record<string, TSchema>>;
 
+/** Kinds of events that the ledger keeps. */
 export type EventKind = keyof typeof EVENT_FIELDS;
 type Fields<K extends EventKind> = {
   [F in keyof (typeof EVENT_FIELDS)[K]]: Static<Extract<(typeof EVENT_FIELDS)[K][F], TSchema>>;
 };
+/** An event of one kind, with its fields. */
 export type EventOf<K extends EventKind> = { n: number; id: string; at: string; part: number; start: number } & {
   kind: K;
 } & Fields<K>;
+/** One line of the ledger. */
 export type LedgerEvent = { [K in EventKind]: EventOf<K> }[EventKind];
 /** What an edit says of an event: number, time and part are put to it when it is written down. */
 export type EventBody = { [K in EventKind]: { kind: K } & Fields<K> }[EventKind];
@@ -221,6 +229,7 @@ export const isSizeTest = (e: LedgerEvent): e is SizeTest =>
 
 const EVENT_KINDS = Object.keys(EVENT_FIELDS) as EventKind[];
 
+/** Shape of an event, as it is stored and checked. */
 export const EventSchema = Type.Unsafe<LedgerEvent>({
   type: 'object',
   discriminator: { propertyName: 'kind' },

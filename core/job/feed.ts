@@ -12,6 +12,7 @@ export const feedsAtAngle = (infeed: Infeed): infeed is 'flank' | 'modified' =>
 /** Along the bed: where a slide lies that was swung to pick a groove up, or to feed alternately. */
 export const ALONG_BED_DEG = 90;
 
+/** How the slide goes in now: as it is set on the metal, else as planned. */
 export interface Feed {
   readonly infeed: Infeed;
   /** Angle of the top slide's feed from the cross-slide line, where it is the slide that feeds; null: the cross slide does. */

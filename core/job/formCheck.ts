@@ -39,6 +39,7 @@ export interface FormRow {
   } | null;
   readonly ok: boolean | null;
 }
+/** The finished thread held against its form. */
 export interface FormCheck {
   readonly rows: readonly FormRow[];
   /** What the errors do to the fit; null: a square thread, whose flanks give nothing on the diameter. */

@@ -69,6 +69,7 @@ export interface PictureRow {
       }
     | null;
 }
+/** What was said of the picture: which end is free, where it begins. */
 export interface PictureAsked {
   readonly freeEnd: FreeEnd;
   /** How far from the end of the thread the picture begins, mm. */

@@ -26,8 +26,10 @@ interface Along {
   readonly bigMm: readonly number[];
   readonly worstMm: number;
 }
+/** Ways to hold work that bends. */
 export type AnswerCode =
   'as-held' | 'lighter' | 'follow-rest' | 'steady' | 'centre' | 'stiffer-bar' | 'springs' | 'all';
+/** One way to hold it, and how big it then comes out. */
 export interface Answer {
   readonly code: AnswerCode;
   /** The steady's place, the cap of the last passes, the bar's neck, or the springs; by the code. */
@@ -40,8 +42,10 @@ export interface Answer {
   /** It is within what the size may vary. */
   readonly within: boolean;
 }
+/** What decides how far it may come out big. */
 export type Limit = 'bend' | 'grip' | 'power' | 'overhang' | 'neck';
 
+/** How the work is held, how it bends, and what would help. */
 export interface HoldingView {
   readonly missing: readonly Unsaid[];
   readonly passes: readonly LoadedPass[];
@@ -68,6 +72,7 @@ export interface HoldingView {
 const AT_SPINDLE = 0.7;
 /** Lighter passes at the end: the last of the depth by so much a pass, mm. Common practice, no source. */
 const LIGHT_LAST_MM = 0.2;
+/** A pass near the depth where the last of it is taken lightly, mm. */
 export const LIGHT_BY_MM = 0.03;
 /** Springs after which it is given up, and a stiffer way is sought. */
 const MOST_SPRINGS = 5;

@@ -9,6 +9,7 @@ import { threadOfJob } from './derive.ts';
 import type { Job, Shop } from './schema.ts';
 import { setupOf } from './setupView.ts';
 
+/** A pass with the force on its tool and the power it takes. */
 export interface LoadedPass extends PlannedPass, PassLoad {
   /** At the spindle, kW; null: no speed is known. */
   readonly powerKW: number | null;

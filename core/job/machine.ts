@@ -16,6 +16,7 @@ const staleAbove = (states: Readonly<Record<StationId, StationState>>): StaleSta
   return null;
 };
 
+/** All that the views at the machine speak from, worked out once. */
 export interface Machine extends CardView {
   readonly pickup: PickupAnswer;
   readonly tests: ReturnType<typeof testsSinceCut>;

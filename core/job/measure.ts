@@ -39,6 +39,7 @@ interface Range {
   readonly min: number;
   readonly max: number;
 }
+/** What a measurement says of the size. */
 export type Verdict = 'to-go' | 'at-size' | 'past';
 /** A reading over wires or between balls, and what it says of the pitch diameter at 20 degrees. */
 interface Measured {
@@ -56,6 +57,7 @@ interface Measured {
   readonly verdict: Verdict;
 }
 
+/** How the thread is measured: over what, to which figure, with which doubt. */
 export interface MeasurePlan {
   readonly by: 'wires' | 'balls';
   /** It can be done: wires are soon found, but balls have to be owned. */

@@ -18,6 +18,7 @@ export type Mistake =
   | { readonly kind: 'height'; readonly byMm: number }
   | { readonly kind: 'slide'; readonly setDeg: number };
 
+/** A usual mistake with this job's own figures. */
 export type MistakeView =
   | ({ readonly kind: 'square' } & OffSquare)
   | ({ readonly kind: 'height'; readonly clearanceLeftDeg: number } & OffHeight)

@@ -7,10 +7,15 @@ export const object = <T extends Record<string, TSchema>>(properties: T) =>
 export const oneOf = <T extends string>(...values: T[]) => Type.Unsafe<T>({ type: 'string', enum: values });
 /** Text of at most so many characters. */
 export const text = (max = 4000) => Type.String({ maxLength: max });
+/** Identifier that a job or a picture is kept under. */
 export const id = Type.String({ minLength: 1, maxLength: 80 });
+/** A moment, ISO 8601 in UTC. */
 export const time = Type.String({ pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d+)?Z$' });
+/** An angle, degrees. */
 export const angle = Type.Number({ minimum: 0, maximum: 80 });
+/** Any number that is one. */
 export const finite = Type.Number({ minimum: -1e6, maximum: 1e6 });
+/** A number above zero. */
 export const positive = Type.Number({ exclusiveMinimum: 0, maximum: 1e5 });
 
 /** The end of the tool: a flat, or a round nose. */

@@ -20,6 +20,7 @@ interface PassRow {
   /** What the slide that feeds is set to; null: done already, or no lathe is chosen. */
   readonly setting: Setting | null;
 }
+/** The passes as a table, with those that are cut. */
 export interface PassRows {
   readonly rows: readonly PassRow[];
   /** Surface that the passes are counted from, mm; `measured` false: nobody has measured it, it is what Fit wants. */

@@ -6,6 +6,7 @@ import type { Job, Shop } from './schema.ts';
 /** One thing to do while an old groove is found again. */
 export type PickupAct = 'swing' | 'slack' | 'look' | 'face' | 'drop' | 'move' | 'key' | 'judge' | 'found';
 
+/** Acts of picking up and which is due. */
 export interface PickupActs {
   /** All of them for this way on this lathe, in order. */
   readonly acts: readonly PickupAct[];

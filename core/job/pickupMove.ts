@@ -10,8 +10,10 @@ import { ALONG_BED_DEG, plannedSlideDeg } from './feed.ts';
 import type { Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
+/** Ways to bring the tool into a groove. */
 export type PickupWay = Job['pickup']['way'];
 
+/** A travel as the dial shows it. */
 export interface SlideTravel {
   readonly mm: number;
   readonly shown: string;
@@ -19,6 +21,7 @@ export interface SlideTravel {
   readonly unit: 'mm' | 'in';
 }
 
+/** The move that brings the tool in, by its way. */
 export type Move =
   | {
       readonly way: 'parallel';
@@ -66,9 +69,11 @@ export type Move =
       readonly counted: { readonly threads: number; readonly agree: readonly number[] } | null;
     };
 
+/** Why there is no move yet. */
 export type PickupProblem =
   'no-lead' | 'no-offset' | 'slide-square' | 'slide-not-along-bed' | 'no-train' | 'not-dropped' | 'no-length';
 
+/** The move, or what it wants first. */
 export interface PickupAnswer {
   readonly way: PickupWay;
   readonly leadText: string | null;

@@ -22,6 +22,7 @@ export interface JobProgram {
 }
 /** What is not said yet without which nothing can be told. */
 export type ProgramMissing = 'surface' | 'length' | 'speed' | 'groove' | 'plan';
+/** A program for a control, or what it wants first. */
 export type ProgramAnswer =
   | { readonly ok: true; readonly program: JobProgram }
   | { readonly ok: false; readonly missing: readonly ProgramMissing[]; readonly problem: Problem | null };

@@ -21,6 +21,7 @@ import { Exact, LatheSchema, TrainSchema, type Lathe } from '../lathe/schema.ts'
 export const TOOL_KINDS = ['ground', 'one-pitch', 'partial', 'full'] as const;
 /** How a taper is followed. */
 export const TAPER_WAYS = ['attachment', 'set-over', 'control', 'by-hand'] as const;
+/** One of TAPER_WAYS. */
 export type TaperWay = (typeof TAPER_WAYS)[number];
 /** What may have to run true with a thread. */
 export const TRUE_WITH = ['spigot', 'register', 'taper', 'counterbore', 'face', 'shaft'] as const;
@@ -52,6 +53,7 @@ const SPECIAL_IS_ITS_DIMENSIONS = {
   if: { properties: { form: { const: 'special' } } },
   then: { properties: { special: { type: 'object' } }, required: ['special'] },
 };
+/** Shape of a thread as a job keeps it. */
 export const ThreadSchema = Type.Object(
   {
     designation: Type.String({ minLength: 1, maxLength: 120 }),
@@ -181,7 +183,9 @@ const ShadowSchema = object({
     { additionalProperties: false },
   ),
 });
+/** What was said of a picture and what it gave. */
 export type ShadowTaken = Static<typeof ShadowSchema>;
+/** Shape of what a job keeps of a picture. */
 export const PictureSchema = Type.Object(
   {
     id,
@@ -194,6 +198,7 @@ export const PictureSchema = Type.Object(
   },
   { additionalProperties: false },
 );
+/** What a job keeps of a picture; the picture itself lies beside it. */
 export type Picture = Static<typeof PictureSchema>;
 
 /** What is laid into grooves to measure them. */
@@ -207,8 +212,10 @@ const PinSchema = object({
   /** How far it is from round, mm; null: not measured. */
   roundMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 1 })]),
 });
+/** A wire, needle, drill or ball that the shop has. */
 export type Pin = Static<typeof PinSchema>;
 
+/** Shape of a job as it is stored and exported. */
 export const JobSchema = Type.Object(
   {
     format: Type.Literal('gelvin-job'),
@@ -437,7 +444,9 @@ export const JobSchema = Type.Object(
   },
   { $id: 'job', additionalProperties: false },
 );
+/** One repair, from what came in to its record. */
 export type Job = Static<typeof JobSchema>;
+/** One reading as it was typed, with what it means in mm or degrees. */
 export type Reading = Static<typeof ReadingSchema>;
 
 const InstrumentSchema = object({
@@ -447,10 +456,12 @@ const InstrumentSchema = object({
   /** One standard deviation, mm or degrees. */
   uncertainty: Type.Number({ exclusiveMinimum: 0, maximum: 100 }),
 });
+/** What was read with. */
 export type Instrument = Static<typeof InstrumentSchema>;
 
 /** Described once, and so checked by one function: the first screen carries it. */
 const OneLathe = Type.Unsafe<Lathe>({ $ref: '#/definitions/lathe' });
+/** Shape of the shop as it is stored and exported. */
 export const ShopSchema = Type.Object(
   {
     format: Type.Literal('gelvin-shop'),
@@ -497,6 +508,7 @@ export const ShopSchema = Type.Object(
   },
   { $id: 'shop', additionalProperties: false, definitions: { lathe: LatheSchema } },
 );
+/** Lathes, instruments and settings that all jobs share. */
 export type Shop = Static<typeof ShopSchema>;
 
 /** A whole shop with its jobs, as one file. */
@@ -509,6 +521,7 @@ export const BackupSchema = Type.Object(
   },
   { $id: 'backup', additionalProperties: false },
 );
+/** A whole shop in one file. */
 export interface Backup {
   readonly format: 'gelvin-backup';
   readonly version: typeof BACKUP_VERSION;

@@ -9,6 +9,7 @@ import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 export type SettingCode =
   'true' | 'ground' | 'height' | 'slide' | 'square' | 'relief' | 'speed' | 'clear' | 'zero' | 'told';
 
+/** One thing to set at the machine, and whether it is. */
 export interface MachineSetting {
   readonly code: SettingCode;
   /** The number that is set; null: nothing but to see that it is so, or the number is not known. */

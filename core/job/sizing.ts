@@ -224,6 +224,7 @@ function triedEvents(e: EventOf<'tried'>, job: Job): SizeEvent[] {
   return [{ ...base, result: e.result }];
 }
 
+/** What is believed of the size, from all that was cut, measured and tried. */
 export interface Belief {
   readonly answer: SizeAnswer;
   readonly right: RightBy;

@@ -26,6 +26,7 @@ export interface Setting {
 export const dialOf = (s: Pick<Setting, 'slide'>, lathe: Lathe): SlideDial | null =>
   s.slide === 'control' ? null : s.slide === 'top' ? lathe.topSlide : lathe.crossSlide;
 
+/** Where the slides stand, mm. */
 export interface Stand {
   readonly crossMm: number;
   readonly topMm: number;

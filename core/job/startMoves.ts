@@ -17,6 +17,7 @@ export type StartMove =
   | { readonly way: 'degrees'; readonly deg: number }
   | { readonly way: 'told'; readonly deg: number; readonly alongMm: number };
 
+/** How the tool comes to the next start. */
 export interface StartMoves {
   readonly from: number;
   readonly to: number;

@@ -11,6 +11,7 @@ export const STATIONS = [
   'prove',
   'record',
 ] as const;
+/** One of STATIONS. */
 export type StationId = (typeof STATIONS)[number];
 /**
  * Whether a word names a station.
@@ -20,5 +21,7 @@ export const isStation = (word: string): word is StationId => (STATIONS as reado
 
 /** Raised with every change of shape; core/formats/upgrade.ts holds the steps from the older ones. */
 export const JOB_VERSION = 10;
+/** Raised with every change of the shop's shape. */
 export const SHOP_VERSION = 8;
+/** Raised with every change of a backup's shape. */
 export const BACKUP_VERSION = 3;

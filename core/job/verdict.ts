@@ -22,6 +22,7 @@ export type Reason = { readonly holds: 'good' | 'bad' | 'due' } & (
   | { readonly of: 'dressed'; readonly left: readonly Dressed[] }
   | { readonly of: 'tried-before-dressing' | 'nothing-measured' }
 );
+/** What gauges, wires, mate and form say together. */
 export interface ProofVerdict {
   readonly is: 'right' | 'wrong' | 'not-yet';
   readonly reasons: readonly Reason[];

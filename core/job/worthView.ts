@@ -8,6 +8,7 @@ import { otherMember } from './made.ts';
 import type { Job, Shop } from './schema.ts';
 import { beliefOf } from './sizing.ts';
 
+/** Whether the worn pair is worth another nut. */
 export interface WorthView {
   /** Play as the pair was made, by the fit, mm. */
   readonly madeMm: number;

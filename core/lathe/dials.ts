@@ -14,6 +14,7 @@ export interface SlideDial {
   readonly reads: 'radius' | 'diameter';
 }
 
+/** A travel as a dial of these divisions can be set to it. */
 export interface DialReading {
   /** Whole turns from zero, counted in the way it is wound. */
   readonly turns: number;

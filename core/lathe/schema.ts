@@ -6,6 +6,7 @@ export const Exact = Type.String({
   pattern: '^0*[1-9][0-9]*(/0*[1-9][0-9]*)?$|^[0-9]*\\.[0-9]*[1-9][0-9]*$|^0*[1-9][0-9]*\\.[0-9]+$',
   maxLength: 60,
 });
+/** Shape of a number of teeth. */
 export const Teeth = Type.Integer({ minimum: 8, maximum: 400 });
 
 const wall = Type.Number({ minimum: 0, maximum: 2000 });
@@ -20,6 +21,7 @@ const SlideDialSchema = Type.Object(
   { additionalProperties: false },
 );
 
+/** Shape of a train as it is kept. */
 export const TrainSchema = Type.Object(
   {
     drivers: Type.Array(Teeth, { minItems: 1, maxItems: 3 }),
@@ -85,15 +87,19 @@ const ArmSchema = Type.Object(
   { additionalProperties: false },
 );
 
+/** Shape of a train that has cut what it should. */
 export const ProvenSchema = Type.Object(
   { leadMm: Exact, train: TrainSchema, job: Type.String({ maxLength: 200 }), at: Type.String({ maxLength: 40 }) },
   { additionalProperties: false },
 );
 
 const SCALE_ZEROS = ['cross-slide', 'bed', 'none'] as const;
+/** One of SCALE_ZEROS. */
 export type ScaleZero = (typeof SCALE_ZEROS)[number];
 
+/** What drives the carriage. */
 export const LATHE_KINDS = ['change-gears', 'gearbox', 'electronic', 'control'] as const;
+/** One of LATHE_KINDS. */
 export type LatheKind = (typeof LATHE_KINDS)[number];
 /** What a lathe may have besides, or may be wrong with it, that changes how a pass is gone through. */
 export const LATHE_HAS = [
@@ -107,10 +113,13 @@ export const LATHE_HAS = [
   'dial-slips',
   'handle-falls',
 ] as const;
+/** One of LATHE_HAS. */
 export type LatheHas = (typeof LATHE_HAS)[number];
 const slack = Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 20 })]);
 
+/** Facts that stand in until somebody has looked at the lathe. */
 export const UNCONFIRMED_FACTS = ['leadscrew', 'crossSlide', 'topSlide', 'chuck', 'tumbler'] as const;
+/** One of UNCONFIRMED_FACTS. */
 export type UnconfirmedFact = (typeof UNCONFIRMED_FACTS)[number];
 
 /** A lathe as its owner can measure it. */
@@ -211,6 +220,7 @@ export const LatheSchema = Type.Object(
   },
   { additionalProperties: false },
 );
+/** A lathe as its owner has measured it. */
 export type Lathe = Static<typeof LatheSchema>;
 
 /**

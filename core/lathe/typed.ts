@@ -134,10 +134,13 @@ export function parseSwing(t: string): Outcome<{ fromDeg: number; toDeg: number 
 /** Power of the motor, kW. */
 export const parseWarmth = numberWithin('warmth', -50, 200);
 
+/** Years as they are typed, above zero. */
 export const parseYears = numberWithin('years', 0.1, 300);
 
+/** A magnification as it is typed, above zero. */
 export const parseMagnification = numberWithin('magnification', 1, 200);
 
+/** Power of a motor as it is typed, kW above zero. */
 export const parseKilowatts = numberWithin('power', 0.05, 500);
 /** How hard the carriage of an electronic leadscrew slows, mm/s^2. */
 export const parseStopAccel = numberWithin('acceleration', 1, 100_000);

@@ -1,6 +1,7 @@
 import { MM_PER_INCH } from '../quantity/units.ts';
 import type { Motion } from './motion.ts';
 
+/** How a program is written for this control. */
 export interface ProgramChoice {
   readonly unit: 'mm' | 'in';
   /** The word of a thread block at this control. */

@@ -36,12 +36,14 @@ interface Travel {
   readonly fromX: number;
   readonly toX: number;
 }
+/** The travels of every pass, from the face of the part. */
 export interface Motion {
   readonly start: { readonly xMm: number; readonly zMm: number };
   readonly end: { readonly xMm: number; readonly zMm: number };
   readonly travels: readonly Travel[];
   readonly params: MotionParams;
 }
+/** What the travels were worked from. */
 export interface MotionParams {
   readonly starts: number;
   readonly hand: 'right' | 'left';

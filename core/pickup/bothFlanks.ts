@@ -11,6 +11,7 @@ export interface FlanksTouched {
   readonly slackMm: number | null;
 }
 
+/** Middle of a groove from a touch on both flanks. */
 export interface Middle {
   /** Where the tool would sit in the groove. */
   readonly mm: number;

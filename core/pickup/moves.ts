@@ -35,6 +35,7 @@ export function smallerWay(offset: Rational, every: Rational): Rational {
  */
 export const parallelMove = (g: Groove): Rational => smallerWay(g.offset, g.every);
 
+/** A move along a groove by a top slide that lies at an angle. */
 export interface AngledMove {
   /** Along the slide, + forward: into the work, and in the direction of the cut as the slide is swung for that hand. */
   readonly slideMm: number;
@@ -60,6 +61,7 @@ export const turnOfWork = (g: Groove): Rational =>
     .div(g.lead)
     .mul(g.leftHand ? 1n : -1n);
 
+/** A gear slipped by whole teeth, and what that leaves. */
 export interface Slip {
   /** + as that gear turns when cutting forward. */
   readonly teeth: number;
@@ -67,6 +69,7 @@ export interface Slip {
   readonly left: Rational;
 }
 
+/** The gear that is slipped and what a turn of it moves. */
 export interface SlippedGear {
   readonly teeth: number;
   /** Leadscrew turns for one turn of that gear, through all that follows it, gearbox too. */
@@ -116,6 +119,7 @@ function centred(x: bigint, every: bigint): bigint {
   return rest * 2n > every ? rest - every : rest;
 }
 
+/** A start moved by whole leads. */
 export interface StartMove {
   readonly startMm: Rational;
   readonly wholeLeads: Rational;

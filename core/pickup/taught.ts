@@ -1,5 +1,6 @@
 /** What a batch of like parts is found again by: a shoulder, the groove itself, a mark on the spindle. */
 export const TAUGHT_BY = ['shoulder', 'groove', 'mark'] as const;
+/** One of TAUGHT_BY. */
 export type TaughtBy = (typeof TAUGHT_BY)[number];
 
 /**

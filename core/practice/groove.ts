@@ -40,6 +40,7 @@ export interface GrooveState {
   readonly deg: number;
   readonly teeth: number;
 }
+/** What the hand does in this practice. */
 export type GrooveDo =
   | { readonly do: 'forward' }
   | { readonly do: 'over' }
@@ -165,6 +166,7 @@ export function seenOff(r: GrooveRound, s: GrooveState): number {
  */
 export const nearMm = (r: GrooveRound): number => r.pitchMm / 20;
 
+/** What was missed, by a code; empty: nothing. */
 export type GrooveMissed = '' | 'slack' | 'against-slack' | 'parallax' | 'off' | 'lead-missed' | 'lead-imagined';
 /** What was missed in bringing it in; empty: it is in. */
 export function gradeGroove(r: GrooveRound, s: GrooveState): GrooveMissed {

@@ -23,6 +23,7 @@ export interface HalfNutsRound {
   readonly help: boolean;
 }
 
+/** Where the half-nuts dropped in. */
 export interface Shut {
   /** Threads of the leadscrew since the first pass at which the nuts drop in. */
   readonly threads: number;

@@ -2,6 +2,7 @@ import { deal } from './deal.ts';
 
 /** The motions of a pass on a lathe whose half-nuts stay shut, in order. */
 export const MOTIONS = ['set', 'cut', 'out', 'back', 'past'] as const;
+/** One of MOTIONS. */
 export type MotionWord = (typeof MOTIONS)[number];
 
 /** A run of passes that somebody was called away from: what can be seen when one comes back. */

@@ -1,5 +1,6 @@
 /** Motions that scrap most parts, practised without a part. */
 export const GAMES = ['half-nuts', 'groove', 'slip', 'place'] as const;
+/** One of GAMES. */
 export type Game = (typeof GAMES)[number];
 
 /** One round as it is kept. */
@@ -11,6 +12,7 @@ export interface Result {
   readonly missed: string;
   readonly at: string;
 }
+/** How many levels each practice has. */
 export const LEVELS = 5;
 /** So many rounds are kept; then the oldest ten go. */
 export const MOST_RESULTS = 2000;

@@ -24,7 +24,9 @@ export interface Read {
   /** Bore of the nut. */
   readonly bore: number;
 }
+/** What a slip is read by. */
 export const READS = ['tenPitches', 'flank', 'depth', 'growsBy', 'bore'] as const;
+/** One of READS. */
 export type ReadOf = (typeof READS)[number];
 /** As well as each is read in a shop; two mistakes that differ by less cannot be told apart. Common practice, no source. */
 export const READ_TO: Readonly<Record<ReadOf, number>> = {
@@ -54,6 +56,7 @@ export interface SlipCard {
   /** Rows beside its own on the chart of a gearbox, mm. */
   readonly rows: readonly { readonly row: string; readonly leadMm: number }[];
 }
+/** A card with a slip in it, as it was dealt. */
 export interface SlipRound {
   readonly card: SlipCard;
   readonly right: Slip;

@@ -6,10 +6,12 @@ import { toolPicture } from './toolScene.ts';
 
 /** What lies before the simulated camera. */
 export const SCENES = ['press', 'vice', 'special', 'pinned', 'soft', 'half'] as const;
+/** One of SCENES. */
 export type Scene = (typeof SCENES)[number];
 
 /** Tools before it. */
 export const TOOL_SCENES = ['tool-flat', 'tool-round'] as const;
+/** One of TOOL_SCENES. */
 export type ToolScene = (typeof TOOL_SCENES)[number];
 
 interface Laid {

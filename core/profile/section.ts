@@ -3,6 +3,7 @@ import { degrees, tanDeg } from '../quantity/units.ts';
 import { robustLine, scatterOf } from './line.ts';
 import type { Edge } from './teeth.ts';
 
+/** A flank as the picture shows it and as it is in the section through the axis. */
 export interface FlankRead {
   readonly apparentDeg: number;
   readonly axialDeg: number | null;

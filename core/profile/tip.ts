@@ -10,7 +10,9 @@ import type { Told } from './types.ts';
 
 const { abs, atan, cos, floor, hypot, max, min, sin, sqrt, tan, PI, SQRT2 } = Math;
 
+/** What reading a tool cannot decide by itself. */
 export type TipAsk = 'no-part' | 'no-shank' | 'no-tip';
+/** What is said of the picture of a tool. */
 export interface TipAskedFor {
   readonly pxPerMm: number | null;
   readonly pinMm: number | null;

@@ -27,6 +27,7 @@ export type ProfileAsk =
   | 'lead-grows'
   | 'warped';
 
+/** What is said of the picture of a thread. */
 export interface ProfileAskedFor {
   readonly pxPerMm: number | null;
   /** Diameter of a plain round pin in view apart from the part, end on, mm. */

@@ -2,6 +2,7 @@ import { readNumber } from './number.ts';
 import { bad, good, type Outcome } from './outcome.ts';
 import { numberOf } from './rational.ts';
 
+/** An angle as it was typed and in degrees. */
 export interface Angle {
   readonly text: string;
   readonly deg: number;

@@ -3,6 +3,7 @@ import { marked, writing } from './writing.ts';
 
 /** What a hand can set: 0.01 mm on a metric dial, 0.0005 in on an inch one, 1/64 on a rule. */
 export const HAND_STEP_MM = 0.01;
+/** What a hand sets on a dial in inches. */
 export const HAND_STEP_IN = 0.0005;
 const RULE_STEP_IN = 1 / 64;
 
@@ -22,6 +23,7 @@ export function roundText(value: number, step: number): string {
   return Number(text) === 0 ? (0).toFixed(p) : text;
 }
 
+/** How finely a length is written. */
 export interface LengthStyle {
   /** Rounding step, mm, used when shown in millimetres. */
   readonly stepMm?: number;

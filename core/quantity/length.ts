@@ -3,6 +3,7 @@ import { bad, good, type Outcome } from './outcome.ts';
 import { exact, INCH_MM, numberOf, type Rational } from './rational.ts';
 import type { UnitSystem } from './units.ts';
 
+/** A length as it was typed and in mm. */
 export interface Length {
   /** The text as typed, kept for ever. */
   readonly text: string;
@@ -26,6 +27,7 @@ const UNITS: readonly { readonly pattern: RegExp; readonly mm: Rational; readonl
   { pattern: /^('|\u2032|ft|feet|foot)$/i, mm: INCH_MM.mul(12n), system: 'in' },
 ];
 
+/** What a length has to keep to. */
 export interface LengthRule {
   /** System of a bare decimal. A bare fraction is always inches. */
   readonly system: UnitSystem;

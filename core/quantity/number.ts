@@ -9,6 +9,7 @@ const MIXED = '(\\d+)(?:\\s+|\\s*-\\s*)(\\d+)\\s*/\\s*(\\d+)';
 const FRACTION = '(\\d+)\\s*/\\s*(\\d+)';
 const HEAD = new RegExp(`^([+-]?)\\s*(?:${MIXED}|${FRACTION}|(${NUMBER}))`);
 
+/** A number at the head of what was typed, and what is left after it. */
 export interface NumberHead {
   readonly value: Rational;
   /** How it was written: a workshop fraction can only be inches. */

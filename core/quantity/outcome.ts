@@ -13,7 +13,9 @@ export interface Problem {
   readonly cause?: Problem;
 }
 
+/** What was asked for, or a problem. */
 export type Outcome<T> = { readonly ok: true; readonly value: T } | Refused;
+/** A problem as an answer. */
 export interface Refused {
   readonly ok: false;
   readonly problem: Problem;

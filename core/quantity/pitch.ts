@@ -15,6 +15,7 @@ import { parseLength } from './length.ts';
 import type { UnitSystem } from './units.ts';
 import { marked } from './writing.ts';
 
+/** A pitch as it was typed, exact. */
 export interface Pitch {
   readonly text: string;
   /** Exact pitch, mm. For worm pitches (DP, module) the nearest 15-place decimal, because pi has no exact fraction. */

@@ -3,6 +3,7 @@
  * angles in degrees, what was typed as it was typed. The sentences are made elsewhere, in the unit at hand.
  */
 type None = Readonly<Record<never, never>>;
+/** The figures that each problem takes with it. */
 export interface ProblemFigures {
   'not-above-zero': { readonly right: string | number };
   'whole-number': { readonly from: string | number; readonly to: string | number; readonly right: string | number };
@@ -214,6 +215,7 @@ export interface ProblemFigures {
   'no-lever-position': { readonly lever: string; readonly position: string; readonly there: string };
   'no-class-given': { readonly there: string };
 }
+/** Every problem there is. */
 export type ProblemCode = keyof ProblemFigures;
 /** Codes that need no figures. */
 export type PlainCode = {

@@ -73,6 +73,7 @@ export const isPositive = (r: Rational): boolean => r.compare(0) > 0;
  * @example isWhole(exact('7/2')) // false
  */
 export const isWhole = (r: Rational): boolean => r.d === 1n;
+/** An inch, exact mm. */
 export const INCH_MM: Rational = exact('127/5');
 
 /**

@@ -12,6 +12,7 @@ const depthOf = (h: Expectation, part: Part): number => (part === 'external' ? h
 const SHALLOW = 0.04;
 const SPREAD = 0.06;
 
+/** Depth of thread. */
 export const depth: ReadingKind<'depth'> = {
   measures: 'length',
   worn: true,

@@ -60,6 +60,7 @@ const BEYOND_WEAR = 0.05;
 /** The bottom of a nut's thread is never worn, and is cut clear by as much as the tool's tip is narrow. */
 const NUT_ROOT = { spreadMm: 0.03, meanMm: 0.03, toleranceMm: (p: number): number => 0.1 * p + 0.05 };
 
+/** Major diameter: over the crests of a screw, in the root of a nut. */
 export const majorDiameter: ReadingKind<'majorDiameter'> = {
   ...ALIKE,
   evidence: evidenceOf('majorDiameter'),
@@ -109,6 +110,7 @@ export const majorDiameter: ReadingKind<'majorDiameter'> = {
       : halfway(h.majorMm, NUT_ROOT.toleranceMm(h.pitchMm), 1, sigma),
 };
 
+/** Pitch diameter, by whatever way it was taken. */
 export const pitchDiameter: ReadingKind<'pitchDiameter'> = {
   ...ALIKE,
   evidence: evidenceOf('pitchDiameter'),
@@ -146,6 +148,7 @@ const minorOf = (h: Expectation, part: Part): number => (part === 'external' ? h
 /** A screw's root is what the tool's tip left (deeper, six times in ten), or what a blade too thick for it read (larger). */
 const ROOT = { deep: 0.6, deeper: 0.05, shallower: 0.06, spread: 0.05, spreadMm: 0.02, bladeTimes: 1.6 } as const;
 
+/** Minor diameter: in the root of a screw, the bore of a nut. */
 export const minorDiameter: ReadingKind<'minorDiameter'> = {
   ...ALIKE,
   evidence: evidenceOf('minorDiameter'),

@@ -57,7 +57,11 @@ const edge = <Q extends Edge>(quantity: Q): ReadingKind<Edge> => {
   };
 };
 
+/** Width of the flat at the crest. */
 export const crestFlat = edge('crestFlat');
+/** Width of the flat at the root. */
 export const rootFlat = edge('rootFlat');
+/** Radius at the crest. */
 export const crestRadius = edge('crestRadius');
+/** Radius at the root. */
 export const rootRadius = edge('rootRadius');

@@ -18,6 +18,7 @@ const readOff = (e: { readonly uncertaintyDeg?: number; readonly byAllTeeth?: tr
 const allTeeth = (r: Taken): { readonly byAllTeeth?: true } => (r.picture === undefined ? {} : { byAllTeeth: true });
 const MOST = { included: 120, flank: 70 } as const;
 
+/** Included angle between the flanks. */
 export const flankAngle: ReadingKind<'flankAngle'> = {
   measures: 'angle',
   worn: false,
@@ -58,7 +59,9 @@ const flank = <Q extends 'leadingFlank' | 'trailingFlank'>(
     likely: (h, _, __, sigma) => ({ mean: own(h), sigma }),
   };
 };
+/** Angle of the leading flank from square to the axis. */
 export const leadingFlank = flank('leadingFlank');
+/** Angle of the trailing flank from square to the axis. */
 export const trailingFlank = flank('trailingFlank');
 
 /** How far a template is off this form, degrees, held to the whole of it or to the flank meant. */

@@ -13,6 +13,7 @@ type Holding<E, Q> = E extends { readonly quantity: infer X }
     : never
   : never;
 type Fit = 'fits' | 'nearly' | 'no';
+/** Which flank is meant. */
 export type Flank = 'leading' | 'trailing';
 
 /** What a typed reading means, before identity, time and instrument are added. */
@@ -25,6 +26,7 @@ export interface Entry {
   readonly flank?: Flank;
 }
 
+/** A reading as it is typed, field by field. */
 export interface EntryText {
   readonly quantity: Quantity;
   readonly text: string;

@@ -25,6 +25,7 @@ const STRAY_SIGMA_MM = 0.25;
 
 /** A gross blunder (misread vernier, another part): rare, and could be anywhere within some millimetres. */
 const BLUNDER = 0.002;
+/** Density of a blunder, per mm: it may lie anywhere over 20 mm. Common practice, no source. */
 export const BLUNDER_PER_MM = 1 / 20;
 const BLUNDER_PER_DEG = 1 / 90;
 

@@ -35,6 +35,7 @@ function expectedOverWires(known: Known, wireMm: number): number | null {
   return pitchDiameter + flatOverWiresMm(equalFlanks(included), known.pitchMm, wireMm);
 }
 
+/** Diameter over wires. */
 export const overWires: ReadingKind<'overWires'> = {
   measures: 'length',
   worn: true,

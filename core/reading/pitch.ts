@@ -30,6 +30,7 @@ export const spanSigmaMm = (uncertaintyMm: number): number =>
 /** A span is never known better than this, in crests. */
 const LEAST_SPANNED = 0.02;
 
+/** Crests counted over a length. */
 export const crestCount: ReadingKind<'crestCount'> = {
   measures: 'length',
   worn: false,
@@ -63,6 +64,7 @@ export const crestCount: ReadingKind<'crestCount'> = {
   reason: (e, h) => ({ kind: 'count', crests: e.crests, spanMm: e.spanMm, expected: e.spanMm / h.pitchMm }),
 };
 
+/** A leaf of a pitch gauge, and how it sits. */
 export const pitchLeaf: ReadingKind<'pitchLeaf'> = {
   measures: 'pitch',
   worn: false,

@@ -92,6 +92,7 @@ const MISREAD_PER_UNIT = 5;
 /** Parallel to this, as far as anybody reads it. */
 const PARALLEL_BELOW = 0.004;
 
+/** Taper on diameter. */
 export const taper: ReadingKind<'taper'> = {
   measures: 'taper',
   worn: false,

@@ -9,6 +9,7 @@ import { typedLength } from './typed.ts';
 /** A lead is read over a turn: no surer than this, mm. */
 const LEAST_LEAD_MM = 0.02;
 
+/** Advance in one turn. */
 export const lead: ReadingKind<'lead'> = {
   measures: 'length',
   worn: false,
@@ -32,6 +33,7 @@ const MOST_STARTS = 12;
 const COUNTED_RIGHT = 0.97;
 const EACH_OTHER = 0.01;
 
+/** Number of starts. */
 export const starts: ReadingKind<'starts'> = {
   measures: null,
   worn: false,
@@ -49,6 +51,7 @@ export const starts: ReadingKind<'starts'> = {
   likely: (_, __, n) => ({ mean: n, sigma: 0.2 }),
 };
 
+/** Right or left hand. */
 export const hand: ReadingKind<'hand'> = {
   measures: null,
   worn: false,

@@ -8,6 +8,7 @@ import { line, rule, ruler, say, type At, type Shape } from './shapes.ts';
 
 /** How a comparator shows the part: as it lies, upside down, or as in a mirror. */
 export const CHART_TURNS = ['upright', 'turned', 'mirror'] as const;
+/** One of CHART_TURNS. */
 export type ChartTurn = (typeof CHART_TURNS)[number];
 /** What each does to a place along and across. */
 export const CHART_SIGNS: Readonly<Record<ChartTurn, readonly [1 | -1, 1 | -1]>> = {
@@ -16,6 +17,7 @@ export const CHART_SIGNS: Readonly<Record<ChartTurn, readonly [1 | -1, 1 | -1]>>
   mirror: [-1, 1],
 };
 
+/** A thread drawn large to be laid under a comparator. */
 export interface Chart {
   readonly form: ThreadForm;
   readonly make: 'external' | 'internal';
@@ -25,6 +27,7 @@ export interface Chart {
   readonly aimMm: number;
   readonly maxMm: number;
 }
+/** Scale and paper of a chart. */
 export interface ChartChoice {
   readonly scale: number;
   readonly turn: ChartTurn;
@@ -32,6 +35,7 @@ export interface ChartChoice {
   readonly along100Mm: number;
   readonly down100Mm: number;
 }
+/** Words that stand on a chart. */
 export interface ChartWords {
   readonly foot: readonly string[];
   /** What is read off it: what, and what is drawn; beside it there is room to write. */

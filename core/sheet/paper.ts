@@ -7,6 +7,7 @@ export const PAPERS = {
   a4: { w: 210, h: 297 },
   letter: { w: 215.9, h: 279.4 },
 } as const;
+/** Paper that is printed on. */
 export type Paper = keyof typeof PAPERS;
 
 /** What every sheet is drawn in, mm: it has room on both sizes of paper, so that both are the same sheet at the same scale. */

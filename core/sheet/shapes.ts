@@ -29,9 +29,12 @@ export type Shape =
       readonly kind: 'area';
       readonly points: readonly At[];
     };
+/** Layers of a drawing, by what their lines mean. */
 export const LAYERS = ['thread', 'notch', 'wedge', 'enlarged', 'ruler', 'frame'] as const;
+/** One of LAYERS. */
 export type Layer = (typeof LAYERS)[number];
 
+/** One sheet: its size and all that is drawn on it, mm. */
 export interface Sheet {
   readonly title: string;
   readonly widthMm: number;

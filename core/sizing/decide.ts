@@ -11,10 +11,12 @@ export type Means =
       readonly lengthMm: number | null;
       readonly shakeUncertaintyMm: number | null;
     };
+/** What the size has to come to: limits, or a clearance on the mate. */
 export type SizeTarget =
   | { readonly minMm: number; readonly maxMm: number }
   | { readonly minClearanceMm: number; readonly maxClearanceMm: number };
 
+/** What is known before the next act at the machine. */
 export interface SizeAsked {
   readonly model: SizeModel;
   readonly target: SizeTarget;
@@ -26,6 +28,7 @@ export interface SizeAsked {
   readonly mostMm: number | null;
 }
 
+/** What to do next: cut to a depth, spring, measure or stop. */
 export type Next =
   | { readonly do: 'cut'; readonly depthMm: number }
   | { readonly do: 'spring' }
@@ -48,6 +51,7 @@ export type Why =
 /** How well one setting repeats, and how well play along the axis is read with an indicator, mm. Common practice, no source. */
 export const USUAL = { settingMm: 0.003, shakeMm: 0.01 } as const;
 
+/** Size as it is believed, and what to do next. */
 export interface SizeAnswer {
   readonly pitchDiameterMm: { readonly value: number; readonly uncertainty: number };
   readonly clearanceMm: { readonly value: number; readonly uncertainty: number } | null;

@@ -10,10 +10,12 @@ import { dice, type Dice } from './random.ts';
  */
 
 export type MateResult = 'no-start' | 'starts' | 'binds' | 'tight' | 'runs' | 'shakes';
+/** Limits of a size, mm. */
 export interface Bounds {
   readonly minMm: number;
   readonly maxMm: number;
 }
+/** What happened, as far as it tells of the size. */
 export type SizeEvent =
   | { readonly kind: 'cut'; readonly depthMm: number }
   | { readonly kind: 'spring' }
@@ -39,6 +41,7 @@ export type SizeEvent =
       readonly lengthMm: number | null;
     };
 
+/** The thread and the lathe, as the size is reckoned from them. */
 export interface SizeModel extends Flanks {
   readonly member: 'external' | 'internal';
   readonly pitchMm: number;
@@ -77,6 +80,7 @@ const BIND_SHARE = 0.25;
 const ASTRAY = 0.01;
 const ASTRAY_MM = 0.15;
 
+/** Weighed guesses at how dial and metal stand to each other. */
 export interface Cloud {
   readonly n: number;
   readonly x: Float64Array;
@@ -118,6 +122,7 @@ const scaleOf = (m: SizeModel, tip: Tip) => {
   };
 };
 
+/** What is believed of the size, kept up as things happen. */
 export class Sizing {
   readonly m: SizeModel;
   readonly g: number;
@@ -455,6 +460,7 @@ function bandOf(result: MateResult): readonly [number, number] {
       return [EDGES.tight, EDGES.shakes];
   }
 }
+/** Clearances at which a fit feels another way, mm. */
 export const FEEL_EDGES = [EDGES.starts, EDGES.tight, EDGES.runs, EDGES.shakes] as const;
 
 // a look-up of Math for every hypothesis is most of the time that a step takes

@@ -18,6 +18,7 @@ import { CATALOGUE, designate, FAMILIES, familyOf, type StandardThread } from '.
 import type { FamilyId } from './family.ts';
 import { specialThread, threadOfRow, unlistedThread, type ThreadSpec } from './thread.ts';
 
+/** A designation read: the thread, its class and what is worth saying. */
 export interface Designated {
   readonly thread: ThreadSpec;
   /** Tolerance class as written after the size ("6g", "2A", "B"), or null. */

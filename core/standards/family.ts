@@ -24,6 +24,7 @@ export interface Family {
   readonly weightOf?: (size: string, majorMm: number) => number;
 }
 
+/** Families of threads that a table lists. */
 export const FAMILY_IDS = [
   'M',
   'UNC',
@@ -51,4 +52,5 @@ export const FAMILY_IDS = [
   'Pg',
   'Square',
 ] as const;
+/** One of FAMILY_IDS. */
 export type FamilyId = (typeof FAMILY_IDS)[number];

@@ -3,6 +3,7 @@ import { rootFlatMm } from '../form/sizes.ts';
 import { plain, type Step } from '../quantity/working.ts';
 import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from './thread.ts';
 
+/** Sizes whose working is shown. */
 export const SIZE_NAMES = [
   'pitchDiameter',
   'minorExternal',
@@ -11,6 +12,7 @@ export const SIZE_NAMES = [
   'rootFlat',
   'leadAngle',
 ] as const;
+/** One of SIZE_NAMES. */
 export type SizeName = (typeof SIZE_NAMES)[number];
 
 const MINUS = '\u2212';

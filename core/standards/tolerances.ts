@@ -7,6 +7,7 @@ export interface Limits {
   readonly max: number | null;
 }
 
+/** Limits of one member, mm. */
 export interface MemberLimits {
   readonly major: Limits;
   readonly pitch: Limits;
@@ -24,6 +25,7 @@ export type LimitsNote =
   | { readonly code: 'gauged-at'; readonly e0Mm: number; readonly e1Mm: number }
   | { readonly code: 'hand-tight'; readonly l1Mm: number; readonly l2Mm: number; readonly turnMm: number };
 
+/** Limits of both members by one class. */
 export interface ThreadLimits {
   readonly external?: MemberLimits;
   readonly internal?: MemberLimits;

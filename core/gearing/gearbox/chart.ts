@@ -3,6 +3,7 @@ import { exact, numberOf, textOf, type Rational } from '../../quantity/rational.
 import type { Levers, LeverSetting } from './levers.ts';
 import { totalRatio, type Gearing } from '../train.ts';
 
+/** A row of the gearbox's chart: its setting, and the pitch that it says. */
 export interface ChartRow extends ChartQuestion {
   /** Pitch as printed, exact mm. */
   readonly lead: Rational;
@@ -20,6 +21,7 @@ interface Conflict {
   readonly expectedMm: number;
 }
 
+/** Ratios that explain a chart, and rows that cannot be right. */
 export interface ChartReading {
   /** Ratio of every position that the rows tie to the rest; the first position of each lever but one counts as 1. */
   readonly levers: Levers;

@@ -1,6 +1,7 @@
 import { exact, textOf } from '../../quantity/rational.ts';
 import { allSettings, ratioOf, settingText, type Levers } from './levers.ts';
 
+/** A ratio of the gearbox and the levers that give it. */
 export interface GearboxSetting {
   readonly ratio: string;
   /** "cone 2, range B"; empty when there is no gearbox. */

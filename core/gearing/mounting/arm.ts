@@ -77,6 +77,7 @@ export type NotClosed =
 
 /** How far a chain of meshes came towards closing, in order. */
 const STAGES = ['reach', 'slot', 'swing'] as const;
+/** Where a train does not close, and why. */
 export interface NoClosure {
   readonly stage: (typeof STAGES)[number];
   readonly why: NotClosed;

@@ -4,6 +4,7 @@ import { apart, closeChain, nearerMiss, type Arm, type NoClosure, type NotClosed
 
 export type { Arm } from './arm.ts';
 
+/** A gear that stands in the way. */
 export interface FouledGear {
   readonly teeth: number;
   readonly idler: boolean;
@@ -33,6 +34,7 @@ export interface PlacedGear {
   /** Which pair it belongs to, from 0; an idler stands within one. */
   readonly pair: number;
 }
+/** A train on the arm, or why it does not go on. */
 export type Mount =
   | (Gearing & {
       readonly fits: true;
@@ -46,6 +48,7 @@ export type Mount =
       readonly clearanceMm: number;
     })
   | { readonly fits: false; readonly why: NotMounted };
+/** A train that goes on. */
 export type Fitting = Extract<Mount, { fits: true }>;
 
 /** Whether the leadscrew must turn with the first driver (an even number of meshes) or against it; null: either way. */

@@ -5,6 +5,7 @@ import { type Gearing, gearsLeft } from '../train.ts';
 /** Trains of one lead that are tried on the arm before it is said that none goes. */
 export const TRIED_FOR_EACH = 24;
 
+/** A train with how it goes on. */
 export interface MountedTrain extends Train {
   /** Null when there is no arm to check against. */
   readonly mount: Mount | null;
@@ -18,6 +19,7 @@ export interface MountAt {
   /** What is on the lathe now, so that as little as can be is changed. */
   readonly mounted?: Gearing | null;
 }
+/** Which trains are tried on the arm and how many are kept. */
 export interface MountAll extends MountAt {
   /** How many trains that go on to keep of each lead. */
   readonly keep: number;

@@ -3,6 +3,7 @@ import { CATALOGUE } from '../../standards/catalogue.ts';
 import { turnsCheck } from './pitchError.ts';
 import { leadOfTrain } from '../train.ts';
 
+/** What a train cuts, said every way. */
 export interface Audit {
   /** Exact lead, mm. */
   readonly leadMm: string;
@@ -26,6 +27,7 @@ export function auditTrain(
   return { leadMm: textOf(lead), tpi: shortText(INCH_MM.div(lead)), turns: turnsCheck(lead, leadscrew) };
 }
 
+/** A pitch of the tables near to what is cut, and by how much it is off. */
 export interface NearPitch {
   readonly pitch: string;
   readonly errorPpm: number;

@@ -7,6 +7,7 @@ interface PlannedTrain extends Gearing {
   readonly levers?: LeverSetting;
 }
 
+/** A scratch as it was counted, against the train that is believed to be on. */
 export interface Scratch {
   readonly leadscrew: Rational;
   readonly fixedRatio: Rational;
@@ -28,6 +29,7 @@ export type Mistake =
   | { readonly kind: 'lever'; readonly lever: string; readonly at: string; readonly planned: string }
   | { readonly kind: 'fixed'; readonly at: string; readonly planned: string };
 type MistakeKind = Mistake['kind'];
+/** A mistake that would have cut this scratch. */
 export interface Explanation {
   readonly mistake: Mistake;
   /** What the train then cuts, exact text. */

@@ -1,5 +1,6 @@
 import { exact, isWhole, lcm, textOf, type Rational } from '../../quantity/rational.ts';
 
+/** Chasing dial, leadscrew and the lead that is cut. */
 export interface DialRequest {
   readonly leadscrew: Rational;
   /** The lead really cut by the train on the lathe, not the one wanted. */
@@ -8,6 +9,7 @@ export interface DialRequest {
   readonly marks: number;
 }
 
+/** Marks at which the half-nuts may be shut. */
 export interface DialRule {
   /** Marks that are right on every turn of the dial; mark 0 is the one first used. Empty: keep the half-nuts shut. */
   readonly safeMarks: readonly number[];

@@ -14,6 +14,7 @@ export function turnsCheck(
   return { spindle: Number(ratio.d), leadscrew: Number(ratio.n) };
 }
 
+/** What a pitch that is off does over the engaged length. */
 export interface PitchErrorEffect {
   /** Mismatch along the thread over the engaged length, mm, signed. */
   readonly mismatchMm: number;

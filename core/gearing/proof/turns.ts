@@ -5,6 +5,7 @@ import { turnsCheck } from './pitchError.ts';
 /** More turns of the chuck than a person counts by hand without losing the place. Common practice, no source. */
 export const MOST_TURNS = 20;
 
+/** A train whose turns are to be counted by hand. */
 export interface TurnsQuestion {
   readonly leadscrew: Rational;
   readonly fixedRatio: Rational;
@@ -21,6 +22,7 @@ interface KeySlip {
   /** Turns of the leadscrew by then: what tells it from the right train. */
   readonly leadscrew: number;
 }
+/** Turns after which spindle and leadscrew meet again. */
 export interface TurnsProof {
   /** Turns of the chuck after which the leadscrew's key is at the top again, in lowest terms. */
   readonly spindle: number;

@@ -1,6 +1,7 @@
 import { leadOfTrain, type Geared, type Gearing } from '../train.ts';
 import { errorPpm, exact, numberOf, textOf, type Rational } from '../../quantity/rational.ts';
 
+/** What a search for trains is asked. */
 export interface TrainRequest {
   /** Leadscrew pitch (its lead), mm, exact. */
   readonly leadscrew: Rational;
@@ -18,12 +19,14 @@ export interface TrainRequest {
   readonly perLead?: number;
 }
 
+/** A train with the lead that it cuts. */
 export interface Train extends Geared {
   /** Exact lead cut, mm. */
   readonly leadMm: string;
   readonly errorPpm: number;
 }
 
+/** Trains that were found, and how far it was looked. */
 export interface TrainResult {
   /** Best first: least error, then fewest pairs, then the larger smallest gear. */
   readonly trains: readonly Train[];

@@ -13,8 +13,10 @@ export interface Weights {
   readonly pairs: number;
   readonly mounting: number;
 }
+/** Weights until somebody moves them. Common practice, no source. */
 export const USUAL_WEIGHTS: Weights = { error: 10, changes: 2, smallDrivers: 2, pairs: 1, mounting: 5 };
 
+/** What the worth of a train hangs on. */
 export interface MeritContext {
   readonly engagementMm: number;
   readonly flanks: Flanks;

@@ -1,5 +1,6 @@
 import { findTrains, type Train, type TrainRequest } from './findTrains.ts';
 
+/** A gear that one could get or make, and what it would give. */
 export interface OneGearShort {
   readonly teeth: number;
   readonly train: Train;

@@ -14,10 +14,12 @@ import { PICKUP } from './pickup.ts';
  * whole job can be carried from intake to record as data.
  */
 export const EDITS = { ...DESK, ...CUTTING, ...PICKUP };
+/** Everything that can be done to a job or the shop. */
 export type EditName = keyof typeof EDITS;
 
 type FieldsOf<K extends EditName> = Static<ReturnType<typeof Type.Object<(typeof EDITS)[K]['of']>>>;
 type Common = { id?: string | null; at?: string | null; after?: number | null };
+/** One act with its fields. */
 export type Edit = { [K in EditName]: { do: K } & Common & FieldsOf<K> }[EditName];
 
 const NEW_JOB = { title: Type.Optional(Type.String({ minLength: 1, maxLength: 200 })) };
@@ -41,6 +43,7 @@ export const EditSchema = Type.Unsafe<Edit | ({ do: 'newJob'; title?: string } &
 /** What an edit says besides its own fields. */
 const OUTSIDE: ReadonlySet<string> = new Set(['do', 'id', 'at', 'after']);
 
+/** What an act left behind. */
 export interface Edited {
   readonly job: Job;
   readonly shop: Shop;

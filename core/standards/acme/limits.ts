@@ -45,11 +45,13 @@ function acmeLimits(majorMm: number, pitchMm: number, cls: string, stub: boolean
   });
 }
 
+/** Classes of this standard and their limits. */
 export const ACME_TOLERANCES: Tolerances = {
   external: ['2G', '3G', '4G'],
   internal: ['2G', '3G', '4G'],
   limits: ({ majorMm, pitchMm }, cls) => acmeLimits(majorMm, pitchMm, cls, false),
 };
+/** Classes of this standard and their limits. */
 export const STUB_ACME_TOLERANCES: Tolerances = {
   external: ['2G'],
   internal: ['2G'],

@@ -28,6 +28,7 @@ const ACME_SIZES: readonly InchSize[] = [
   ['5', 2],
 ];
 
+/** Acme: its sizes and how they are written. @see ASME B1.5 */
 export const ACME: Family = {
   id: 'Acme',
   name: 'Acme',
@@ -39,6 +40,7 @@ export const ACME: Family = {
   designate: inchText('Acme'),
   spelled: /^Acme$/i,
 };
+/** Stub Acme: its sizes and how they are written. @see ASME B1.8 */
 export const STUB_ACME: Family = {
   id: 'StubAcme',
   name: 'Stub Acme',

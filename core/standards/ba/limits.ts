@@ -31,6 +31,7 @@ function bs93Limits(number: number, majorMm: number, pitchMm: number, cls: strin
   });
 }
 
+/** Classes of this standard and their limits. */
 export const BA_TOLERANCES: Tolerances = {
   external: ['normal', 'close'],
   internal: ['normal', 'close'],

@@ -23,6 +23,7 @@ export const BA_SIZES: readonly (readonly [number: number, diameterMm: number, p
   [16, 0.79, 0.19],
 ];
 
+/** British Association: its sizes and how they are written. @see BS 93 */
 export const BRITISH_ASSOCIATION: Family = {
   id: 'BA',
   name: 'British Association',

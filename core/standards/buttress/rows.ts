@@ -16,6 +16,7 @@ const ASME_B1_9: readonly InchSize[] = [
   ...each(['7', '8', '9', '10'], [10, 8, 6, 5, 4, 3, 2.5, 2]),
 ];
 
+/** Buttress 45°/7°: its sizes and how they are written. @see ASME B1.9 */
 export const BUTTRESS: Family = {
   id: 'Buttress',
   name: 'Buttress 45\u00b0/7\u00b0',
@@ -28,6 +29,7 @@ export const BUTTRESS: Family = {
   spelled: /^Butt(ress)?$/i,
 };
 
+/** Saw-tooth: its sizes and how they are written. @see DIN 513-2 (sizes as ISO 2902 from 10 mm; from memory) */
 export const SAWTOOTH: Family = {
   id: 'S',
   name: 'Saw-tooth',

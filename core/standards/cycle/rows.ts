@@ -25,6 +25,7 @@ const CYCLE_SIZES: readonly InchSize[] = [
   ['1.37', 24],
 ];
 
+/** Cycle: its sizes and how they are written. @see BS 811 (sizes from memory) */
 export const CYCLE: Family = {
   id: 'Cycle',
   name: 'Cycle',

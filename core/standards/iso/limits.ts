@@ -253,6 +253,7 @@ export function engagementGroup(dMm: number, pitchMm: number, engagementMm: numb
   return engagementMm < 2.24 * unit ? 'S' : engagementMm <= 6.7 * unit ? 'N' : 'L';
 }
 
+/** Classes of this standard and their limits. */
 export const METRIC_TOLERANCES: Tolerances = {
   external: ['6g', '4h', '6h', '6e', '6f', '8g', '5g6g', '7g6g'],
   internal: ['6H', '5H', '7H', '4H', '6G'],

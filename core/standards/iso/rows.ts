@@ -122,6 +122,7 @@ const OLD_SERIES: readonly MetricSize[] = [
 const FIRST = [1, 1.2, 1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 36, 42, 48, 56, 64, 72, 80, 90, 100];
 const SECOND = [14, 18, 22, 27, 33, 39, 45, 52, 60, 68, 76, 110, 125, 140];
 
+/** ISO metric: its sizes and how they are written. @see ISO 261 */
 export const METRIC: Family = {
   id: 'M',
   name: 'ISO metric',

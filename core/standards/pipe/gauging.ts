@@ -2,6 +2,7 @@ import { inches, toInches } from '../../quantity/units.ts';
 import { NPT_SIZES } from './rows.ts';
 import { nptPitchDiameterMm } from './taper.ts';
 
+/** Gauging of a taper pipe thread at both ends. */
 export interface NptGauging {
   /** Pitch diameter at the small end, mm. */
   readonly e0Mm: number;

@@ -36,6 +36,7 @@ function iso228Limits(majorMm: number, pitchMm: number, cls: string): Outcome<Th
   });
 }
 
+/** Classes of this standard and their limits. */
 export const PIPE_PARALLEL_TOLERANCES: Tolerances = {
   external: ['A', 'B'],
   internal: ['A'],
@@ -69,4 +70,5 @@ function nptLimits({ majorMm, pitchMm, designation }: Sized): Outcome<ThreadLimi
   });
 }
 
+/** Classes of this standard and their limits. */
 export const NPT_TOLERANCES: Tolerances = { external: ['standard'], internal: ['standard'], limits: nptLimits };

@@ -84,6 +84,7 @@ const NPTF_SIZES: readonly LabelledSize[] = [
   ['3', 3.5, 8],
 ];
 
+/** Parallel pipe: its sizes and how they are written. @see ISO 228-1 */
 export const PIPE_PARALLEL: Family = {
   id: 'G',
   name: 'Parallel pipe',
@@ -94,6 +95,7 @@ export const PIPE_PARALLEL: Family = {
   rows: labelledRows(PARALLEL_55, 'mm'),
   designate: (size) => `G ${size}`,
 };
+/** Taper pipe 55°: its sizes and how they are written. @see ISO 7-1 */
 export const PIPE_TAPER: Family = {
   id: 'R',
   name: 'Taper pipe 55\u00b0',
@@ -104,6 +106,7 @@ export const PIPE_TAPER: Family = {
   rows: labelledRows(TAPER_55, 'mm'),
   designate: (size) => `R ${size}`,
 };
+/** Taper pipe 60°: its sizes and how they are written. @see ASME B1.20.1 */
 export const NPT: Family = {
   id: 'NPT',
   name: 'Taper pipe 60\u00b0',
@@ -118,6 +121,7 @@ export const NPT: Family = {
   designate: inchText('NPT'),
   spelled: /^NPT$/i,
 };
+/** Dry-seal taper pipe: its sizes and how they are written. @see ASME B1.20.3 */
 export const NPTF: Family = {
   id: 'NPTF',
   name: 'Dry-seal taper pipe',

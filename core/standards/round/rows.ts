@@ -11,6 +11,7 @@ const DIN_405: readonly (readonly [tpi: number, diametersMm: readonly number[]])
   [4, [105, 110, 115, 120, 125, 130, 135, 140, 145, 150, 155, 160, 165, 170, 175, 180, 185, 190, 195, 200]],
 ];
 
+/** Round: its sizes and how they are written. @see DIN 405-1 */
 export const ROUND: Family = {
   id: 'Rd',
   name: 'Round',

@@ -19,6 +19,7 @@ const SQUARE_SIZES: readonly InchSize[] = [
   ['3', 1.75],
 ];
 
+/** Square: its sizes and how they are written. @see common practice, no source */
 export const SQUARE: Family = {
   id: 'Square',
   name: 'Square',

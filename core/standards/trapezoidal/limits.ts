@@ -63,6 +63,7 @@ function trapezoidalLimits(dMm: number, pitchMm: number, cls: string): Outcome<T
   });
 }
 
+/** Classes of this standard and their limits. */
 export const TRAPEZOIDAL_TOLERANCES: Tolerances = {
   external: ['7e', '8e', '8c', '9c'],
   internal: ['7H', '8H', '9H'],

@@ -70,6 +70,7 @@ export const TRAPEZOIDAL_SIZES: readonly MetricSize[] = [
   [300, 24, [12, 44]],
 ];
 
+/** Metric trapezoidal: its sizes and how they are written. @see ISO 2902, ISO 2904 */
 export const TRAPEZOIDAL: Family = {
   id: 'Tr',
   name: 'Metric trapezoidal',

@@ -151,6 +151,7 @@ const unified = (
   };
 };
 
+/** The Unified series, and those that stand in no series. @see ASME B1.1 */
 export const UNIFIED: readonly Family[] = [
   unified({
     id: 'UNC',

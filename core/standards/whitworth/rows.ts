@@ -92,6 +92,7 @@ const BRASS: readonly InchSize[] = [
   ['1 1/4', 26],
 ];
 
+/** British Standard Whitworth: its sizes and how they are written. @see BS 84 */
 export const WHITWORTH: Family = {
   id: 'BSW',
   name: 'British Standard Whitworth',
@@ -103,6 +104,7 @@ export const WHITWORTH: Family = {
   designate: inchText('BSW'),
   spelled: /^BSW$|^W(hit(worth)?)?$/i,
 };
+/** British Standard Fine: its sizes and how they are written. @see BS 84 */
 export const WHITWORTH_FINE: Family = {
   id: 'BSF',
   name: 'British Standard Fine',
@@ -114,6 +116,7 @@ export const WHITWORTH_FINE: Family = {
   designate: inchText('BSF'),
   spelled: /^BSF$/i,
 };
+/** British brass, 26 tpi: its sizes and how they are written. @see common practice, no source */
 export const BRITISH_BRASS: Family = {
   id: 'BSBrass',
   name: 'British brass, 26 tpi',
@@ -125,6 +128,7 @@ export const BRITISH_BRASS: Family = {
   designate: inchText('Brass'),
   spelled: /^(BS\s*)?Brass$/i,
 };
+/** Microscope objective: its sizes and how they are written. @see ISO 8038 (from memory) */
 export const OPTICAL: Family = {
   id: 'Optical',
   name: 'Microscope objective',

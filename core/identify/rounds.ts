@@ -9,6 +9,7 @@ import { pitchOnly } from './weights.ts';
 
 /** Sizes and pitches that somebody would choose who cuts a thread of his own, and the forms he would give it. Common practice, no source. */
 
+/** A round diameter, mm, in the system that it is round in. */
 export interface Size {
   readonly mm: number;
   readonly system: 'mm' | 'in';

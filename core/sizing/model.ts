@@ -9,6 +9,7 @@ import { dice, type Dice } from './random.ts';
  * stands before it, what wires share, and each mate's size with the hand that tries it.
  */
 
+/** How a mate goes on, from not starting to shaking. */
 export type MateResult = 'no-start' | 'starts' | 'binds' | 'tight' | 'runs' | 'shakes';
 /** Limits of a size, mm. */
 export interface Bounds {

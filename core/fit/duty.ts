@@ -49,7 +49,10 @@ export function clearanceOfPlayMm(form: Flanks, playMm: number): number {
  */
 export const playOfClearanceMm = (form: Flanks, clearanceMm: number): number => (clearanceMm * slopeOf(form)) / 2;
 
-/** Clearance on the pitch diameter to aim at for a duty, mm: the middle of its range. */
+/**
+ * Clearance on the pitch diameter to aim at for a duty, mm: the middle of its range.
+ * @example clearanceForDutyMm(equalFlanks(60), { id: 'feed', least: 0.03, most: 0.08, on: 'play' }) // 0.0953; a play of 0.055 between flanks of 60 degrees, times the root of 3
+ */
 export const clearanceForDutyMm = (form: Flanks, duty: Duty): number => {
   const middle = (duty.least + duty.most) / 2;
   return duty.on === 'pitch-diameter' ? middle : clearanceOfPlayMm(form, middle);

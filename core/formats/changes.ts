@@ -16,7 +16,10 @@ function changedPlaces(before: Json, after: Json, path = ''): string[] {
   return [...new Set([...Object.keys(a), ...Object.keys(b)])].flatMap((key) => changedPlaces(a[key], b[key], at(key)));
 }
 
-/** Places that both changed: the later change stands over the earlier one there. */
+/**
+ * Places that both changed: the later change stands over the earlier one there.
+ * @example bothChanged({ a: 1 }, { a: 2 }, { a: 3 }, []) // ['a']
+ */
 export function bothChanged(base: Json, theirs: Json, mine: Json, except: readonly string[]): string[] {
   const other = new Set(changedPlaces(base, theirs));
   return changedPlaces(base, mine).filter((p) => other.has(p) && !except.includes(p));

@@ -10,7 +10,10 @@ import { upgradeJob } from './upgrade.ts';
 export type { Checked } from './checkWith.ts';
 export { checkShop } from './checkShop.ts';
 
-/** A job as it is kept or brought in, of any version. */
+/**
+ * A job as it is kept or brought in, of any version.
+ * @example checkJob(demo('pump')).state // 'good'
+ */
 export const checkJob = (raw: unknown): Checked<Job> => checkWith(raw, JOB_VERSION, upgradeJob, validateJob, senseOf);
 
 /** One rule for what is stored, exported and brought in: a document that the border would refuse is not made. */

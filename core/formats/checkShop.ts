@@ -5,7 +5,10 @@ import { checkWith, problemsOf, type Checked, type Validator } from './checkWith
 import { validateShop } from './generated/shop.js';
 import { upgradeShop } from './upgradeShop.ts';
 
-/** A shop as it is kept or brought in, of any version. Apart from jobs: it is all that the first screen has to read. */
+/**
+ * A shop as it is kept or brought in, of any version. Apart from jobs: it is all that the first screen has to read.
+ * @example checkShop(shop).state // 'good'
+ */
 export const checkShop = (raw: unknown): Checked<Shop> =>
   checkWith(raw, SHOP_VERSION, upgradeShop, validateShop, () => null);
 

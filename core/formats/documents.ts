@@ -27,7 +27,10 @@ export type Imported =
 
 export { writeBackup, writeJob } from './write.ts';
 
-/** Reads an exported job or whole shop. */
+/**
+ * Reads an exported job or whole shop.
+ * @example readDocument('{').ok // false
+ */
 export function readDocument(text: string): Imported {
   let data: unknown;
   try {
@@ -85,7 +88,10 @@ function backupOf({ shop: rawShop, jobs: rawJobs }: { shop?: unknown; jobs?: unk
 }
 
 const MOST_TITLE = 80;
-/** What a document calls itself, as far as it can be read. */
+/**
+ * What a document calls itself, as far as it can be read.
+ * @example titleOf({ title: 'A screw' }) // 'A screw'
+ */
 export function titleOf(raw: unknown): string {
   const title = typeof raw === 'object' && raw !== null ? (raw as { title?: unknown }).title : null;
   return typeof title === 'string' && title.trim() !== '' ? title.slice(0, MOST_TITLE) : '';

@@ -18,6 +18,7 @@ function once<T extends { readonly id: string }>(items: readonly T[]): readonly 
 /**
  * A job from a file with identities that hold here: its own may stand in an address, those of its readings are each there
  * once (an edit names a reading by it). Events are known by their number.
+ * @example withSafeIds(demo('pump')).id // 'demo-pump'
  */
 export function withSafeIds(job: Job): Job {
   const safe = SAFE.test(job.id) ? job.id : `from-file-${job.id.replace(/[^A-Za-z0-9_-]+/g, '-')}`.slice(0, MOST);

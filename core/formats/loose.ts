@@ -22,7 +22,10 @@ export const each = (list: unknown, step: (item: Loose) => Loose): unknown =>
 export const without = (o: Loose, ...keys: string[]): Loose =>
   Object.fromEntries(Object.entries(o).filter(([k]) => !keys.includes(k)));
 
-/** One step a version, from the document's own to the current one. */
+/**
+ * One step a version, from the document's own to the current one.
+ * @example upgrade({ version: 1 }, { 1: (d) => ({ ...d, version: 2 }) }, 2) // { version: 2 }
+ */
 export function upgrade(doc: unknown, steps: Readonly<Record<number, Step>>, current: number): unknown {
   if (!isLoose(doc)) return doc;
   let out = doc;

@@ -14,7 +14,10 @@ export interface Coming {
   readonly proposed: Choice;
 }
 
-/** Equal as JSON is: whatever the order of names. */
+/**
+ * Equal as JSON is: whatever the order of names.
+ * @example [sameDocument({ a: 1, b: 2 }, { b: 2, a: 1 }), sameDocument({ a: 1 }, { a: 2 })] // [true, false]
+ */
 export function sameDocument(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
@@ -32,6 +35,7 @@ const PROPOSED: Readonly<Record<Standing, Choice>> = { new: 'bring', same: 'leav
 /**
  * Every job of a file against the one of its identity here. Which of two that differ is to be kept no program can know: a newer
  * one is brought in beside it unless somebody says otherwise.
+ * @example comingOf([demo('pump')], [demo('pump')])[0].standing // 'same'
  */
 export function comingOf(here: readonly Job[], file: readonly Job[]): Coming[] {
   const own = new Map(here.map((j) => [j.id, j]));
@@ -70,7 +74,10 @@ export function besides(
   };
 }
 
-/** What a file's shop adds to this one: lathes, instruments and pins that are not here. What is here by the same identity stays as it is. */
+/**
+ * What a file's shop adds to this one: lathes, instruments and pins that are not here. What is here by the same identity stays as it is.
+ * @example shopMerged(shop, shop).added // 0
+ */
 export function shopMerged(
   here: Shop,
   file: Shop,

@@ -77,6 +77,7 @@ function sensible({ doc, lost }: Repaired<Job>, fallback: Job): Repaired<Job> | 
  * A damaged job. @param earlier the job as it was before its last edits, newest first: a section that does not hold is taken
  * from the newest of them. Where events of the ledger were lost nobody knows how deep the groove is: the machine stops until
  * somebody has read it.
+ * @example repairJob({}, 'x', [], new Date(0)).doc.title // 'Repaired job'
  */
 export function repairJob(raw: unknown, id: string, earlier: readonly Job[], now: Date): Repaired<Job> | null {
   let upgraded = raw;

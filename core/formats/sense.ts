@@ -7,6 +7,7 @@ import { threadSizes } from '../standards/thread.ts';
 /**
  * What a description of shapes cannot say: each figure may be right by itself, and no thread follow from them together. A
  * document in which one of these is wrong would break whatever is computed from it, so it is refused at the border.
+ * @example senseOf(demo('pump')) // null
  */
 export function senseOf(job: Job): Problem | null {
   const thread = threadOfJob(job);

@@ -31,6 +31,9 @@ const JOB_STEPS: Readonly<Record<number, Step>> = {
   9: jobToV10,
 };
 
-/** A job of any earlier version in today’s shape, unchecked. */
+/**
+ * A job of any earlier version in today’s shape, unchecked.
+ * @example upgradeJob(demo('pump')).version // 10
+ */
 export const upgradeJob = (doc: unknown): unknown => upgrade(doc, JOB_STEPS, JOB_VERSION);
 export { upgradeShop } from './upgradeShop.ts';

@@ -66,5 +66,8 @@ function latheToV3(lathe: Loose): Loose {
   };
 }
 
-/** An older shop brought up to date. */
+/**
+ * An older shop brought up to date.
+ * @example upgradeShop(shop).version // 8
+ */
 export const upgradeShop = (doc: unknown): unknown => upgrade(doc, SHOP_STEPS, SHOP_VERSION);

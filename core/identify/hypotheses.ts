@@ -151,7 +151,10 @@ let built: readonly Hypothesis[] | null = null;
  */
 export const hypotheses = (): readonly Hypothesis[] => (built ??= build());
 
-/** Chance of a number of starts: screws that carry motion are often multi-start, fastenings hardly ever. */
+/**
+ * Chance of a number of starts: screws that carry motion are often multi-start, fastenings hardly ever.
+ * @example [startsPrior('M', 1), startsPrior('M', 2)] // [0.988, 0.008]
+ */
 export function startsPrior(family: FamilyId | 'Special', starts: number): number {
   const power = family !== 'Special' && POWER.includes(family);
   const table = power ? [0.87, 0.09, 0.025, 0.015] : [0.988, 0.008, 0.003, 0.001];

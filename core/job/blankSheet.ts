@@ -72,7 +72,10 @@ const step = (
   unit: Step['unit'] = 'mm',
 ): Step => ({ name, symbol, formula, values, result, unit, source });
 
-/** The blank as it is turned or bored before anything is threaded; null: no thread is named. */
+/**
+ * The blank as it is turned or bored before anything is threaded; null: no thread is named.
+ * @example blankSheet(demo('pump'), shop).make // 'external'
+ */
 export function blankSheet(job: Job, shop: Shop): BlankSheet | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);

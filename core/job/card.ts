@@ -79,7 +79,10 @@ export interface CardView {
 
 /** Every pass is cut, and the thread has to be tried or measured. */
 export const proofDue = ({ do: act, what }: Card): boolean => act === 'try' || (act === 'measure' && what === 'thread');
-/** Metal may be cut beside the plan: a part is begun, and neither is the card stopped nor the groove lost. */
+/**
+ * Metal may be cut beside the plan: a part is begun, and neither is the card stopped nor the groove lost.
+ * @example cutsNow(cardOf(demo('latch'), shop, null)) // false
+ */
 export const cutsNow = ({ card, metal }: CardView): boolean =>
   metal.cuts > 0 && metal.finished === null && (card.do === 'set' || proofDue(card));
 
@@ -109,7 +112,10 @@ export const testsSinceCut = (job: Job, metal: Metal): SizeTest[] =>
     .filter(isSizeTest)
     .filter((e) => e.n > metal.lastCutN && (metal.cuts > 0 || metal.touched === 'groove'));
 
-/** Everything that Cut shows, decided from the ledger and the plan. @param stale what upstream has to be looked at again */
+/**
+ * Everything that Cut shows, decided from the ledger and the plan. @param stale what upstream has to be looked at again
+ * @example cardOf(demo('latch'), shop, null).card.do // 'check'
+ */
 export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardView {
   const metal = metalOf(job);
   const feed = feedOf(job, metal);

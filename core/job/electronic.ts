@@ -33,7 +33,10 @@ export interface ElectronicView {
 /** So much more than the slack, for a hand stops nowhere to the hundredth. Common practice, no source. */
 const MARGIN_MM = 0.5;
 
-/** Null: no thread, or no lathe with an electronic leadscrew. */
+/**
+ * Null: no thread, or no lathe with an electronic leadscrew.
+ * @example electronicView(demo('pump'), shop) // null; its lathe has change gears
+ */
 export function electronicView(job: Job, shop: Shop): ElectronicView | null {
   const thread = threadOfJob(job);
   const lathe = latheOf(job, shop);

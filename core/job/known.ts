@@ -10,7 +10,10 @@ const own = (job: Job, q: Quantity): Reading[] => job.readings.filter((r) => r.q
 const middle = (list: readonly Reading[]): number | null =>
   list.length === 0 ? null : ([...list].sort((a, b) => a.value - b.value)[Math.floor(list.length / 2)]?.value ?? null);
 
-/** What the readings so far say, for judging the next one. */
+/**
+ * What the readings so far say, for judging the next one.
+ * @example knownOf(demo('pump'), 'mm').pitchMm // 2
+ */
 export function knownOf(job: Job, system: UnitSystem): Known {
   const count = own(job, 'crestCount').at(-1);
   const leaf = own(job, 'pitchLeaf').findLast((r) => r.leaf === 'fits');

@@ -353,7 +353,10 @@ function shiftDepths(s: State, fromMm: number, toMm: number): void {
   for (const start of s.starts.values()) start.depthMm -= by;
 }
 
-/** The metal and the lathe as the ledger leaves them. @param upTo leave out events after this number */
+/**
+ * The metal and the lathe as the ledger leaves them. @param upTo leave out events after this number
+ * @example metalOf(demo('sluice')).cuts // 6
+ */
 export function metalOf(job: Job, upTo = Infinity): Metal {
   const s: State = { ...newPart(job, 1), events: lastN(job), slideDeg: null, gears: null, taught: null };
   for (const e of standing(job.events)) {

@@ -132,14 +132,20 @@ export function waysOf(lathe: Lathe | null): readonly PickupWay[] {
   const slides = ['parallel', 'angled', 'turn'] as const;
   return lathe ? [...slides, isGeared(lathe) ? 'slip' : 'start'] : slides;
 }
-/** The way chosen, or the first that this lathe has where it has not that one. */
+/**
+ * The way chosen, or the first that this lathe has where it has not that one.
+ * @example wayOf(demo('pump'), shop) // 'parallel'
+ */
 export function wayOf(job: Job, shop: Shop): PickupWay {
   const ways = waysOf(latheOf(job, shop));
   const { way } = job.pickup;
   return ways.includes(way) ? way : (ways[0] ?? way);
 }
 
-/** The move that brings the tool into the groove, by the way chosen: how far, which way, on which dial. */
+/**
+ * The move that brings the tool into the groove, by the way chosen: how far, which way, on which dial.
+ * @example pickupMove(demo('pump'), shop, metal(demo('pump'))).problem // 'slide-not-along-bed'; swinging it moves the tool
+ */
 export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
   const thread = threadOfJob(job);
   const lathe = latheOf(job, shop);

@@ -27,7 +27,10 @@ export type ProgramAnswer =
   | { readonly ok: true; readonly program: JobProgram }
   | { readonly ok: false; readonly missing: readonly ProgramMissing[]; readonly problem: Problem | null };
 
-/** The passes still to cut as travels from the face, springs last; over an old groove they start where Pick up keyed it in. */
+/**
+ * The passes still to cut as travels from the face, springs last; over an old groove they start where Pick up keyed it in.
+ * @example programOfJob(demo('press'), shop) // null; nothing is named yet
+ */
 export function programOfJob(job: Job, shop: Shop): ProgramAnswer | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);

@@ -56,7 +56,10 @@ export function parseSlideAngle(t: string, flankDeg: number): ReturnType<typeof 
     : parseAngle(t, 'angle', MOST_SLIDE_DEG);
 }
 
-/** All that Set up shows of a job; null: nothing is named. */
+/**
+ * All that Set up shows of a job; null: nothing is named.
+ * @example setupOf(demo('sluice'), shop).rpm // 40
+ */
 export function setupOf(job: Job, shop: Shop): SetupView | null {
   const thread = threadOfJob(job);
   if (!thread) return null;

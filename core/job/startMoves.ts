@@ -29,7 +29,10 @@ export interface StartMoves {
   readonly halfDeg: number;
 }
 
-/** The ways of indexing that this lathe and this job have, the surest first; null: there is one start. */
+/**
+ * The ways of indexing that this lathe and this job have, the surest first; null: there is one start.
+ * @example startMovesOf(demo('pump'), shop) // null; it has one start
+ */
 export function startMovesOf(job: Job, shop: Shop): StartMoves | null {
   const thread = threadOfJob(job);
   const lathe = latheOf(job, shop);

@@ -65,7 +65,10 @@ export function parseSpeeds(t: string): Outcome<number[]> {
     : bad('speeds', 'speeds-above-zero');
 }
 
-/** Levers as they are typed. */
+/**
+ * Levers as they are typed.
+ * @example leversText({ cone: { 1: '1', 2: '8/9' } }) // 'cone 1=1 2=8/9'
+ */
 export const leversText = (levers: Lathe['levers']): string =>
   Object.entries(levers)
     .map(
@@ -79,7 +82,10 @@ export const leversText = (levers: Lathe['levers']): string =>
 /** No name of a lever: assigning it would change what the table is. */
 const FORBIDDEN = new Set(['__proto__']);
 
-/** The gearbox as its levers: `cone 1=1 2=8/9; range A=2 B=1`. */
+/**
+ * The gearbox as its levers: `cone 1=1 2=8/9; range A=2 B=1`.
+ * @example value(parseLevers('cone 1=1 2=8/9')) // { cone: { 1: '1', 2: '8/9' } }
+ */
 export function parseLevers(t: string): Outcome<Lathe['levers']> {
   const out: Lathe['levers'] = {};
   for (const part of t
@@ -122,7 +128,10 @@ export function parseModule(t: string): Outcome<number> {
   return read.ok ? good(Number(read.value.toFixed(4))) : read;
 }
 
-/** Swing of the arm: `-60 to 60`. */
+/**
+ * Swing of the arm: `-60 to 60`.
+ * @example value(parseSwing('-20 to 60')) // { fromDeg: -20, toDeg: 60 }
+ */
 export function parseSwing(t: string): Outcome<{ fromDeg: number; toDeg: number }> {
   const m = /^(.+?)\s*(?:to|,|\.\.)\s*(.+)$/i.exec(t.trim());
   const [from, to] = [m?.[1] ?? '', m?.[2] ?? ''].map((x) => {

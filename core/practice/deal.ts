@@ -10,7 +10,10 @@ export interface Deal {
   readonly normal: () => number;
 }
 
-/** Cards dealt from a seed: the same again from the same. */
+/**
+ * Cards dealt from a seed: the same again from the same.
+ * @example deal(1).between(2, 3) >= 2 // true
+ */
 export function deal(seed: number): Deal {
   const { uniform, normal } = dice(seed);
   const whole = (from: number, to: number): number => from + Math.floor(uniform() * (to - from + 1));

@@ -21,7 +21,10 @@ export function blurOf(p: EdgePoints): number {
   return sqrt(max(0, all * all - 1));
 }
 
-/** Components of what is more than half part, the largest first, by their pixels in the small picture. */
+/**
+ * Components of what is more than half part, the largest first, by their pixels in the small picture.
+ * @example components(new Float32Array([0, 1, 0, 1]), 4, 1).length // 2
+ */
 export function components(share: Float32Array, w: number, h: number): Int32Array[] {
   const of = new Int32Array(w * h).fill(-1);
   const found: number[][] = [];

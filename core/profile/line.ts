@@ -15,14 +15,20 @@ const ROUNDS = 12;
 /** Beyond so many scatters a point counts for nothing. @see Beaton and Tukey, Technometrics 16 (1974) 147: the biweight */
 const FAR = 4.685;
 
-/** Scatter of a list about its own middle, as a standard deviation would be without what lies far off: 1.4826 times the median distance. */
+/**
+ * Scatter of a list about its own middle, as a standard deviation would be without what lies far off: 1.4826 times the median distance.
+ * @example scatterOf([1, 2, 3, 4, 100]) // 1.4826; 1.4826 times the median distance from the median, as of a normal scatter
+ */
 export function scatterOf(list: readonly number[], about = median(list)): number {
   return MAD * median(list.map((v) => abs(v - about)));
 }
 /** Of a normal scatter the median distance is 0.6745 of its standard deviation. */
 const MAD = 1.4826;
 
-/** Least and greatest of a list, however long: a call takes only so many at once. */
+/**
+ * Least and greatest of a list, however long: a call takes only so many at once.
+ * @example rangeOf([3, 1, 2]) // [1, 3]
+ */
 export function rangeOf(list: ArrayLike<number>): readonly [number, number] {
   let [least, most] = [Infinity, -Infinity];
   for (let i = 0; i < list.length; i += 1) {
@@ -62,7 +68,10 @@ function weightsOf(off: readonly number[], least: number): { readonly w: number[
   };
 }
 
-/** Robust straight line by reweighted least squares. @throws RangeError under two points */
+/**
+ * Robust straight line by reweighted least squares. @throws RangeError under two points
+ * @example robustLine([0, 1, 2, 3, 4, 5, 6, 7], [1, 3, 5, 7, 9, 11, 13, 60]).b // 2; one point that is far off turns it by nothing
+ */
 export function robustLine(x: readonly number[], y: readonly number[], least = 1e-9): Line {
   if (x.length < 2) throw new RangeError('a line wants two points');
   let w = x.length <= FEW ? bySlopes(x, y, least) : x.map(() => 1);

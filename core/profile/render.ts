@@ -131,7 +131,10 @@ export function pictureOf(s: Solid, shot: Shot): Grey {
   return { w, h, data };
 }
 
-/** Share of the light that comes past an edge so far away, blurred by a normal law. */
+/**
+ * Share of the light that comes past an edge so far away, blurred by a normal law.
+ * @example [lightOf(-9, 1), lightOf(9, 1)] // [0, 1]
+ */
 export const lightOf = (off: number, sigma: number): number => 0.5 * (1 + erf(off / (max(0.35, sigma) * SQRT2)));
 
 /** @see Abramowitz and Stegun, Handbook of Mathematical Functions, 7.1.26: good to 1.5e-7 */

@@ -73,7 +73,10 @@ const TOOLS = {
 /** Pictures are so wide, as to 1600; what a shot gives in px is for that. */
 const DRAWN_AT = 1600;
 
-/** One look through the simulated camera. @param w width in px; its height is five eighths of it */
+/**
+ * One look through the simulated camera. @param w width in px; its height is five eighths of it
+ * @example lookAt('press', 320, 1).w // 320
+ */
 export function lookAt(scene: Scene | ToolScene, w: number, seed: number): Grey {
   if (scene === 'tool-flat' || scene === 'tool-round')
     return toolPicture({

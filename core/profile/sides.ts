@@ -60,7 +60,10 @@ export function sidesOf(
   return { upper: of(-1), lower: of(1) };
 }
 
-/** How a line through two places leans, degrees, + it falls to the right. */
+/**
+ * How a line through two places leans, degrees, + it falls to the right.
+ * @example slant([0, 0, 10, 10]) // 45
+ */
 export function slant([x0, y0, x1, y1]: readonly [number, number, number, number]): number {
   const d = degrees(Math.atan2(y1 - y0, x1 - x0));
   return d > 90 ? d - 180 : d < -90 ? d + 180 : d;

@@ -51,7 +51,10 @@ const agrees = (a: number, b: number, pitchMm: number | null): boolean =>
 /** Deepest and shallowest thread of any form, in pitches. */
 const DEPTH_PITCHES = [0.28, 0.9] as const;
 
-/** How a depth can be wrong against the pitch: taken on diameter, or in the other unit; null: it is credible. mm */
+/**
+ * How a depth can be wrong against the pitch: taken on diameter, or in the other unit; null: it is credible. mm
+ * @example depthSlip(2.6, { pitchMm: 2, majorMm: null }).instead // 1.3; taken on diameter
+ */
 export function depthSlip(value: number, known: Known): Slip | null {
   const { pitchMm } = known;
   if (pitchMm === null) return null;
@@ -78,7 +81,10 @@ export function depthSlip(value: number, known: Known): Slip | null {
   return null;
 }
 
-/** How a diameter can be wrong against what is expected of it: as a radius, or in the other unit; null: it is credible. mm */
+/**
+ * How a diameter can be wrong against what is expected of it: as a radius, or in the other unit; null: it is credible. mm
+ * @example diameterSlip(12.7, 25.4, null).instead // 25.4; a radius
+ */
 export function diameterSlip(value: number, expected: number | null, pitchMm: number | null): Slip | null {
   if (expected === null || agrees(value, expected, pitchMm)) return null;
   for (const { kind, factor } of LENGTH_SLIPS) {
@@ -98,7 +104,10 @@ export function diameterSlip(value: number, expected: number | null, pitchMm: nu
 const FORM_ANGLES = [60, 55, 47.5, 30, 29, 33, 45, 50, 52, 53] as const;
 const near = (a: number, b: number): boolean => Math.abs(a - b) <= 2.5;
 
-/** How an angle can be wrong: half of it, or the whole for a half; null: it is credible. Degrees */
+/**
+ * How an angle can be wrong: half of it, or the whole for a half; null: it is credible. Degrees
+ * @example angleSlip(30, 60).instead // 60; half the included angle
+ */
 export function angleSlip(value: number, known: number | null): Slip | null {
   const doubled = value * 2;
   if (known !== null && !near(value, known) && near(doubled, known))

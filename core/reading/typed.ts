@@ -5,7 +5,10 @@ import { plain, type Entry, type EntryText } from './kind.ts';
 
 const MOST_MM = 3000;
 
-/** A reading that is one length, mm. */
+/**
+ * A reading that is one length, mm.
+ * @example value(typedLength({ text: '1 1/4', span: '', leaf: '' }, 'in')).value // 31.75
+ */
 export const typedLength = ({ text }: EntryText, system: UnitSystem): Outcome<Entry> =>
   lengthEntry(text, system, false);
 /** The same where none of it is a reading too: a flat or a radius. */

@@ -6,7 +6,10 @@ import type { Lathe } from '../../lathe/schema.ts';
 /** Backlash set with a strip of paper, mm. Common practice, no source: 0.1 to 0.2. */
 const BACKLASH_MM = 0.15;
 
-/** The lathe's arm as the mounting check takes it; null when anything it needs is not measured. */
+/**
+ * The lathe's arm as the mounting check takes it; null when anything it needs is not measured.
+ * @example armOf(shop.lathes[0]).centresMm // 118
+ */
 export function armOf(lathe: Lathe): Arm | null {
   if (!lathe.arm || lathe.moduleMm === null) return null;
   const { pivot, swing, coverRadiusMm, cover, ...measured } = lathe.arm;
@@ -28,7 +31,10 @@ export function turningFor(lathe: Lathe, leftHand: boolean): Turning {
   return leftHand ? (lathe.rightHandMeshes === 'odd' ? 'even' : 'odd') : lathe.rightHandMeshes;
 }
 
-/** Where a train's gears go on this lathe; null when its arm is not measured. */
+/**
+ * Where a train's gears go on this lathe; null when its arm is not measured.
+ * @example mountOn(shop.lathes[0], { drivers: [60, 40], driven: [30, 35] }, false).fits // true
+ */
 export function mountOn(lathe: Lathe, train: Gearing, leftHand: boolean): Mount | null {
   const arm = armOf(lathe);
   const { gears, mounted } = lathe;

@@ -46,7 +46,10 @@ export function pitchErrorEffect(errorPpm: number, engagementMm: number, flanks:
 export const shareEaten = (effect: PitchErrorEffect, pitchClearanceMm: number): number | null =>
   pitchClearanceMm > 0 ? effect.clearanceEatenMm / pitchClearanceMm : null;
 
-/** How that comes about. */
+/**
+ * How that comes about.
+ * @example effectSteps(100, 30, equalFlanks(60))[0].result // 0.003; 100 ppm of 30 mm
+ */
 export function effectSteps(errorPpm: number, engagementMm: number, flanks: Flanks): readonly [Step, Step] {
   const effect = pitchErrorEffect(errorPpm, engagementMm, flanks);
   return [

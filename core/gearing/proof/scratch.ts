@@ -35,7 +35,10 @@ export interface ScratchVerdict {
 /** Two standard deviations: nineteen readings of twenty lie within. */
 const WITHIN_SIGMA = 2;
 
-/** Judges a scratch: both ends are placed with the instrument's uncertainty. */
+/**
+ * Judges a scratch: both ends are placed with the instrument's uncertainty.
+ * @example judgeScratch(exact('2'), 10, 20, 0.1).right // true; ten crests over 20 mm
+ */
 export function judgeScratch(lead: Rational, crests: number, spanMm: number, instrumentMm: number): ScratchVerdict {
   const measuredMm = spanMm / crests;
   const uncertaintyMm = (instrumentMm * Math.SQRT2) / crests;

@@ -21,6 +21,7 @@ const goes = (drivers: readonly number[], driven: readonly number[]): boolean =>
  * A train in an order of its gears in which, by the rule that shops go by, every gear clears its neighbours' shafts: for an
  * arm that nobody has measured. Its own order where that goes; null where none does. What is cut does not depend on the
  * order. One pair always goes, with an idler. Common practice, no source.
+ * @example orderByShopRule({ drivers: [20, 60], driven: [40, 50] }).drivers // [60, 20]
  */
 export function orderByShopRule({ drivers, driven }: Gearing): Gearing | null {
   for (const a of orders(drivers)) for (const b of orders(driven)) if (goes(a, b)) return { drivers: a, driven: b };

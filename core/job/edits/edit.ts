@@ -56,7 +56,10 @@ export const event = <F extends Record<string, TSchema>>(
 
 /** A field that may be left out. */
 export const some = <T extends TSchema>(schema: T) => Type.Optional(schema);
-/** A length as the ledger keeps it where nobody typed a text. */
+/**
+ * A length as the ledger keeps it where nobody typed a text.
+ * @example shown(1.25) // '1.25 mm'
+ */
 export const shown = (mm: number): string => `${Number(mm.toFixed(3))} mm`;
 
 /** What every edit may say besides its own fields. */

@@ -51,7 +51,10 @@ export interface Edited {
   readonly events: readonly number[];
 }
 
-/** Applies one edit. @param made identity and time, for what the edit does not bring itself */
+/**
+ * Applies one edit. @param made identity and time, for what the edit does not bring itself
+ * @example value(applyEdit(demo('pump'), shop, { do: 'setRecord', note: 'true' }, { id: 'x', at: '2026-01-05T08:00:00.000Z' })).job.record.note // 'true'
+ */
 export function applyEdit(
   job: Job,
   shop: Shop,
@@ -76,6 +79,9 @@ export function applyEdit(
   });
 }
 
-/** A new job, as an edit begins one. */
+/**
+ * A new job, as an edit begins one.
+ * @example beginJob('A screw', 'x', '2026-01-05T08:00:00.000Z').title // 'A screw'
+ */
 export const beginJob = (title: string | undefined, id: string, at: string): Job =>
   newJob(id, title ?? 'New job', new Date(at));

@@ -66,7 +66,7 @@ export function ZoneRow({ zone: z, make, y, along, from, to, w, narrow, step, sp
           (l, k) =>
             l && (
               <g key={k} fontSize="14" fill="var(--scribe2)">
-                {l.min !== null && l.min !== z.basicMm && (
+                {l.min !== null && bare(l.min) !== bare(z.basicMm) && (
                   <text x={x(l.min) - 5} y={k ? y - 8 : y + 18} textAnchor="end">
                     {bare(l.min)}
                   </text>

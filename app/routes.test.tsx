@@ -79,6 +79,16 @@ test('a job that is not there says so', async () => {
   expect(await screen.findByText('This job is not here')).toBeTruthy();
 });
 
+test('who set out for another job and came back before it was there finds his own again', async () => {
+  const { openJob, store } = await import('./store/store.ts');
+  await openAt('/jobs/demo-pump/read');
+  const press = demoJobs().find((j) => j.id === 'demo-press');
+  if (!press) throw new Error('no press');
+  act(() => openJob(press, [], 1));
+  expect(await screen.findByRole('heading', { level: 1, name: STATION_NAMES.read })).toBeTruthy();
+  await waitFor(() => expect(store.getState().work.job?.present.id).toBe('demo-pump'));
+});
+
 test('an address that means nothing leads to the jobs', async () => {
   await openAt('/workbench');
   expect(await screen.findByRole('heading', { name: 'Jobs' })).toBeTruthy();

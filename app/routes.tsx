@@ -29,7 +29,10 @@ const VIEWS: RouteObject[] = [
     path: '/jobs/:jobId',
     // the record, what is around a station and the station itself are fetched beside one another
     lazy: async () => ({ Component: (await import('./job/JobPage.tsx')).JobPage }),
-    loader: async ({ params: { jobId = '' } }) => (await import('./job/opening.ts')).openingOf(jobId),
+    loader: async ({ params: { jobId = '' }, request }) => {
+      const { openingOf } = await import('./job/opening.ts');
+      return openingOf(jobId, () => !request.signal.aborted);
+    },
     // it is opened once: what changes afterwards is in the store
     shouldRevalidate: ({ currentParams, nextParams }) => currentParams['jobId'] !== nextParams['jobId'],
     children: [

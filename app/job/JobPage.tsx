@@ -1,5 +1,5 @@
-import { useCallback, useEffect, useState, type ReactNode } from 'react';
-import { Link, Outlet, useLoaderData, useParams } from 'react-router';
+import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
+import { Link, Outlet, useLoaderData, useNavigation, useParams } from 'react-router';
 import { useAppSelector } from '../store/store.ts';
 import { TopBar } from '../shell/TopBar.tsx';
 import { Button } from '../ui/controls.tsx';
@@ -15,16 +15,27 @@ const LOOK_AGAIN_MS = 1000;
 export function JobPage() {
   const { jobId = '' } = useParams();
   const inMemory = useAppSelector((s) => s.work.job?.present.id === jobId);
+  const going = useNavigation();
   const first = useLoaderData<Opening>();
   const [later, setLater] = useState<{ readonly after: Opening; readonly now: Opening } | null>(null);
   // what was found when it was looked again holds until another job is opened
   const opening = later?.after === first ? later.now : first;
-  const again = useCallback(() => void openingOf(jobId).then((now) => setLater({ after: first, now })), [jobId, first]);
+  const shown = useRef('');
   useEffect(() => {
-    if (opening.kind !== 'waits') return undefined;
-    const timer = setTimeout(again, LOOK_AGAIN_MS);
+    shown.current = jobId;
+    return () => void (shown.current = '');
+  }, [jobId]);
+  const again = useCallback(
+    () => void openingOf(jobId, () => shown.current === jobId).then((now) => setLater({ after: first, now })),
+    [jobId, first],
+  );
+  // who set out for another job and came back before it was there finds that one in memory
+  const other = opening.kind === 'open' && !inMemory && going.state === 'idle';
+  useEffect(() => {
+    if (opening.kind !== 'waits' && !other) return undefined;
+    const timer = setTimeout(again, other ? 0 : LOOK_AGAIN_MS);
     return () => clearTimeout(timer);
-  }, [opening, again]);
+  }, [opening, other, again]);
   switch (opening.kind) {
     case 'other':
       return <Damaged id={jobId} found={opening.found} onRepaired={again} />;

@@ -11,8 +11,11 @@ export type Opening =
   | { readonly kind: 'failed'; readonly because: string }
   | { readonly kind: 'other'; readonly found: Found };
 
-/** Opens a job from the record into the store, unless what is in memory would be lost by it. */
-export async function openingOf(jobId: string): Promise<Opening> {
+/**
+ * Opens a job from the record into the store, unless what is in memory would be lost by it.
+ * @param wanted whether it still is: whoever has gone on to another job meanwhile keeps that one
+ */
+export async function openingOf(jobId: string, wanted: () => boolean): Promise<Opening> {
   try {
     await allSaved();
     // what could not be written is in memory alone: it is shown as it is, or waited for
@@ -20,7 +23,7 @@ export async function openingOf(jobId: string): Promise<Opening> {
     const found = await loadJob(jobId);
     if (!found) return { kind: 'missing' };
     if (found.checked.state !== 'good') return { kind: 'other', found };
-    openJob(found.checked.doc, found.past, found.rev);
+    if (wanted()) openJob(found.checked.doc, found.past, found.rev);
     return { kind: 'open' };
   } catch (e) {
     return { kind: 'failed', because: storageText(e) };

@@ -34,7 +34,7 @@ async function fetchView(): Promise<void> {
   const [, shelf = '', job, station = 'read', mode] = location.pathname.split('/');
   if (job === undefined && ['', 'jobs'].includes(shelf)) await import('../shop/Jobs.tsx');
   if (job === undefined || shelf !== 'jobs') return;
-  const page = import('../job/JobPage.tsx');
+  const page = Promise.all([import('../job/JobPage.tsx'), import('../job/StationPage.tsx')]);
   const { fetchStation } = await import('../job/stationViews.ts');
   if (isStation(station)) await fetchStation(station, mode === 'machine' ? mode : null);
   await page;

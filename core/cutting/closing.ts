@@ -11,6 +11,7 @@ export type RadialForce = (fromMm: number, toMm: number) => number;
  * c + F(c)/k = s - d. Under what the edge can take at all it only rubs and cuts nothing.
  * @param complianceMmPerN how far it gives way at this place for 1 N; 0: not at all
  * @see equilibrium of cut and spring; the law of force by core/cutting/load
+ * @example leftByPass(0, 0.1, 0.0002, () => 100) // 0.08; 100 N push it off by 0.02
  */
 export function leftByPass(metalMm: number, setMm: number, complianceMmPerN: number, force: RadialForce): number {
   const wanted = setMm - metalMm;
@@ -20,7 +21,10 @@ export function leftByPass(metalMm: number, setMm: number, complianceMmPerN: num
   return metalMm + (bracketedRoot(over, 0, wanted, WITHIN_MM)?.x ?? 0);
 }
 
-/** Depth after each pass of a schedule, set as the dials say, where the work gives way. */
+/**
+ * Depth after each pass of a schedule, set as the dials say, where the work gives way.
+ * @example depthsLeft([0.1, 0.2], 0, () => 100) // [0.1, 0.2]; nothing gives way
+ */
 export function depthsLeft(
   setMm: readonly number[],
   complianceMmPerN: number,
@@ -34,7 +38,10 @@ export function depthsLeft(
 /** More repeats than this are not worth it: something stiffer is. */
 const MOST_REPEATS = 12;
 
-/** Passes at one setting until no more than so much is left; null: more than anybody repeats. */
+/**
+ * Passes at one setting until no more than so much is left; null: more than anybody repeats.
+ * @example repeatsUntil(0, 0.1, 0.03, 0.0002, (from, to) => 5000 * (to - from)) // 2; each takes half of what is left
+ */
 export function repeatsUntil(
   fromMm: number,
   setMm: number,

@@ -163,6 +163,7 @@ export function planOf(q: PlanRequest): Outcome<Plan> {
 /**
  * Whole turns of the dial that draw the tool out from a depth: enough of them, and in a bore no more than there is room
  * behind the bar. Null: no dial, or no whole number of turns does both.
+ * @example outTurns({ dial: { turnMm: 2 }, slackMm: 0.1, boreClearMm: null }, 1.5, 0) // 1
  */
 export function outTurns(
   q: Pick<PlanRequest, 'dial' | 'slackMm' | 'boreClearMm'>,

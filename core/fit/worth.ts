@@ -62,7 +62,10 @@ export interface SideCutFor {
   /** All on one flank: how far the middle of the groove moves. */
   readonly movesMm: number;
 }
-/** How much to cut off the flanks so that a play becomes another; null: it is there already. @param slope tan a1 + tan a2 */
+/**
+ * How much to cut off the flanks so that a play becomes another; null: it is there already. @param slope tan a1 + tan a2
+ * @example sideCutFor(0.1, 0.3, 1.1547).onPitchDiameterMm // 0.3464; 2 x 0.2 over the slope of 60 degrees
+ */
 export function sideCutFor(playMm: number, wantedMm: number, slope: number): SideCutFor | null {
   const byMm = wantedMm - playMm;
   return byMm > 1e-9 ? { byMm, onPitchDiameterMm: (2 * byMm) / slope, movesMm: byMm / 2 } : null;

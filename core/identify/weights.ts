@@ -34,7 +34,10 @@ export function weighed(evidence: readonly Evidence[], part: Part): Weighed[] {
  */
 export const power = (likelihood: number, w: number): number => (w === 1 ? likelihood : likelihood ** w);
 
-/** Readings that say something of the pitch and of nothing else. */
+/**
+ * Readings that say something of the pitch and of nothing else.
+ * @example [pitchOnly({ quantity: 'crestCount' }), pitchOnly({ quantity: 'majorDiameter' })] // [true, false]
+ */
 export const pitchOnly = (e: Evidence): boolean => e.quantity === 'crestCount' || e.quantity === 'pitchLeaf';
 
 /** Readings of the pitch rule out most threads, cheaply; repeats, which count in part, rule out least. */

@@ -103,7 +103,10 @@ function gearsUp(job: Job, lathe: Lathe, metal: Metal): boolean {
   return metal.cuts > 0 && metal.facts?.['Gears'] === trainText(train);
 }
 
-/** Parts to make in all, the test piece among them. */
+/**
+ * Parts to make in all, the test piece among them.
+ * @example partsOf(demo('pump')) // 1
+ */
 export const partsOf = (job: Job): number => job.quantity.parts + (job.quantity.testPiece ? 1 : 0);
 
 /** What was tried or measured since metal was last cut. */

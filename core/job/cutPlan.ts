@@ -126,7 +126,10 @@ export function oldGrooveMm(job: Job): number {
   const read = leastWorn(job, 'depth')?.value ?? reached;
   return Math.max(externalDepthMm(form), reached, read) + OLD_ROOT_SHARE * pitchMm;
 }
-/** What is still to be cut on this job, by the one plan that card, stations and what is left share; null where nothing can be planned yet. */
+/**
+ * What is still to be cut on this job, by the one plan that card, stations and what is left share; null where nothing can be planned yet.
+ * @example cutPlan(demo('press'), null) // null
+ */
 export function cutPlan(job: Job, q: PlanRequest | null): Outcome<Plan> | null {
   // a class that does not hold gives no size to cut to, and none is put in its place
   const problem = fitOfJob(job)?.problem;

@@ -39,7 +39,10 @@ function readFrom(job: Job, thread: ThreadSpec): Pick<FitChoice, 'readPitchDiame
   return { readPitchDiameterMm: copied.pitchDiameterMm, readStartMm: copied.startMm };
 }
 
-/** Everything that Fit has chosen, with what the surviving mate measures. */
+/**
+ * Everything that Fit has chosen, with what the surviving mate measures.
+ * @example fitChoiceOf(demo('pump'), thread('M30x2')).make // 'external'
+ */
 export const fitChoiceOf = (job: Job, thread: ThreadSpec): FitChoice => ({
   ...job.fit,
   make: job.intake.make,

@@ -63,7 +63,10 @@ export const endsOf = (make: Job['intake']['make']): readonly ThreadEnd[] =>
 /** Drawn out by hand the thread fades over so many turns; a stop without a groove takes no more than half a one. */
 const turnsOut = (end: ThreadEnd): number => (end === 'stop' ? TAPER_OUT_TURNS.least : TAPER_OUT_TURNS.most);
 
-/** How the thread ends and what time that leaves; null: no thread, or its lead is not known. */
+/**
+ * How the thread ends and what time that leaves; null: no thread, or its lead is not known.
+ * @example endOf(demo('sluice'), shop.lathes[0], 7.257).needS // 1
+ */
 export function endOf(job: Job, lathe: Lathe | null, leadMm: number | null): EndView | null {
   const fit = fitOfJob(job);
   if (!fit || leadMm === null) return null;

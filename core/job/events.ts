@@ -220,7 +220,10 @@ export type EventBody = { [K in EventKind]: { kind: K } & Fields<K> }[EventKind]
 
 /** What says something of the size: a trial of the mate, a measurement, a gauge. A note of a trial is no trial. */
 export type SizeTest = EventOf<'tried'> | EventOf<'overWires'> | EventOf<'betweenBalls'> | EventOf<'gauged'>;
-/** Whether an event says something of the size. */
+/**
+ * Whether an event says something of the size.
+ * @example isSizeTest({ kind: 'passDone' }) // false
+ */
 export const isSizeTest = (e: LedgerEvent): e is SizeTest =>
   (e.kind === 'tried' && e.result !== 'note') ||
   e.kind === 'overWires' ||

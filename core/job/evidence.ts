@@ -62,7 +62,10 @@ export function sigmaOf(r: Reading): number | null {
   }
 }
 
-/** Pitch that a count of crests gives, and its standard deviation, mm; null without the length they were counted over. */
+/**
+ * Pitch that a count of crests gives, and its standard deviation, mm; null without the length they were counted over.
+ * @example pitchOfCount(demo('pump').readings.find((r) => r.quantity === 'crestCount')).mm // 2; 25 in 50 mm
+ */
 export function pitchOfCount(r: Reading): { readonly mm: number; readonly sigmaMm: number } | null {
   if (!r.span) return null;
   const mm = r.span.mm / r.value;

@@ -26,6 +26,7 @@ export interface Feed {
 /**
  * The one decision on how the cut is fed, for Set up, Pick up and Cut alike: what Set up asks for, as far as the slide lies
  * so that it can. A slide left along the bed by picking up is fed straight in; the conflict is said wherever it shows.
+ * @example feedOf(demo('pump'), metal(demo('pump'))).infeed // 'plunge'
  */
 export function feedOf(job: Job, metal: Metal): Feed {
   const wanted = job.setup.infeed;

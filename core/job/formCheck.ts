@@ -73,7 +73,10 @@ export interface FormCheck {
  */
 export const leadPitches = (pitchMm: number): number => Math.max(5, Math.round(25 / pitchMm));
 
-/** The finished thread by its form: what was read of it, and what it does to the fit. Null: no thread yet. */
+/**
+ * The finished thread by its form: what was read of it, and what it does to the fit. Null: no thread yet.
+ * @example formCheck(demo('press'), shop) // null
+ */
 export function formCheck(job: Job, shop: Shop): FormCheck | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);

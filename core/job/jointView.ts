@@ -29,7 +29,10 @@ export interface JointView {
 /** So many standard uncertainties are a difference. */
 const TOLD = 2;
 
-/** Lead of the old part, and the mismatch over the joint. Null: no thread is named, or nothing says what lead is cut. */
+/**
+ * Lead of the old part, and the mismatch over the joint. Null: no thread is named, or nothing says what lead is cut.
+ * @example jointView(demo('press'), shop, metal(demo('press'))) // null
+ */
 export function jointView(job: Job, shop: Shop, metal: Metal): JointView | null {
   const thread = threadOfJob(job);
   const lead = gearState(job, shop)?.lead;

@@ -48,7 +48,10 @@ export interface WearSeries {
 
 const ALONG: readonly Quantity[] = ['majorDiameter', 'minorDiameter', 'pitchDiameter', 'overWires'];
 
-/** Everything that was read at places along the part, crest first (a nut's crest is its bore); wires of each size apart. */
+/**
+ * Everything that was read at places along the part, crest first (a nut's crest is its bore); wires of each size apart.
+ * @example wearSeries(demo('sluice')).map((s) => s.quantity) // ['majorDiameter', 'overWires']
+ */
 export function wearSeries(job: Job): WearSeries[] {
   const order = partOf(job) === 'external' ? ALONG : [...ALONG.slice(1, 2), ...ALONG.slice(0, 1), ...ALONG.slice(2)];
   return order.flatMap((quantity) => {

@@ -80,6 +80,7 @@ export interface Learned {
 /**
  * The middle of what was found on this lathe in this material; where nothing was, on the lathe in any; then in the material on
  * any. A middle and not a mean: one part that went wrong says little of the next. Null: nothing was learned yet.
+ * @example learnedFor([], null, 'bronze') // null
  */
 export function learnedFor(lessons: readonly Lesson[], lathe: string | null, material: string): Learned | null {
   const same = lessons.filter((l) => l.lathe === lathe && lathe !== null);

@@ -43,7 +43,10 @@ export function loadedPasses(job: Job, shop: Shop, a: Ahead, force: NonNullable<
   });
 }
 
-/** The passes of a job with their forces; none where nothing can be planned, or the material's force is not known. */
+/**
+ * The passes of a job with their forces; none where nothing can be planned, or the material's force is not known.
+ * @example loadsOf(demo('press'), shop) // []
+ */
 export function loadsOf(job: Job, shop: Shop): LoadedPass[] {
   const ahead = aheadOf(job, shop);
   const force = materialOf(job.intake.material)?.force;

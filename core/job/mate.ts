@@ -28,7 +28,10 @@ export function matePitchDiameter(job: Job, thread: ThreadSpec): number | null {
   return wornMateMm(places, mateOf(job), job.fit.wornMate, travelOf(job, places)?.stretch ?? null);
 }
 
-/** What may be done with a mate that is worn by places, each way with its figures; none where it is even. */
+/**
+ * What may be done with a mate that is worn by places, each way with its figures; none where it is even.
+ * @example mateChoices(demo('vice'), thread('Tr 28x5')).map((c) => c.way) // ['thickest', 'travel', 'recut']
+ */
 export function mateChoices(job: Job, thread: ThreadSpec): WornChoice[] {
   const places = matePlaces(job, thread);
   return wornChoices(

@@ -332,7 +332,10 @@ function unwornPitchDiameter(job: Job): number | null {
 /** The nearest diameter that is sold: drills and needles go by tenths, below 1 mm by half tenths. Common practice, no source. */
 const handyMm = (best: number): number => (best >= 1 ? Math.round(best * 10) / 10 : Math.round(best * 20) / 20);
 
-/** What is laid in now, by its own diameter. */
+/**
+ * What is laid in now, by its own diameter.
+ * @example pinUsed(demo('pump'), shop).mm // 1.1; of the shop's wires the one nearest to 1.155
+ */
 export function pinUsed(job: Job, shop: Shop): { text: string; mm: number } | null {
   const plan = measurePlan(job, shop);
   return job.prove.wire ?? (plan && { text: plain(plan.wireMm), mm: plan.wireMm });

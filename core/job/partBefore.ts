@@ -18,6 +18,7 @@ export interface PartBefore {
 /**
  * What worked on the last part that was finished, for the one on the lathe now; null: none was, or this is the first. The
  * depth beyond the plan is what carries over: the depth itself follows each blank as it measures.
+ * @example partBefore(demo('pump')) // null
  */
 export function partBefore(job: Job): PartBefore | null {
   const events = standing(job.events);

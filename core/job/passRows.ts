@@ -32,7 +32,10 @@ export interface PassRows {
   readonly start: number;
 }
 
-/** Every pass of the part: those cut, then those to come. Null: no thread is named. Refused: as the plan is. */
+/**
+ * Every pass of the part: those cut, then those to come. Null: no thread is named. Refused: as the plan is.
+ * @example passRowsOf(demo('press'), shop) // null
+ */
 export function passRowsOf(job: Job, shop: Shop): Outcome<PassRows> | null {
   const metal = metalOf(job);
   const lathe = latheOf(job, shop);

@@ -10,11 +10,17 @@ import type { Job, Shop } from './schema.ts';
 const EYE_OF_PITCH = 1 / 40;
 const DIAL_MM = 0.02;
 
-/** @returns standard uncertainty of one place judged so, mm */
+/**
+ * @returns standard uncertainty of one place judged so, mm
+ * @example [judgedSigmaMm('eye', 2), judgedSigmaMm('dial', 2)] // [0.05, 0.02]
+ */
 export const judgedSigmaMm = (by: JudgedBy, pitchMm: number): number =>
   by === 'dial' ? DIAL_MM : Math.max(DIAL_MM, pitchMm * EYE_OF_PITCH);
 
-/** What the places judged since the tool was brought in say together; null: none was. */
+/**
+ * What the places judged since the tool was brought in say together; null: none was.
+ * @example judgedOf(demo('pump'), metal(demo('pump'))) // null
+ */
 export function judgedOf(job: Job, metal: Metal): Judged | null {
   const thread = threadOfJob(job);
   if (!thread || metal.judged.length === 0) return null;

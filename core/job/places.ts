@@ -34,7 +34,10 @@ export function placesOn(job: Job, thread: ThreadSpec, member: Member): Place[] 
   return [...direct, ...over];
 }
 
-/** Pitch diameters of the surviving mate. */
+/**
+ * Pitch diameters of the surviving mate.
+ * @example matePlaces(demo('vice'), thread('Tr 28x5')).length // 4
+ */
 export const matePlaces = (job: Job, thread: ThreadSpec): Place[] =>
   placesOn(job, thread, otherMember(job.intake.make));
 

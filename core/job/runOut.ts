@@ -15,7 +15,10 @@ export interface RunOutView {
   readonly crestVariesMm: number | null;
 }
 
-/** How far the work runs out, as it was last read, and what that does to the thread. */
+/**
+ * How far the work runs out, as it was last read, and what that does to the thread.
+ * @example runOutOf(demo('pump')).readings // []
+ */
 export function runOutOf(job: Job): RunOutView {
   const readings = standingOfPart(job).filter((e) => e.kind === 'runOutRead');
   const own = toolOfJob(job);

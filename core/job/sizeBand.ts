@@ -24,7 +24,10 @@ export function gaugeMm(fit: FitPlan, which: 'go' | 'not-go'): number | null {
   return (which === 'go') === (fit.make === 'internal') ? min : max;
 }
 
-/** What a gauge is held against, and what has been said. Null: no fit yet. */
+/**
+ * What a gauge is held against, and what has been said. Null: no fit yet.
+ * @example sizeBand(demo('press'), shop) // null
+ */
 export function sizeBand(job: Job, shop: Shop): SizeBand | null {
   const fit = fitOfJob(job);
   if (!fit) return null;

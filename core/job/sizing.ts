@@ -237,7 +237,10 @@ export const sizingOf = perJob((job, shop): SizeAnswer | null => {
   const q = asked(job, shop);
   return q && sizeOf(q.asked);
 });
-/** The same with what is right and the play that follows. */
+/**
+ * The same with what is right and the play that follows.
+ * @example beliefOf(demo('press'), shop) // null
+ */
 export function beliefOf(job: Job, shop: Shop): Belief | null {
   const answer = sizingOf(job, shop);
   const right = rightBy(job, shop);

@@ -28,6 +28,7 @@ const DIAMETERS: readonly Reading['quantity'][] = ['majorDiameter', 'minorDiamet
  * The reading of a quantity on the part itself to copy from; null when it was not read. Of a diameter or a depth the
  * unworn place before others, then the finest instrument, then the one that wear has taken least from: of a screw the
  * largest diameter, of a nut the smallest, of a depth the deepest. Of anything else the last.
+ * @example leastWorn(demo('sluice'), 'majorDiameter').value // 37.8968; 1.492 in
  */
 export function leastWorn(job: Job, quantity: Reading['quantity']): Reading | null {
   const list = job.readings.filter((r) => r.quantity === quantity && r.member === 'part');

@@ -21,7 +21,10 @@ export interface StandOffs {
   readonly pushPerMm: number;
 }
 
-/** Null: the thread is parallel. */
+/**
+ * Null: the thread is parallel.
+ * @example standOffs(demo('pump')) // null
+ */
 export function standOffs(job: Job): StandOffs | null {
   const thread = threadOfJob(job);
   const taper = thread ? Math.abs(threadFormOf(thread).taper) : 0;

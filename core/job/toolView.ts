@@ -35,7 +35,10 @@ const endReliefInBore = (rootRadiusMm: number, heelMm: number, clearanceDeg: num
   return clearanceDeg + (Math.atan2(drop, h) * 180) / Math.PI;
 };
 
-/** What to grind for this job; null: no thread is named. Refused: diameters from which no tool follows. */
+/**
+ * What to grind for this job; null: no thread is named. Refused: diameters from which no tool follows.
+ * @example toolViewOf(demo('press')) // null
+ */
 export function toolViewOf(job: Job): Outcome<ToolView> | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);

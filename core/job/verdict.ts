@@ -30,7 +30,10 @@ export interface ProofVerdict {
 
 /** Standards whose not-go gauge may enter three turns. */
 const AMERICAN: ReadonlySet<string> = new Set(['UNC', 'UNF', 'UNEF', 'UN', 'UNS', 'Acme', 'StubAcme', 'NPT']);
-/** Turns that a not-go gauge may enter this thread. */
+/**
+ * Turns that a not-go gauge may enter this thread.
+ * @example [notGoTurnsOf(demo('pump')), notGoTurnsOf(demo('auger'))] // [2, 3]; metric, Unified
+ */
 export const notGoTurnsOf = (job: Job): number => notGoTurns(AMERICAN.has(threadOfJob(job)?.family ?? ''));
 
 /** A gauge that went as it should: the go all the way, the not-go no further than it may. */

@@ -10,6 +10,7 @@ export interface DeeperAt {
 /**
  * "0.010 in deeper" at a control: the new minor diameter (a nut's new major), or the change of the X offset with the program left
  * as it is. Geometry. @param byMm as it is said at this lathe @param on what it is said on @param x how the control counts X
+ * @example deeperAt(27.4, 0.1, 'radius', 'diameter', 'external') // { radialMm: 0.1, minorMm: 27.2, offsetMm: -0.2 }
  */
 export function deeperAt(
   finalXMm: number,

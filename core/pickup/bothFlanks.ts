@@ -30,6 +30,7 @@ const USUAL_SLACK_MM = 0.15;
  * made against the slide's slack, which is taken off its reading. Square flanks share evenly. Geometry.
  * @param first which flank was touched first; the slide turns back for the other
  * @throws RangeError when the tool would have passed through metal: the places are in the wrong order
+ * @example middleOf({ towardsHeadMm: 1, towardsTailMm: 0, headDeg: 30, tailDeg: 30, slackMm: 0 }, 'head').mm // 0.5
  */
 export function middleOf(t: FlanksTouched, first: 'head' | 'tail'): Middle {
   const slack = t.slackMm ?? USUAL_SLACK_MM;

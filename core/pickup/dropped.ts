@@ -27,6 +27,7 @@ export const leadsClear = (zMm: number, leadMm: number, leftHand: boolean, threa
  * Where a pass may start so that it falls into the groove: whole leads from where the tool sat, out of the work, at least so many
  * leads clear. A right-hand thread starts beyond the face, a left-hand one on the headstock's side of the thread.
  * @param threadMm length of the thread from the face; asked of a left hand @param leastLeads clear of it, at least
+ * @example textOf(zStart({ z: exact('1'), lead: exact('2'), leftHand: false }, 0, 3).z) // '7'; three whole leads out
  */
 export function zStart(d: Dropped, threadMm: number, leastLeads: number, leads: number | null = null): ZStart {
   const out = d.leftHand ? -1 : 1;

@@ -38,6 +38,7 @@ export interface Joint {
  * swallow the difference over its half, which costs 2 s / (tan a1 + tan a2) on the pitch diameter as any error of lead
  * does (ISO 5408 on the effective diameter; geometry).
  * @param overMm how far the tool runs into the old thread @param nutMm length of engagement @param slope tan a1 + tan a2
+ * @example jointOf(2, 2.002, 10, 8, 1.1547).splitMm // 0.005; a thousandth of the five each way from the middle
  */
 export function jointOf(
   oldLeadMm: number,

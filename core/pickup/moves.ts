@@ -43,7 +43,10 @@ export interface AngledMove {
   readonly crossOutMm: number;
 }
 
-/** (b) Along a slide at an angle from the cross-slide line: x / sin b, taking back that times cos b. */
+/**
+ * (b) Along a slide at an angle from the cross-slide line: x / sin b, taking back that times cos b.
+ * @example angledMove({ offset: exact('0.5'), lead: exact('2'), every: exact('2'), leftHand: false }, 30) // { slideMm: 1.000, crossOutMm: 0.866 }
+ */
 export function angledMove(g: Groove, angleDeg: number): AngledMove {
   if (!(angleDeg > 0 && angleDeg <= 90)) throw new RangeError(`slide angle: ${angleDeg}`);
   const x = numberOf(parallelMove(g)) * (g.leftHand ? -1 : 1);
@@ -54,6 +57,7 @@ export function angledMove(g: Groove, angleDeg: number): AngledMove {
 /**
  * (c) Turning the work against the spindle, degrees, + the way it turns when cutting forward. A right-hand groove lying
  * towards the headstock comes to the tool when the work is turned back.
+ * @example textOf(turnOfWork({ offset: exact('0.5'), lead: exact('2'), every: exact('2'), leftHand: false })) // '-90'; a quarter of a turn back
  */
 export const turnOfWork = (g: Groove): Rational =>
   smallerWay(g.offset, g.every)
@@ -84,6 +88,7 @@ const MOST_TEETH = 100_000;
  * (d) Slipping a gear of the train by whole teeth: k teeth of T carry the carriage k/T x leadscrew turns per turn of that
  * gear x leadscrew pitch, towards the headstock when the gear turns as in cutting a right-hand thread forward. The least
  * that is left over, then the fewest teeth. @param mostTeeth either way; null: as many as it takes
+ * @example gearSlip({ offset: exact('0.5'), lead: exact('2'), every: exact('2'), leftHand: false }, { teeth: 40, leadscrewTurnsPerTurn: exact('1'), leadscrew: exact('4') }, null).teeth // 5; a tooth is a tenth
  */
 export function gearSlip(g: Groove, gear: SlippedGear, mostTeeth: number | null): Slip {
   if (!(Number.isInteger(gear.teeth) && gear.teeth > 0)) throw new RangeError(`teeth: ${gear.teeth}`);
@@ -128,6 +133,7 @@ export interface StartMove {
 /**
  * (e) Starting a whole number of leads elsewhere: the smallest start, + away from the headstock, at or beyond the least
  * one allowed, that falls into the groove.
+ * @example textOf(startMove({ offset: exact('0.5'), lead: exact('2'), every: exact('2'), leftHand: false }, exact('0'), exact('6')).startMm) // '15/2'
  */
 export function startMove(g: Groove, start: Rational, leastStart: Rational): StartMove {
   const inGroove = start.sub(g.offset);

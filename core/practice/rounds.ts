@@ -45,7 +45,10 @@ export function levelOf(results: readonly Result[], game: Game): number {
   return level;
 }
 
-/** The rounds of the go at hand; empty at its beginning. @returns fewer than ten */
+/**
+ * The rounds of the go at hand; empty at its beginning. @returns fewer than ten
+ * @example goOf([], 'groove') // []
+ */
 export function goOf(results: readonly Result[], game: Game): Result[] {
   const all = ofGame(results, game);
   return all.slice(all.length - (all.length % TEN));

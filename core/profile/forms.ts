@@ -19,7 +19,10 @@ const ALWAYS = 4;
 /** A pitch to draw forms at where no scale is known: only clearances hang on it. */
 const ANY_PITCH_MM = 5;
 
-/** Pitch that a form is drawn at: clearances step at round pitches, and one read a thousandth over is that pitch. Null: no scale. */
+/**
+ * Pitch that a form is drawn at: clearances step at round pitches, and one read a thousandth over is that pitch. Null: no scale.
+ * @example [pitchDrawn(null), pitchDrawn(2)] // [5, 2]
+ */
 export const pitchDrawn = (pitchMm: number | null): number =>
   pitchMm === null ? ANY_PITCH_MM : Number(pitchMm.toPrecision(3));
 

@@ -153,7 +153,10 @@ export function laidOn(points: Points, s: Shadow): Laid {
   return { shift, off, rms: rms(Array.from(off)) };
 }
 
-/** Root mean square of all but the farthest twentieth. */
+/**
+ * Root mean square of all but the farthest twentieth.
+ * @example rms([3, 3, 3, 3]) // 3
+ */
 export function rms(list: readonly number[]): number {
   const squares = list.map((v) => v * v).sort((a, b) => a - b);
   const kept = squares.slice(0, max(1, floor(squares.length * 0.95)));

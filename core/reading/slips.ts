@@ -152,7 +152,10 @@ export function countSlip(crests: number, spanMm: number, pitchMm: number): Slip
 /** No flank of any form leans more than this from square: so much is a whole angle. */
 const MOST_FLANK_DEG = 51;
 
-/** The whole angle given for one flank. */
+/**
+ * The whole angle given for one flank.
+ * @example halfTypedAsFlank(60, 60).instead // 30; the included angle typed as one flank
+ */
 export function halfTypedAsFlank(value: number, known: number | null): Slip | null {
   const whole = known !== null && near(value, known) && known >= FORM_ANGLES[4];
   if (!whole && value <= MOST_FLANK_DEG) return null;
@@ -172,6 +175,7 @@ const READ_ALIKE = 0.002;
 /**
  * A ratio that does not say whether it is on the diameter or a side: taken on the diameter, and asked about unless it is that
  * of pipes, or written as the plain quotient.
+ * @example taperSlip(0.03125, 'NPT').instead // 0.0625; taken to one side
  */
 export function taperSlip(value: number, text: string): Slip | null {
   const asRule = /[^\d.,\s+-]/.test(text);

@@ -162,7 +162,10 @@ export function tabled(
 /** How far down a body reaches, mm. */
 export const lowest = (shapes: readonly Shape[]): number =>
   Math.max(BODY_TOP, ...shapes.flatMap((s) => (s.kind === 'text' ? [s.at.y] : s.points.map((p) => p.y))));
-/** A box to tick, with its tick where it is done already: a stroke, for grounds are not printed. */
+/**
+ * A box to tick, with its tick where it is done already: a stroke, for grounds are not printed.
+ * @example [tickBox(0, 0, 5, false).length, tickBox(0, 0, 5, true).length] // [1, 2]
+ */
 export const tickBox = (x: number, y: number, size: number, done: boolean): Shape[] => [
   box(x, y, size, size),
   ...(done

@@ -100,6 +100,7 @@ const FINEST_DEG = 0.1;
  * With the pivot on the leadscrew the arm's lean moves the first mesh alone, so the studs are laid out on the arm from
  * the leadscrew backwards and the lean follows from one triangle: exact. With the pivot elsewhere one stud stands where
  * two circles meet, also exact; with more studs the lean is found where the first mesh closes: scanned, then bisected.
+ * @example closeChain([40, 60], { centresMm: 150, fromMm: 40, toMm: 110, bossRadiusMm: 9, shaftRadiusMm: 11, moduleMm: 1.5, slots: [] }).stage // 'reach'; they do not span the centres
  */
 export function closeChain(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {
   const reach = meshes.reduce((s, r) => s + r, 0);

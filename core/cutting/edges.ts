@@ -21,6 +21,7 @@ const NOSE_PIECES = 6;
  * s sin(angle +- b), with s = ap / cos b the way along the feed and b the feed's angle; its length is taken at the middle of
  * the pass, with which the areas are exact. @param depthMm after the pass @param infeedMm radial
  * @see general mechanics of cutting
+ * @example edgesOf({ ...equalFlanks(60), tip: { flatMm: 0.25 } }, 0.5, 0.1, { feedDeg: 0 }).length // 3; both flanks and the tip
  */
 export function edgesOf(t: ToolOutline, depthMm: number, infeedMm: number, way: Way): Edge[] {
   const middle = Math.max(infeedMm / 2, depthMm - infeedMm / 2);

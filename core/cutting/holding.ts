@@ -32,6 +32,7 @@ const beamOf = (h: Held): Support => (h.by === 'chuck-centre' || h.by === 'centr
  * their share of the load. A follow rest goes with the tool: what is left is its own.
  * @param atMm from the jaws
  * @see the beam by core/cutting/bend; supports in series with it: (y/l)^2/kA + (x/l)^2/kB
+ * @example complianceMmPerN({ by: 'chuck', rest: 'follow', freeMm: 100, diameterMm: 20, boreMm: 0 }, 50) // 0.00005; the rest's own, 20 kN/mm
  */
 export function complianceMmPerN(h: Held, atMm: number): number {
   if (h.rest === 'follow') return 1 / SUPPORT_N_MM;

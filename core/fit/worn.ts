@@ -52,6 +52,7 @@ export const onTravel = <T extends Pick<WornPlace, 'positionMm'>>(
 /**
  * The mate's pitch diameter that a part is made to, mm. @param mate which member the mate is
  * @returns null where nothing was read
+ * @example wornMateMm([{ positionMm: 5, pitchDiameterMm: 10 }, { positionMm: 50, pitchDiameterMm: 9.8 }], 'external', 'thickest', null) // 10
  */
 export function wornMateMm(
   places: readonly WornPlace[],

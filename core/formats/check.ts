@@ -16,7 +16,10 @@ export { checkShop } from './checkShop.ts';
  */
 export const checkJob = (raw: unknown): Checked<Job> => checkWith(raw, JOB_VERSION, upgradeJob, validateJob, senseOf);
 
-/** One rule for what is stored, exported and brought in: a document that the border would refuse is not made. */
+/**
+ * One rule for what is stored, exported and brought in: a document that the border would refuse is not made.
+ * @example storable(demo('pump')).ok // true
+ */
 export function storable<T extends Job | Shop>(doc: T): Outcome<T> {
   if (doc.format !== 'gelvin-job') return storableShop(doc) as Outcome<T>;
   if ((validateJob as Validator<Job>)(doc)) {

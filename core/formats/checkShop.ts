@@ -12,7 +12,10 @@ import { upgradeShop } from './upgradeShop.ts';
 export const checkShop = (raw: unknown): Checked<Shop> =>
   checkWith(raw, SHOP_VERSION, upgradeShop, validateShop, () => null);
 
-/** What the border would refuse is not made. */
+/**
+ * What the border would refuse is not made.
+ * @example storableShop(shop).ok // true
+ */
 export function storableShop(doc: Shop): Outcome<Shop> {
   if ((validateShop as Validator<Shop>)(doc)) return good(doc);
   const [first] = problemsOf(validateShop.errors);

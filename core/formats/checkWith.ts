@@ -15,7 +15,10 @@ export interface SchemaError {
 }
 const MOST_PROBLEMS = 20;
 
-/** What a validator found, each once, as problems. */
+/**
+ * What a validator found, each once, as problems.
+ * @example problemsOf(null) // []
+ */
 export function problemsOf(errors: readonly SchemaError[] | null | undefined): Problem[] {
   const seen = new Set<string>();
   const out: Problem[] = [];

@@ -52,7 +52,10 @@ export function comingOf(here: readonly Job[], file: readonly Job[]): Coming[] {
   });
 }
 
-/** A job as another beside the first, its pictures its own. @param renamed its title @param id makes identities */
+/**
+ * A job as another beside the first, its pictures its own. @param renamed its title @param id makes identities
+ * @example besides(demo('pump'), 'next', () => 'p').job.id // 'p'
+ */
 export function besides(
   job: Job,
   renamed: string,

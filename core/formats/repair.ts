@@ -107,7 +107,10 @@ export function repairJob(raw: unknown, id: string, earlier: readonly Job[], now
   return { ...made, doc: { ...made.doc, events: [...made.doc.events, unsure] } };
 }
 
-/** A damaged shop: lathes and instruments that hold are kept. */
+/**
+ * A damaged shop: lathes and instruments that hold are kept.
+ * @example repairShop({}).doc.lathes // []
+ */
 export function repairShop(raw: unknown): Repaired<Shop> | null {
   let upgraded = raw;
   try {

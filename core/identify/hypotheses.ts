@@ -71,7 +71,10 @@ const MOST_ODDS = 1.6;
 /** Near: within these shares of diameter and pitch two worn threads may be taken for one another. */
 const NEAR = { diameter: 0.05, pitch: 0.09 } as const;
 
-/** Factor by which a context favours a family over one that it does not speak of. */
+/**
+ * Factor by which a context favours a family over one that it does not speak of.
+ * @example [familyFavour('BSW', { origin: 'british', use: null }), familyFavour('BSW', { origin: 'metric', use: null })] // [3.5, 1]
+ */
 export function familyFavour(id: FamilyId, context: Context): number {
   let w = 1;
   const origin = { metric: METRIC, american: AMERICAN, british: BRITISH };

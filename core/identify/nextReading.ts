@@ -86,6 +86,7 @@ export const USUAL_TOOLS: readonly Tool[] = [
  * Which reading to take next: for each that can still be taken, how much of the doubt between the rivals it would clear,
  * measured by how little their expected distributions overlap (Bhattacharyya coefficient of two normals, weighted by the
  * probabilities of each pair). The best two or three, with the numbers to expect under the two likeliest rivals they part.
+ * @example nextReadings([], [], 'external', [], null) // []
  */
 export function nextReadings(
   rivals: readonly Rival[],

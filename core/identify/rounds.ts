@@ -149,7 +149,10 @@ export interface Counted {
   readonly wholeThreads: boolean;
 }
 const isWhole = (x: number, within: number): boolean => Math.abs(x - Math.round(x)) < within;
-/** Pitches that come out as whole or half threads an inch, or whole twentieths of a millimetre. */
+/**
+ * Pitches that come out as whole or half threads an inch, or whole twentieths of a millimetre.
+ * @example pitchesCounted([]) // []
+ */
 export const pitchesCounted = (evidence: readonly Evidence[]): readonly Counted[] =>
   evidence.flatMap((e) => {
     if (e.quantity !== 'crestCount') return [];

@@ -11,6 +11,7 @@ export interface Weighed {
  * How much each reading counts. Several readings of one diameter share the maker's tolerance and the same instrument, so
  * the least worn of them counts in full and the others by a third: otherwise ten readings of one crest would look like
  * ten independent threads.
+ * @example weighed([], 'external') // []
  */
 export function weighed(evidence: readonly Evidence[], part: Part): Weighed[] {
   const best = new Map<string, number>();
@@ -43,6 +44,9 @@ export const pitchOnly = (e: Evidence): boolean => e.quantity === 'crestCount' |
 /** Readings of the pitch rule out most threads, cheaply; repeats, which count in part, rule out least. */
 const sharpness = ({ e, w }: Weighed): number => (pitchOnly(e) ? 0 : w === 1 ? 1 : 2);
 
-/** The same readings in the order in which they narrow the field soonest; what they say together does not depend on it. */
+/**
+ * The same readings in the order in which they narrow the field soonest; what they say together does not depend on it.
+ * @example sharpestFirst([]) // []
+ */
 export const sharpestFirst = (list: readonly Weighed[]): Weighed[] =>
   list.toSorted((a, b) => sharpness(a) - sharpness(b));

@@ -30,7 +30,10 @@ const STEP_BY_MATE_MM = 0.02;
 const LIKELY = 0.5;
 
 const TIGHT: ReadonlySet<EventOf<'tried'>['result']> = new Set(['no-start', 'starts', 'tight', 'binds']);
-/** The mate did not run: whatever else is known, it is not right in the hand. */
+/**
+ * The mate did not run: whatever else is known, it is not right in the hand.
+ * @example feltTight({ kind: 'tried', result: 'tight' }) // true
+ */
 export const feltTight = (e: SizeTest): boolean => e.kind === 'tried' && TIGHT.has(e.result);
 
 /** By how much it goes deeper between two trials, mm radial: the person's own step, else a small one. */

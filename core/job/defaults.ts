@@ -50,7 +50,10 @@ export function suitFit(job: Job): Job {
   };
 }
 
-/** A newly named thread is fed as this material was last fed here, where its flanks and what there is of it allow that. */
+/**
+ * A newly named thread is fed as this material was last fed here, where its flanks and what there is of it allow that.
+ * @example asUsuallyFed(demo('pump'), shop).setup.infeed // 'plunge'
+ */
 export function asUsuallyFed(job: Job, shop: Shop): Job {
   const thread = threadOfJob(job);
   const usual = own(shop.settings.byMaterial, job.intake.material);

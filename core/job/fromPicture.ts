@@ -331,7 +331,10 @@ function wearRows(read: ProfileRead, asked: PictureAsked): PictureRow[] {
   });
 }
 
-/** What the lines taken say for naming. */
+/**
+ * What the lines taken say for naming.
+ * @example evidenceOfRows([]) // []
+ */
 export const evidenceOfRows = (rows: readonly PictureRow[]): Evidence[] =>
   rows
     .filter((r) => r.taken)

@@ -81,7 +81,10 @@ export const BEFORE_DEPTH_MM = 0.05;
 /** Left for the last repeat to be nothing, mm. Common practice, no source. */
 const CLOSED_MM = 0.005;
 
-/** What each pass asks, what gives way and by how much, and what the trade does about it. Null: no thread is named. */
+/**
+ * What each pass asks, what gives way and by how much, and what the trade does about it. Null: no thread is named.
+ * @example holdingOf(demo('press'), shop) // null
+ */
 export function holdingOf(job: Job, shop: Shop): HoldingView | null {
   const ahead = aheadOf(job, shop);
   const fit = fitOfJob(job);

@@ -75,6 +75,7 @@ export interface SeenWear {
 /**
  * Wear of every kind that was read in two places or more. The unworn stretch is the one chosen; else the first kind that was
  * read so proposes it, and the others are judged by the same.
+ * @example wearSeen(demo('press')) // []
  */
 export function wearSeen(job: Job): SeenWear[] {
   const part = partOf(job);

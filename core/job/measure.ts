@@ -199,7 +199,10 @@ const ownMm = (pin: Pin): number => pin.measuredMm ?? pin.mm;
 /** What can be laid into this member at all: balls into a nut, anything straight over a screw. */
 const suits = (pin: Pin, make: 'external' | 'internal'): boolean => (pin.kind === 'ball') === (make === 'internal');
 
-/** Measuring over wires, or between balls in a nut. Null: no thread yet, or a square one, which has no flanks to rest on. */
+/**
+ * Measuring over wires, or between balls in a nut. Null: no thread yet, or a square one, which has no flanks to rest on.
+ * @example measurePlan(demo('press'), shop) // null
+ */
 export function measurePlan(job: Job, shop: Shop): MeasurePlan | null {
   const thread = threadOfJob(job);
   const plan = fitOfJob(job);

@@ -90,7 +90,10 @@ export function voidedOf(events: readonly LedgerEvent[]): ReadonlySet<number> {
   return gone;
 }
 
-/** What stands in the ledger of one part: what was tried on another proves nothing of it. @param part the one on the lathe, when left out */
+/**
+ * What stands in the ledger of one part: what was tried on another proves nothing of it. @param part the one on the lathe, when left out
+ * @example standingOfPart(demo('latch')) // []
+ */
 export const standingOfPart = (job: Job, part = metalOf(job).part): LedgerEvent[] =>
   standing(job.events).filter((e) => e.part === part);
 

@@ -282,13 +282,19 @@ function atControl(
   };
 }
 
-/** What this move leaves to another way, + towards the headstock, mm; 0 where it leaves nothing that a hand can see. */
+/**
+ * What this move leaves to another way, + towards the headstock, mm; 0 where it leaves nothing that a hand can see.
+ * @example restOf({ way: 'parallel' }) // 0
+ */
 export const restOf = (move: Move): number =>
   move.way === 'slip' && Math.abs(move.leftMm) > LEFT_MM ? Number(move.leftMm.toFixed(6)) : 0;
 /** Less than this is no rest, mm: a hand cannot set it. */
 const LEFT_MM = 0.005;
 
-/** How far the slides are moved for it, as the ledger keeps it: + forward on the top slide, into the work on the cross slide. */
+/**
+ * How far the slides are moved for it, as the ledger keeps it: + forward on the top slide, into the work on the cross slide.
+ * @example slidesMoved({ way: 'parallel', axialMm: 0.5, outMm: 0.1 }) // { topMm: 0.5, crossMm: -0.1 }
+ */
 export function slidesMoved(move: Move): { readonly topMm: number; readonly crossMm: number } {
   if (move.way === 'parallel') return { topMm: move.axialMm, crossMm: -move.outMm };
   if (move.way === 'angled') return { topMm: move.slideMm, crossMm: -move.crossOutMm };

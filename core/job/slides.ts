@@ -22,7 +22,10 @@ export interface Setting {
   readonly feeds: boolean;
 }
 
-/** The dial on which a setting is read; null at a control, which has none. */
+/**
+ * The dial on which a setting is read; null at a control, which has none.
+ * @example dialOf({ slide: 'cross' }, shop.lathes[0]).division // 0.001
+ */
 export const dialOf = (s: Pick<Setting, 'slide'>, lathe: Lathe): SlideDial | null =>
   s.slide === 'control' ? null : s.slide === 'top' ? lathe.topSlide : lathe.crossSlide;
 
@@ -32,7 +35,10 @@ export interface Stand {
   readonly topMm: number;
 }
 
-/** Depth at which the tip stands with the slides so. */
+/**
+ * Depth at which the tip stands with the slides so.
+ * @example depthAt({ crossMm: 1, topMm: 0 }, null, 0) // 1
+ */
 export const depthAt = (stand: Stand, slideDeg: number | null, zeroMm: number): number =>
   stand.crossMm + stand.topMm * (slideDeg === null ? 0 : cosDeg(slideDeg)) + zeroMm;
 

@@ -163,7 +163,10 @@ export interface Dimensions {
   readonly taper?: number | null;
 }
 
-/** A special with some of its dimensions changed; a usual form becomes one of its own as soon as it departs from it. */
+/**
+ * A special with some of its dimensions changed; a usual form becomes one of its own as soon as it departs from it.
+ * @example value(withDimensions(thread('M30x2'), {})).designation // 'M30x2'
+ */
 export function withDimensions(thread: ThreadSpec, d: Dimensions): Outcome<ThreadSpec> {
   const form = threadFormOf(thread);
   const { majorMm, ...own } = d;

@@ -74,7 +74,10 @@ export function dialReading(
 export const slideScaleDeg = (fromCrossSlideDeg: number, scaleZero: ScaleZero): number =>
   scaleZero === 'bed' ? 90 - fromCrossSlideDeg : fromCrossSlideDeg;
 
-/** How that comes about. */
+/**
+ * How that comes about.
+ * @example slideScaleSteps(29.5, 'bed')[0].result // 60.5
+ */
 export const slideScaleSteps = (fromCrossSlideDeg: number, scaleZero: ScaleZero): readonly Step[] => [
   {
     name: 'Scale setting',

@@ -1,7 +1,10 @@
 import { isGeared, type Lathe } from './schema.ts';
 import type { UnconfirmedFact } from './schema.ts';
 
-/** What a cut on this lathe rests on and nobody has said yet: where it stands in, it is not a fact. */
+/**
+ * What a cut on this lathe rests on and nobody has said yet: where it stands in, it is not a fact.
+ * @example missingFacts(shop.lathes[0]) // []
+ */
 export const missingFacts = (lathe: Lathe): UnconfirmedFact[] =>
   lathe.unconfirmed.filter((f) => {
     if (f === 'leadscrew') return isGeared(lathe);

@@ -105,7 +105,10 @@ export const grooveStart = (): GrooveState => ({
 /** The cut goes towards the headstock right-hand, away from it left-hand; "forward" on a slide is that way. */
 const dirOf = (r: GrooveRound): 1 | -1 => (r.leftHand ? -1 : 1);
 
-/** What an act makes of where work and tool stand. */
+/**
+ * What an act makes of where work and tool stand.
+ * @example grooveDo(grooveRound(1, 1), grooveStart(), { do: 'over' }).over // true
+ */
 export function grooveDo(r: GrooveRound, s: GrooveState, a: GrooveDo): GrooveState {
   const dir = dirOf(r);
   switch (a.do) {
@@ -142,7 +145,10 @@ export function grooveDo(r: GrooveRound, s: GrooveState, a: GrooveDo): GrooveSta
   }
 }
 
-/** Cross slide, out of the work, for what an angled slide went in. */
+/**
+ * Cross slide, out of the work, for what an angled slide went in.
+ * @example Math.abs(crossOutMm(grooveRound(1, 1), grooveStart())) // 0; nothing was moved yet
+ */
 export const crossOutMm = (r: GrooveRound, s: GrooveState): number =>
   r.way === 'angled' ? s.dialMm * cosDeg(r.slideDeg) : 0;
 
@@ -154,7 +160,10 @@ export function realOff(r: GrooveRound, s: GrooveState): number {
   const gives = s.bears === 'back' ? dirOf(r) * (r.slideSlackMm - s.openMm) : 0;
   return wrap(r.offMm - s.movedMm + gives, r.pitchMm);
 }
-/** How far the groove is seen from the tool now. */
+/**
+ * How far the groove is seen from the tool now.
+ * @example seenOff(grooveRound(1, 1), { ...grooveStart(), over: true }) === realOff(grooveRound(1, 1), { ...grooveStart(), over: true }) // true; from straight over it is seen as it is
+ */
 export function seenOff(r: GrooveRound, s: GrooveState): number {
   const slack = s.slackTaken ? 0 : dirOf(r) * r.carriageSlackMm;
   return wrap(r.offMm - s.movedMm - slack + (s.over ? 0 : r.parallaxMm), r.pitchMm);
@@ -168,7 +177,10 @@ export const nearMm = (r: GrooveRound): number => r.pitchMm / 20;
 
 /** What was missed, by a code; empty: nothing. */
 export type GrooveMissed = '' | 'slack' | 'against-slack' | 'parallax' | 'off' | 'lead-missed' | 'lead-imagined';
-/** What was missed in bringing it in; empty: it is in. */
+/**
+ * What was missed in bringing it in; empty: it is in.
+ * @example gradeGroove(grooveRound(1, 1), grooveStart()) // 'off'
+ */
 export function gradeGroove(r: GrooveRound, s: GrooveState): GrooveMissed {
   if (Math.abs(realOff(r, s)) <= nearMm(r)) return '';
   if (!s.slackTaken && r.carriageSlackMm > nearMm(r)) return 'slack';
@@ -176,7 +188,10 @@ export function gradeGroove(r: GrooveRound, s: GrooveState): GrooveMissed {
   if (!s.over && Math.abs(r.parallaxMm) > 0) return 'parallax';
   return 'off';
 }
-/** What is off at three places of the run along it, mm. */
+/**
+ * What is off at three places of the run along it, mm.
+ * @example runOff(grooveRound(1, 1), grooveStart()).length // 3
+ */
 export const runOff = (
   r: GrooveRound,
   s: GrooveState,
@@ -185,6 +200,9 @@ export const runOff = (
     const alongMm = (r.lengthMm * k) / 6;
     return { alongMm, offMm: realOff(r, s) + r.perMm * (alongMm - r.lengthMm / 6) };
   });
-/** The run was judged. @param said that it grows */
+/**
+ * The run was judged. @param said that it grows
+ * @example [gradeRun({ perMm: 0 }, false), gradeRun({ perMm: 0 }, true)] // ['', 'lead-imagined']
+ */
 export const gradeRun = (r: GrooveRound, said: boolean): GrooveMissed =>
   said === (r.perMm !== 0) ? '' : said ? 'lead-imagined' : 'lead-missed';

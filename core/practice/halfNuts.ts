@@ -54,7 +54,10 @@ const RPM = [0, 40, 64, 64, 102, 102];
 /** A lever is through in about so long. Common practice, no source. */
 const LEVER_S = 0.15;
 
-/** Null: this lathe has no chasing dial. @param leadMm of a thread that was chosen, exact; null: one as hard as the level */
+/**
+ * Null: this lathe has no chasing dial. @param leadMm of a thread that was chosen, exact; null: one as hard as the level
+ * @example halfNutsRound(1, 1, shop.lathes[0]).marks // 8
+ */
 export function halfNutsRound(
   seed: number,
   level: number,
@@ -87,11 +90,17 @@ export function halfNutsRound(
   };
 }
 
-/** Threads of the leadscrew that pass in a second, the half-nuts open and the carriage at rest. */
+/**
+ * Threads of the leadscrew that pass in a second, the half-nuts open and the carriage at rest.
+ * @example threadsPerS({ rpm: 60, leadMm: '2', leadscrewMm: '4' }) // 0.5; 2 mm a second of a thread every 4 mm
+ */
 export const threadsPerS = (r: HalfNutsRound): number =>
   (r.rpm / 60) * numberOf(exact(r.leadMm).div(exact(r.leadscrewMm)));
 
-/** Reading of the dial, in marks from 0, where so many threads have passed. */
+/**
+ * Reading of the dial, in marks from 0, where so many threads have passed.
+ * @example markAt({ teeth: 16, marks: 8, first: 0 }, 2) // 1
+ */
 export function markAt(r: HalfNutsRound, threads: number): number {
   const at = r.first + (threads * r.marks) / r.teeth;
   return ((at % r.marks) + r.marks) % r.marks;
@@ -115,7 +124,10 @@ export function shutAt(r: HalfNutsRound, passed: number): Shut {
 
 /** What is missed: shut beside the groove, shut where none is right, or not shut although a mark is right. Empty: right. */
 export type HalfNutsMissed = '' | 'wrong-mark' | 'between-marks' | 'none-is-right' | 'a-mark-is-right';
-/** What was missed; empty: right. */
+/**
+ * What was missed; empty: right.
+ * @example gradeShut({ safe: [] }, 'kept') // ''; where no mark is safe, keeping them shut is right
+ */
 export function gradeShut(r: HalfNutsRound, shut: Shut | 'kept'): HalfNutsMissed {
   if (shut === 'kept') return r.safe.length === 0 ? '' : 'a-mark-is-right';
   if (shut.right) return '';

@@ -91,7 +91,10 @@ export function missedOf(
   return [...count.values()].sort((a, b) => b.times - a.times);
 }
 
-/** The number from which a round is dealt: the same round again until it is answered, another afterwards. */
+/**
+ * The number from which a round is dealt: the same round again until it is answered, another afterwards.
+ * @example seedOf([], 'groove') === seedOf([], 'groove') // true
+ */
 export function seedOf(results: readonly Result[], game: Game): number {
   const n = ofGame(results, game).length;
   return (
@@ -115,7 +118,10 @@ export const notPractised = (): { lathe: string | null; thread: string; pace: 'o
   results: [],
 });
 
-/** With one more round. Where there is no more room, the oldest go of ten of the game most played makes it. */
+/**
+ * With one more round. Where there is no more room, the oldest go of ten of the game most played makes it.
+ * @example withResult([], { game: 'groove', right: true }).length // 1
+ */
 export function withResult(results: readonly Result[], r: Result): Kept[] {
   if (results.length < MOST_RESULTS) return [...results, r];
   const most = GAMES.toSorted((a, b) => ofGame(results, b).length - ofGame(results, a).length)[0] ?? r.game;

@@ -15,7 +15,10 @@ export const greyOf = (w: number, h: number, at: (x: number, y: number) => numbe
   return { w, h, data };
 };
 
-/** Averaged over square blocks, so that it is at most so wide. @returns the small picture and the block's side */
+/**
+ * Averaged over square blocks, so that it is at most so wide. @returns the small picture and the block's side
+ * @example reduced({ w: 4, h: 2, data: new Float32Array(8) }, 2).small.w // 2
+ */
 export function reduced(g: Grey, most: number): { readonly small: Grey; readonly by: number } {
   const by = Math.max(1, Math.ceil(g.w / most));
   const [w, h] = [Math.floor(g.w / by), Math.floor(g.h / by)];

@@ -91,6 +91,9 @@ export interface ReadingKind<Q extends Quantity> {
  * @example plain(3) // { value: 3, span: null, leaf: null }
  */
 export const plain = (value: number): Entry => ({ value, span: null, leaf: null });
-/** The instrument's spread under its name in the evidence, when one was said. */
+/**
+ * The instrument's spread under its name in the evidence, when one was said.
+ * @example uncertainty('sigmaMm', { uncertainty: 0.02 }) // { sigmaMm: 0.02 }
+ */
 export const uncertainty = <K extends string>(key: K, r: Taken): { [k in K]?: number } =>
   (r.uncertainty === null ? {} : { [key]: r.uncertainty }) as { [k in K]?: number };

@@ -53,7 +53,10 @@ export function anywhere(xMm: number, fromMm: number, toMm: number, sigma: numbe
   return to > fromMm ? (normalCdf((xMm - fromMm) / sigma) - normalCdf((xMm - to) / sigma)) / (to - fromMm) : 0;
 }
 
-/** Chance that pure wear and tolerance bring a diameter this short or shorter: small means the wear is not credible. */
+/**
+ * Chance that pure wear and tolerance bring a diameter this short or shorter: small means the wear is not credible.
+ * @example wearCredibility(0, 'unworn', 0.1) // 1
+ */
 export const wearCredibility = (shortMm: number, wear: Wear, pitchMm: number): number => {
   const mean = wear === 'unworn' ? UNWORN_MEAN_MM : WORN_MEAN_MM(pitchMm);
   const beyond = shortMm - majorToleranceMm(pitchMm);

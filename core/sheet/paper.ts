@@ -182,7 +182,10 @@ export const tickBox = (x: number, y: number, size: number, done: boolean): Shap
       ]
     : []),
 ];
-/** Lines of a paragraph under one another. */
+/**
+ * Lines of a paragraph under one another.
+ * @example paragraph(0, 0, ['one', 'two']).length // 2
+ */
 export const paragraph = (x: number, y: number, lines: readonly string[], points = 10.5): Shape[] =>
   lines.map((t, i) => say(x, y + i * lineTall(points), t, { pt: points }));
 /** From line to line of a text of so many points, mm. */

@@ -42,7 +42,10 @@ export interface Sheet {
   readonly shapes: readonly Shape[];
 }
 
-/** A line through points, mm on paper. */
+/**
+ * A line through points, mm on paper.
+ * @example line('outline', [{ x: 0, y: 0 }, { x: 1, y: 0 }]).closed // false
+ */
 export const line = (on: Layer, points: readonly At[], more: { dashed?: true; heavy?: true } = {}): Shape => ({
   kind: 'line',
   points,
@@ -50,7 +53,10 @@ export const line = (on: Layer, points: readonly At[], more: { dashed?: true; he
   on,
   ...more,
 });
-/** A closed heavy line through points, mm on paper. */
+/**
+ * A closed heavy line through points, mm on paper.
+ * @example outlineOf('outline', [{ x: 0, y: 0 }, { x: 1, y: 0 }]).closed // true
+ */
 export const outlineOf = (on: Layer, points: readonly At[]): Shape => ({
   kind: 'line',
   points,
@@ -58,7 +64,10 @@ export const outlineOf = (on: Layer, points: readonly At[]): Shape => ({
   on,
   heavy: true,
 });
-/** A line of text, mm on paper. */
+/**
+ * A line of text, mm on paper.
+ * @example text(1, 2, 'depth', 3).text // 'depth'
+ */
 export const text = (
   x: number,
   y: number,
@@ -91,7 +100,10 @@ export const say = (
   ...(how.bold ? { bold: true as const } : {}),
   ...(how.mono ? { mono: true as const } : {}),
 });
-/** A box by its corner and sides. */
+/**
+ * A box by its corner and sides.
+ * @example box(0, 0, 10, 5).points.length // 4
+ */
 export const box = (x: number, y: number, w: number, h: number, heavy = false): Shape => ({
   kind: 'line',
   points: [
@@ -104,7 +116,10 @@ export const box = (x: number, y: number, w: number, h: number, heavy = false): 
   on: 'frame',
   ...(heavy ? { heavy: true as const } : {}),
 });
-/** A circle, as a line of so many corners that no print shows them. */
+/**
+ * A circle, as a line of so many corners that no print shows them.
+ * @example circle({ x: 0, y: 0 }, 5).points[0] // { x: 5, y: 0 }
+ */
 export const circle = (c: At, r: number, how: { dashed?: true; heavy?: true } = {}): Shape => ({
   kind: 'line',
   on: 'frame',
@@ -151,7 +166,10 @@ const SMALL = 1.5;
 const MIDDLE = 2.5;
 const TALL = 3.5;
 
-/** A ruler by which the print is proved, along the sheet or down it: mm with every fifth and tenth longer, or sixteenths of an inch. */
+/**
+ * A ruler by which the print is proved, along the sheet or down it: mm with every fifth and tenth longer, or sixteenths of an inch.
+ * @example ruler({ x: 0, y: 0 }, 150, 'mm').length > 150 // true; a mark every mm
+ */
 export function ruler(at: At, length: number, unit: 'mm' | 'in', way: 'along' | 'down' = 'along'): Shape[] {
   const step = unit === 'mm' ? 1 : 25.4 / 16;
   const [half, whole] = unit === 'mm' ? [5, 10] : [8, 16];

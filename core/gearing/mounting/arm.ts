@@ -208,7 +208,10 @@ export interface SlotAt {
   readonly from: Point;
   readonly to: Point;
 }
-/** Every slot of the arm at a lean, and the arm's pivot. @param leanDeg from the line of centres, degrees */
+/**
+ * Every slot of the arm at a lean, and the arm's pivot. @param leanDeg from the line of centres, degrees
+ * @example armAt({ centresMm: 120, fromMm: 40, toMm: 110, bossRadiusMm: 9, shaftRadiusMm: 11, moduleMm: 1.5, slots: [] }, 0).pivot // { x: 120, y: 0 }; about the leadscrew
+ */
 export function armAt(arm: Arm, leanDeg: number): { readonly pivot: Point; readonly slots: readonly SlotAt[] } {
   const lean = radians(leanDeg);
   return {

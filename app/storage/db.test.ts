@@ -1,4 +1,4 @@
-import { expect, test } from '@jest/globals';
+import { expect, jest, test } from '@jest/globals';
 import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
 import { emptyShop } from '../../core/job/create.ts';
@@ -46,4 +46,24 @@ test('a record kept by version 1 is opened: shop, jobs and the road back are bro
     { label: 'take a reading', events: [], value: { id: job.id, readings: [], version: JOB_VERSION } },
   ]);
   expect(await loadRows()).toMatchObject([{ id: job.id, state: 'good' }]);
+});
+
+test('a store that the browser still holds shut after it was killed is asked again; what refuses for good is said', async () => {
+  const { db } = await import('./db.ts');
+  const { openRecord } = await import('./opening.ts');
+  const nothing = () => Promise.resolve({ shop: emptyShop(), jobs: [], rows: [] });
+  const shut = Object.assign(new Error('Internal error opening backing store for indexedDB.open.'), {
+    name: 'UnknownError',
+  });
+  const open = db.open.bind(db);
+  let refused = 0;
+  const asked = jest.spyOn(db, 'open').mockImplementation(() => {
+    refused += 1;
+    return refused <= 2 ? (Promise.reject(shut) as never) : open();
+  });
+  expect((await openRecord(nothing)).kind).toBe('ready');
+  expect(refused).toBe(3);
+  asked.mockImplementation(() => Promise.reject(Object.assign(new Error('none'), { name: 'SecurityError' })) as never);
+  await expect(openRecord(nothing)).rejects.toThrow('none');
+  asked.mockRestore();
 });

@@ -41,14 +41,31 @@ export interface Demo {
 }
 
 /**
+ * After the browser itself was killed its store may stay shut until the last of its old processes is gone: it is asked again
+ * after so long each time, ms. Seen with the browser killed in the middle of writing pictures.
+ */
+const AGAIN_MS = [150, 300, 600, 1200, 2400];
+const isShut = (e: unknown): boolean => e instanceof Error && e.name === 'UnknownError';
+async function onceItGives<T>(ask: () => Promise<T>): Promise<T> {
+  for (const ms of AGAIN_MS)
+    try {
+      return await ask();
+    } catch (e) {
+      if (!isShut(e)) throw e;
+      await new Promise((again) => setTimeout(again, ms));
+    }
+  return ask();
+}
+
+/**
  * Opens the record. The demo is put in only where there is nothing at all; a shop that is missing or damaged is made anew
  * beside the jobs, which stay.
  * @param demo what a first visit finds in place
  */
 export async function openRecord(demo: () => Promise<Demo>): Promise<Opened> {
   // an older record is brought up to date while it is opened, and that waits for nothing
-  if (await isOlder()) await fetchKnowing();
-  await db.open();
+  if (await onceItGives(isOlder)) await fetchKnowing();
+  await onceItGives(async () => db.open());
   const there = installed(db);
   if (there > DB_VERSION) {
     // nothing in this window may write to it by mistake

@@ -1,5 +1,4 @@
 import { Navigate, type LoaderFunctionArgs, type RouteObject } from 'react-router';
-import { isStation } from '../core/job/stations.ts';
 import { Broken } from './shell/Broken.tsx';
 
 /** What stands there while a view is fetched: a moment, and only the first time. */
@@ -14,7 +13,7 @@ const STATION = {
   lazy: async () => ({ Component: (await import('./job/StationPage.tsx')).StationPage }),
   loader: async ({ params: { station = '', mode } }: LoaderFunctionArgs) => {
     const { fetchStation } = await import('./job/stationViews.ts');
-    if (isStation(station)) await fetchStation(station, mode === 'machine' ? mode : null);
+    await fetchStation(station, mode);
     return null;
   },
   // a tab or a drawer of the station is in the address as well: nothing is fetched for it

@@ -35,7 +35,6 @@ export function BendPlate(p: Props) {
 
 /** Under this the curves' foot is kept apart from the figures, px. */
 const FOOT = 46;
-
 const LEFT = 84;
 
 function Drawing({ atMm, freeMm, diameterMm, by, rest, steadyAtMm, now, best, allowedMm, system, w, h }: Props & Size) {

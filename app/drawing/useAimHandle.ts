@@ -2,6 +2,7 @@ import type { ScaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import type { Zone } from '../../core/job/zones.ts';
 import { ZONE_NAMES } from '../../words/fit.ts';
+import { stepsOfKey } from '../ui/stepsOfKey.ts';
 
 interface Asked {
   readonly zone: Zone;
@@ -52,7 +53,7 @@ export function useAimHandle({ zone: z, make, along, w, step, spread, bare, onAi
     },
     onPointerCancel: () => setHeldMm(null),
     onKeyDown: (e: React.KeyboardEvent) => {
-      const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 10, PageDown: -10 }[e.key];
+      const by = stepsOfKey(e.key);
       if (by === undefined) return;
       e.preventDefault();
       e.stopPropagation();

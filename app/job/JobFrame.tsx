@@ -28,7 +28,7 @@ export function JobFrame({ station, mode }: { readonly station: StationId; reado
   const shop = useShop();
   useStationKeys(station);
   useArrival(station);
-  useEffect(() => fetchOthers(station), [station]);
+  useEffect(fetchOthers, []);
   const { View, machine } = viewOf(station, mode);
   if (!stationsOf(job).includes(station)) return <Navigate to={`/jobs/${job.id}/gears`} replace />;
   const atMachine = machine || AT_MACHINE.includes(station);

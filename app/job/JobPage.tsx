@@ -30,12 +30,12 @@ export function JobPage() {
     [jobId, first],
   );
   // who set out for another job and came back before it was there finds that one in memory
-  const other = opening.kind === 'open' && !inMemory && going.state === 'idle';
+  const astray = opening.kind === 'open' && !inMemory && going.state === 'idle';
   useEffect(() => {
-    if (opening.kind !== 'waits' && !other) return undefined;
-    const timer = setTimeout(again, other ? 0 : LOOK_AGAIN_MS);
+    if (opening.kind !== 'waits' && !astray) return undefined;
+    const timer = setTimeout(again, astray ? 0 : LOOK_AGAIN_MS);
     return () => clearTimeout(timer);
-  }, [opening, other, again]);
+  }, [opening, astray, again]);
   switch (opening.kind) {
     case 'other':
       return <Damaged id={jobId} found={opening.found} onRepaired={again} />;

@@ -1,9 +1,7 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { useEffect } from 'react';
+import { Paper } from '../sheets/Paper.tsx';
 import { useJobView } from './jobContext.tsx';
 import { TopBar } from '../shell/TopBar.tsx';
-
-/** Fetched when a sheet is first wanted. */
-const Paper = lazy(async () => ({ default: (await import('../sheets/Paper.tsx')).Paper }));
 
 /** The sheets of the open job, under the same header as its stations. */
 export function PaperFrame() {
@@ -15,9 +13,7 @@ export function PaperFrame() {
     <div className="flex min-h-dvh flex-col desk:h-dvh desk:overflow-hidden">
       <TopBar job={job} />
       <main id="view" className="min-h-0 min-w-0 grow p-3">
-        <Suspense fallback={<h1 className="text-2xl">Opening&hellip;</h1>}>
-          <Paper />
-        </Suspense>
+        <Paper />
       </main>
     </div>
   );

@@ -3,7 +3,7 @@ import { afterEach, beforeAll, expect, jest, test } from '@jest/globals';
 import { cleanup, screen, waitFor } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { STATION_NAMES } from '../../words/stations.ts';
-import { openAt, withWorker } from '../testing/open.tsx';
+import { openAt, show, withWorker } from '../testing/open.tsx';
 
 beforeAll(withWorker);
 afterEach(cleanup);
@@ -38,16 +38,8 @@ test('a job that does not hold is shown as it is, with what mends it, and once i
   const doc = { ...(stored.doc as object), setup: { ...(stored.doc as { setup: object }).setup, rpm: 'fast' } };
   await db.jobs.put({ ...stored, doc });
   cleanup();
-  const { createMemoryRouter, RouterProvider } = await import('react-router');
-  const { routes } = await import('../routes.tsx');
-  const { Provider } = await import('react-redux');
   const { store } = await import('../store/store.ts');
-  const { render } = await import('@testing-library/react');
-  render(
-    <Provider store={store}>
-      <RouterProvider router={createMemoryRouter(routes, { initialEntries: ['/jobs/demo-press/read'] })} />
-    </Provider>,
-  );
+  await show('/jobs/demo-press/read');
   await user.click(await screen.findByRole('button', { name: /Repair/ }));
   await waitFor(() => expect(store.getState().work.job?.present.id).toBe('demo-press'));
   expect(await screen.findByRole('heading', { level: 1, name: STATION_NAMES.read })).toBeTruthy();

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import { STATIONS, type StationId } from '../../core/job/stations.ts';
+import { isStation, STATIONS, type StationId } from '../../core/job/stations.ts';
 
 type Loaded = Promise<ComponentType>;
 /** Modes of stations that are gone through at the machine as well. */
@@ -28,11 +28,19 @@ const named = (station: StationId, mode: Mode): string =>
   mode && LOAD_MACHINE[station] ? `${station} ${mode}` : station;
 
 /** Fetches the view of a station: before it is shown, so that what is there now stays until then. */
-export async function fetchStation(station: StationId, mode: Mode): Promise<void> {
+async function fetchOne(station: StationId, mode: Mode): Promise<void> {
   const name = named(station, mode);
   const load = (mode && LOAD_MACHINE[station]) ?? LOAD[station];
   if (!fetched.has(name)) fetched.set(name, await load());
 }
+
+/** The mode that an address names. */
+export const modeOf = (word: string | undefined): Mode => (word === 'machine' ? word : null);
+
+/** The same for what an address says; nothing is fetched for a station that there is not. */
+export const fetchStation = async (station: string, mode: string | undefined): Promise<void> => {
+  if (isStation(station)) await fetchOne(station, modeOf(mode));
+};
 
 /** The view that was fetched, and whether it is one for the machine. */
 export function viewOf(station: StationId, mode: Mode): { readonly View: ComponentType; readonly machine: boolean } {
@@ -44,15 +52,15 @@ export function viewOf(station: StationId, mode: Mode): { readonly View: Compone
 
 let asked = false;
 /** Fetches the other stations while nothing else is wanted, so that going on never waits. */
-export function fetchOthers(first: StationId): void {
+export function fetchOthers(): void {
   if (asked) return;
   asked = true;
   const idle = globalThis.requestIdleCallback ?? ((f: () => void) => setTimeout(f, 200));
-  const rest = STATIONS.filter((s) => s !== first);
+  const rest = [...STATIONS];
   const one = (): void => {
     const next = rest.shift();
     if (next)
-      void fetchStation(next, null).then(
+      void fetchOne(next, null).then(
         () => idle(one),
         () => undefined,
       );

@@ -26,8 +26,10 @@ import { PracticeFrame } from './PracticeFrame.tsx';
 import { RealOffs } from './RealOffs.tsx';
 import type { useRound } from './useRound.ts';
 
+/** A large step and a small one, by the way: divisions, degrees, teeth. */
 const STEPS = { parallel: [10, 1], angled: [10, 1], turn: [10, 1], slip: [5, 1] } as const;
 
+/** One round: brought in by eye against the slack, then run along. */
 export function InGroove({ round }: { readonly round: ReturnType<typeof useRound> }) {
   const u = useSystem();
   const r = useMemo(() => grooveRound(round.seed, round.level), [round.seed, round.level]);

@@ -12,6 +12,7 @@ import { PracticeFrame } from './PracticeFrame.tsx';
 import type { useRound } from './useRound.ts';
 import { useTurning } from './useTurning.ts';
 
+/** One round: the dial goes round, and the lever is thrown once. */
 export function NutsRound({
   r,
   round,

@@ -1,4 +1,3 @@
-import { isStation } from '../../core/job/stations.ts';
 import { type Opened, jobsHere, openRecord } from '../storage/opening.ts';
 import { db } from '../storage/db.ts';
 import { fetchDemo } from '../storage/demo.ts';
@@ -36,7 +35,7 @@ async function fetchView(): Promise<void> {
   if (job === undefined || shelf !== 'jobs') return;
   const page = Promise.all([import('../job/JobPage.tsx'), import('../job/StationPage.tsx')]);
   const { fetchStation } = await import('../job/stationViews.ts');
-  if (isStation(station)) await fetchStation(station, mode === 'machine' ? mode : null);
+  await fetchStation(station, mode);
   await page;
 }
 

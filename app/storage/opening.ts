@@ -46,6 +46,7 @@ export interface Demo {
  */
 const AGAIN_MS = [150, 300, 600, 1200, 2400];
 const isShut = (e: unknown): boolean => e instanceof Error && e.name === 'UnknownError';
+/** What a store answers, once it gives it. */
 async function onceItGives<T>(ask: () => Promise<T>): Promise<T> {
   for (const ms of AGAIN_MS)
     try {
@@ -113,7 +114,7 @@ async function readShop(): Promise<Opened | null> {
 async function asItIs<T>(read: (raw: Dexie) => Promise<T>): Promise<T> {
   const raw = new Dexie(DB_NAME);
   try {
-    await raw.open();
+    await onceItGives(async () => raw.open());
     return await read(raw);
   } finally {
     raw.close();

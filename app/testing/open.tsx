@@ -40,9 +40,6 @@ export async function openAt(
   shop: Shop = demoShop(),
   jobs: readonly Job[] = demoJobs(),
 ): Promise<RenderResult> {
-  const { Provider } = await import('react-redux');
-  const { createMemoryRouter, RouterProvider } = await import('react-router');
-  const { routes } = await import('../routes.tsx');
   // a browser fetches modules beside one another; the test runner loses its place when it has to, so that nothing is
   // fetched while it waits, and these one after the other
   globalThis.requestIdleCallback = () => 0;
@@ -56,10 +53,19 @@ export async function openAt(
   const { replaceAll } = await import('../storage/db.ts');
   const { dropDrafts } = await import('../ui/drafts.ts');
   dropDrafts();
-  const { allSaved, openShop, store } = await import('../store/store.ts');
+  const { allSaved, openShop } = await import('../store/store.ts');
   // what the view before is still writing down must not come over this
   await allSaved();
   openShop(shop, await replaceAll(shop, jobs));
+  return show(path);
+}
+
+/** The application at an address, with whatever lies in the record. */
+export async function show(path: string): Promise<RenderResult> {
+  const { Provider } = await import('react-redux');
+  const { createMemoryRouter, RouterProvider } = await import('react-router');
+  const { routes } = await import('../routes.tsx');
+  const { store } = await import('../store/store.ts');
   const rendered = render(
     <Provider store={store}>
       <RouterProvider router={createMemoryRouter(routes, { initialEntries: [path] })} />

@@ -1,5 +1,6 @@
 import { lengthText } from '../../../core/quantity/format.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
+import { stepsOfKey } from '../../ui/stepsOfKey.ts';
 import type { Handle } from '../../drawing/headHandles.ts';
 
 interface Props {
@@ -37,7 +38,7 @@ export function EndPoint({ handle: h, finger, held, known, system, onHold, onDra
       onPointerUp={onDrop}
       onPointerCancel={onCancel}
       onKeyDown={(e) => {
-        const n = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[e.key];
+        const n = stepsOfKey(e.key);
         if (n === undefined) return;
         e.preventDefault();
         onBy(n);

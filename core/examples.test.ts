@@ -1,13 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { readdirSync, readFileSync } from 'node:fs';
-import { demoJobs, demoShop } from '../demo/index.ts';
-import { known } from '../app/testing/known.ts';
-import { equalFlanks } from './form/flanks.ts';
-import { formAt } from './form/shape.ts';
-import { metalOf } from './job/metal.ts';
-import type { Outcome } from './quantity/outcome.ts';
-import { exact, textOf } from './quantity/rational.ts';
-import { parseDesignation } from './standards/designation.ts';
+import { EXAMPLE_SCOPE } from '../app/testing/exampleScope.ts';
 
 // what stands behind @example in a docstring is run: the expression, then // and what it gives, as far as it is printed
 const folder = new URL('./', import.meta.url);
@@ -26,25 +19,6 @@ const examples: readonly Example[] = files.flatMap((file) =>
     return { file, expression, expected };
   }),
 );
-
-function value<T>(o: Outcome<T>): T {
-  if (!o.ok) throw new Error(o.problem.code);
-  return o.value;
-}
-const jobs = demoJobs();
-/** What an example may use besides what its own module exports. */
-const SCOPE = {
-  exact,
-  textOf,
-  formAt,
-  equalFlanks,
-  value,
-  thread: (designation: string) => value(parseDesignation(designation)).thread,
-  /** A job of the demo shop by its short name, its shop, and how its metal stands. */
-  demo: (id: string) => known(jobs.find((j) => j.id === `demo-${id}`)),
-  shop: demoShop(),
-  metal: metalOf,
-};
 
 function run(code: string, scope: object): unknown {
   // eslint-disable-next-line @typescript-eslint/no-implied-eval
@@ -69,18 +43,31 @@ test.each(examples)('$file: $expression', async ({ file, expression, expected })
   // what follows the value is said to the reader
   const claimed = run(expected.replace(/; .*$/, ''), {});
   const places = decimals(expected.replace(/; .*$/, ''));
-  expect(printed(run(expression, { ...SCOPE, ...module }), places)).toEqual(printed(claimed, places));
+  expect(printed(run(expression, { ...EXAMPLE_SCOPE, ...module }), places)).toEqual(printed(claimed, places));
 });
 
+/** Every export of core with the docstring before it; an empty one where it has none. */
+const exported = files.flatMap((file) =>
+  [
+    ...readFileSync(new URL(file, folder), 'utf8').matchAll(
+      /(\/\*\*(?:(?!\*\/)[\s\S])*\*\/\n)?^export (?:abstract )?(?:async )?(function|const|interface|type|class) (\w+)([^\n]*)/gm,
+    ),
+  ].map(([, doc = '', kind, name, rest = '']) => ({
+    name: `${file}: ${name}`,
+    doc,
+    isFunction:
+      kind === 'function' ||
+      (kind === 'const' && /^(?:: [^=]+)? = (?:async )?(?:<.*>)?\(.*(?:=>|\($)|^ = \($/.test(rest)),
+  })),
+);
+
 test('everything that a room of core gives to others says what it is', () => {
-  const silent = files.flatMap((file) =>
-    [
-      ...readFileSync(new URL(file, folder), 'utf8').matchAll(
-        /(\*\/\n)?^export (?:abstract )?(?:async )?(?:function|const|interface|type|class) (\w+)/gm,
-      ),
-    ]
-      .filter(([, doc]) => doc === undefined)
-      .map(([, , name]) => `${file}: ${name}`),
-  );
-  expect(silent).toEqual([]);
+  expect(exported.length).toBeGreaterThan(1000);
+  expect(exported.filter((e) => e.doc === '').map((e) => e.name)).toEqual([]);
+});
+
+test('every function that a room of core gives to others has an example', () => {
+  const functions = exported.filter((e) => e.isFunction);
+  expect(functions.length).toBeGreaterThan(600);
+  expect(functions.filter((e) => !e.doc.includes('@example')).map((e) => e.name)).toEqual([]);
 });

@@ -20,6 +20,7 @@ export interface GripView {
  * friction no longer holds it along, and the lead is lost.
  * @param cutMm diameter that is cut @param heldMm diameter in the jaws
  * @see friction in two directions at once; its figures common practice and from memory
+ * @example gripOf('firm', 800, 200, 20, 40).holds // 'holds'
  */
 export function gripOf(grip: Grip, mainN: number, axialN: number, cutMm: number, heldMm: number): GripView {
   const [weak, strong] = GRIP_KN[grip];

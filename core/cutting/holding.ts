@@ -96,5 +96,8 @@ export function barComplianceMmPerN(b: Bar): number {
 
 /** Room that a bar leaves behind itself at full depth, mm on diameter: how thick its neck may be. */
 const BEHIND_MM = 0.6;
-/** Thickest neck that still comes out of its own groove, mm. @see shank <= bore - travel - 2c - c', common practice */
+/**
+ * Thickest neck that still comes out of its own groove, mm. @see shank <= bore - travel - 2c - c', common practice
+ * @example thickestNeckMm(24, 3) // 20.4
+ */
 export const thickestNeckMm = (boreMm: number, depthMm: number): number => boreMm - depthMm - BEHIND_MM;

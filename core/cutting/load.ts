@@ -39,6 +39,7 @@ const LEAST_SURE_MM = 0.05;
  * Force of one pass, edge by edge: F = kc1.1 x length x h^(1-m). In a plunge the chips of the flanks crowd each other. Thrust
  * stands square to each edge; what of it lies along the axis is taken up by the other side, as far as that cuts.
  * @see Kienzle's law of cutting force; the rest is geometry; thrust and crowding from memory and common practice
+ * @example passLoad({ tool: { leadingDeg: 30, trailingDeg: 30, tip: { flatMm: 0.25 } }, fromMm: 1, toMm: 1.1, way: { feedDeg: 0 }, force: { perMm2: 1780, exponent: 0.17 }, leadAngleDeg: 1 }).chipMm // { leading: 0.05, trailing: 0.05 }; 0.1 sin 30
  */
 export function passLoad(q: PassAsked): PassLoad {
   const edges = edgesOf(q.tool, q.toMm, q.toMm - q.fromMm, q.way);

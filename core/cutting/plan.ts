@@ -129,6 +129,7 @@ export function feedDegOf(q: Pick<PlanRequest, 'infeed' | 'slideAngleDeg' | 'tra
  * What is still to be cut, from the metal as it is. Depth from a pitch diameter: (surface - target)/2 for a screw (the
  * reverse for a nut), plus the way of the tip beyond the pitch line. A groove widened sideways by s is at size earlier, as
  * if the tip were wider by s. Only what is left is scheduled.
+ * @example plan(demo('pump')).plan.passes.length // 15; two of them springs
  */
 export function planOf(q: PlanRequest): Outcome<Plan> {
   const refused = refusal(q);

@@ -37,6 +37,7 @@ interface Asked {
 /**
  * The stretches of a depth: rough to seven tenths of the metal, semi-finish to the last of the depth, finish; or, without
  * stages, all of it and the last that is fed straight in, so that no pass is fed both ways. Null: one rule throughout.
+ * @example stagesOf({ tool: { leadingDeg: 30, trailingDeg: 30, tip: { flatMm: 0.25 } }, depthMm: 1.8, rule: 'area', stepMm: null, capMm: 0.25, floorMm: null, choice: { roughCapMm: 0.25, roughSprings: 0, semiCapMm: 0.1, semiSprings: 0, finishCapMm: 0.05 }, straightLastMm: 0 }).map((s) => s.upToMm) // [1.475, 1.75, 1.8]; seven tenths of the metal, then the last cap, then the whole
  */
 export function stagesOf(q: Asked): readonly Stage[] | null {
   const { choice, depthMm, tool } = q;

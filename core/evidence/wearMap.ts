@@ -25,6 +25,7 @@ const WEAR_SEEN_MM = 0.05;
 /**
  * Wear along a part. The unworn reference is proposed where a run of neighbouring spots stays within the reading scatter of
  * the largest (external) or smallest (internal) diameter; a stretch given by the person is taken instead.
+ * @example wearProfile([{ positionMm: 10, diameterMm: 24 }, { positionMm: 50, diameterMm: 23.6 }, { positionMm: 90, diameterMm: 24 }], 'external', null).worstMm // 0.4
  */
 export function wearProfile(
   given: readonly Spot[],

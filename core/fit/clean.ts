@@ -31,6 +31,7 @@ export interface Cleaned {
  * reached all round only at d = e, so d = e + p / sin a on the steeper flank. Built-up metal has to stand proud of the
  * finished surface by e and one pass at its lowest spot. Geometry; one pass as scheduled. @param finishedMm surface of the
  * finished thread, on diameter @param taper on diameter
+ * @example cleanUp({ pitMm: 0.1, eccentricMm: 0, builtUpMm: null }, { leadingDeg: 30, trailingDeg: 30, make: 'external', crestFlatMm: 0.25, finishedMm: 24, onePassMm: 0.1, taper: 0 }).deeperMm // 0.2; 0.1 / sin 30
  */
 export function cleanUp(
   what: ToClean,

@@ -101,6 +101,7 @@ export const usualPitchClearanceMm = (pitchMm: number): number => Math.round((0.
 /**
  * What to turn or bore before threading, and how deep to cut. For a nut the bore is the minor diameter of the *internal*
  * thread, never the root of the screw: boring to the screw's root leaves the nut tight on its crests.
+ * @example fit(demo('pump')).limits.pitch // { min: 28.493, max: 28.663 }; M30x2-6g of ISO 965-1
  */
 export function fitPlan(thread: ThreadSpec, choice: FitChoice): FitPlan {
   const form = threadFormOf(thread);
@@ -241,7 +242,10 @@ const middleOf = (l: Limits): Origin => ({
   values: `(${l.min ?? ''} + ${l.max ?? ''}) / 2`,
 });
 
-/** An aim by hand that a class does not allow, or that is no longer this thread; null: it may be. */
+/**
+ * An aim by hand that a class does not allow, or that is no longer this thread; null: it may be.
+ * @example aimProblem(fit(demo('pump')), named(demo('pump')), { pitchMm: 28.5, startMm: null }) // null
+ */
 export function aimProblem(plan: FitPlan, thread: ThreadSpec, aim: NonNullable<FitChoice['aim']>): Problem | null {
   const sizes = threadSizes(thread);
   const external = plan.make === 'external';
@@ -379,7 +383,10 @@ export interface ReadyCheck {
   readonly class: string | null;
 }
 
-/** Judges a blank or bore that is already there. @param toleranceMm how far off still makes no odds, on diameter */
+/**
+ * Judges a blank or bore that is already there. @param toleranceMm how far off still makes no odds, on diameter
+ * @example checkReady(fit(demo('pump')), named(demo('pump')), 29.9).code // 'right'
+ */
 export function checkReady(plan: FitPlan, thread: ThreadSpec, readyMm: number, toleranceMm = 0.05): ReadyCheck {
   const sizes = threadSizes(thread);
   const { start } = plan.limits ?? { start: { min: null, max: null } };

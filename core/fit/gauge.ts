@@ -34,6 +34,7 @@ const NOT_GO_CREST_SHARE = 0.1;
  * @param make the gauge itself: `external` for a plug, `internal` for a ring
  * @param work limits of the class that is gauged
  * @param pitchMm of the thread, mm
+ * @example value(gaugeSizes('internal', { external: { pitch: { min: 8.862, max: 8.994 } } }, { minorInternalMm: 8.376, pitchDiameterMm: 9.026 }, 1.5, { end: 'go', school: 'inside' })).pitch // { min: 8.9742, max: 8.9874 }; a ring for M10-6g
  */
 export function gaugeSizes(
   make: 'external' | 'internal',

@@ -70,6 +70,7 @@ export function wornMateMm(
 /**
  * The choices with a worn mate, each with its figures. @param clearanceMm what the part is given on the pitch diameter, mm
  * @returns none where fewer than two places were read or they are alike
+ * @example wornChoices(equalFlanks(60), [{ positionMm: 5, pitchDiameterMm: 10 }, { positionMm: 50, pitchDiameterMm: 9.8 }], 'external', null, 0.1).map((c) => c.mateMm) // [10, 9.8]; to the thickest, or recut to the thinnest
  */
 export function wornChoices(
   form: Flanks,

@@ -31,6 +31,7 @@ const ACT_TURN = 0.1;
 /**
  * Play now against play after, and whether it is worth the work. A new part beside a worn one gives back at least half of it:
  * then the other is the job. Common practice, no source.
+ * @example worthOf({ playNowMm: 0.6, playMadeMm: 0.1, wornMm: 0.2, slope: 1.1547, leadMm: 5, limitMm: 1, ageYears: 20 }).playAfterMm // 0.2155
  */
 export function worthOf(w: Worth): WorthAnswer {
   const playAfterMm = w.playMadeMm + (w.wornMm * w.slope) / 2;

@@ -74,6 +74,7 @@ function roundCorners(corners: readonly Corner[]): Point[] {
  * metal is below the line, for an internal one above it. On a tapered thread the pitch line rises with x.
  * @param pitchDiameterMm where the pitch line lies (at x = 0 on a taper), mm
  * @returns points in order of increasing x, mm
+ * @example Math.max(...outline(formAt('iso60', 1.5), 'external', 1.5, 9.026, 2).map((p) => p.y)) // 5; M10's crest
  */
 export function outline(
   form: ThreadForm,

@@ -42,7 +42,10 @@ export function problemsOf(errors: readonly SchemaError[] | null | undefined): P
 /** A validator made from a schema, with what it found wrong. */
 export type Validator<T> = ((data: unknown) => data is T) & { errors?: SchemaError[] | null };
 
-/** A document of any version held against today’s schema, after it was brought up to date: whole, newer than this Gelvin, or what is wrong with it and where. */
+/**
+ * A document of any version held against today’s schema, after it was brought up to date: whole, newer than this Gelvin, or what is wrong with it and where.
+ * @example checkWith({ version: 99 }, 10, (x) => x, () => true, () => null).state // 'newer'
+ */
 export function checkWith<T>(
   raw: unknown,
   current: number,

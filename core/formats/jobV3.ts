@@ -142,7 +142,10 @@ function eventsOf(doc: Loose): Loose[] {
     .map(({ at, body }, i) => ({ ...body, n: i + 1, id: `v2-${i + 1}`, at, part: 1, start: 1 }));
 }
 
-/** What was done becomes a ledger of events instead of a count of passes. */
+/**
+ * What was done becomes a ledger of events instead of a count of passes.
+ * @example jobToV3({ version: 2 }) // { version: 2 }; parts that are missing are not made up here
+ */
 export function jobToV3(doc: Loose): Loose {
   // a part that is missing is not made up here: the check names it
   if (!PARTS.every((key) => isLoose(doc[key]))) return doc;

@@ -4,7 +4,10 @@ const part = (doc: Loose, key: string): Loose => {
   return typeof x === 'object' && x !== null && !Array.isArray(x) ? (x as Loose) : {};
 };
 
-/** "Made to its mate" was yes or no; nobody had said anything of worn places, of cleaning up or of steps of one's own. */
+/**
+ * "Made to its mate" was yes or no; nobody had said anything of worn places, of cleaning up or of steps of one's own.
+ * @example jobToV4({ fit: { toMate: true } }).fit.to // 'mate'
+ */
 export function jobToV4(doc: Loose): Loose {
   const { toMate, ...fit } = part(doc, 'fit');
   return {

@@ -9,7 +9,10 @@ export interface SheetList {
   readonly rows: readonly (readonly (string | number | null)[])[];
 }
 
-/** Everything read, every pass that was cut and every train, over all jobs and lathes. */
+/**
+ * Everything read, every pass that was cut and every train, over all jobs and lathes.
+ * @example listsOf(shop, [demo('pump')]).map((l) => [l.name, l.rows.length]) // [['readings', 4], ['passes', 0], ['trains', 2]]
+ */
 export function listsOf(shop: Shop, jobs: readonly Job[]): readonly SheetList[] {
   const lathe = (id: string | null): string => shop.lathes.find((l) => l.id === id)?.name ?? '';
   return [

@@ -11,6 +11,7 @@ import { formOfFlanks, type Groove } from './wires.ts';
 /**
  * The groove of a nut as a ball meets it: its crest is the minor diameter, its straight flanks reach towards the root as far as
  * that is not round. @throws RangeError for a square thread
+ * @example nutGrooveOf(formAt('iso60', 1.5), 1.5, 1).flankBottomMm // 0.487; 3 H / 8
  */
 export function nutGrooveOf(form: ThreadForm, pitchMm: number, starts: number): Groove {
   const { leadingDeg: a1, trailingDeg: a2, internal } = form;

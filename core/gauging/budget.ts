@@ -40,6 +40,7 @@ const NUDGE_DEG = 0.01;
  * Uncertainty of a pitch diameter by wires or balls, line by line, mm. The wire that touches at the pitch line takes the
  * angle out of it, as is known; any other pays for it.
  * @see the sensitivities are the derivatives of the formula in ASME B1.2 and NBS Handbook H28
+ * @example budgetOf(grooveOf(formAt('iso60', 1.5), 1.5, 1), 9.026, 0.866, { wireMm: 0.001, roundMm: null, halfAngleDeg: 0, pitchMm: 0, readingMm: 0, flankMm: 0, heatK: 0, alpha: 0 })[0].mm // 0.003; an error of the wire counts three times between flanks of 60 degrees
  */
 export function budgetOf(g: Groove, pitchDiameterMm: number, wireMm: number, k: Known): readonly Unsure[] {
   const perWire = 1 + centrePerRadius(g);

@@ -66,6 +66,7 @@ const LEAST_FLANKS_DEG = 1;
  * @returns refused by name where the search does not close: at lead angles at which a wire finds no place to rest
  * For example M10 (d2 9.026, wire 0.866): 1.7 um over the flat formula; Tr 40x7 with the best wire: 24 um
  * @see the construction is that of ASME B1.2's general case; solved numerically here
+ * @example value(overWiresExact(grooveOf(formAt('acme29', 5.08), 5.08, 1), 22.86, 2.54)).overMm // 25.7468
  */
 export function overWiresExact(g: Groove, pitchDiameterMm: number, wireMm: number): Outcome<Rest> {
   if (includedDeg(g) < LEAST_FLANKS_DEG) return bad('leadingHalfAngleDeg', 'wires-need-flanks');
@@ -141,7 +142,10 @@ export function pitchDiameterExact(g: Groove, overMm: number, wireMm: number): O
   return found?.closed ? good(found.x) : bad('overWiresMm', 'wire-finds-no-rest', { leadDeg: 0 });
 }
 
-/** How much the exact M exceeds the textbook one, mm; null where no wire rests. */
+/**
+ * How much the exact M exceeds the textbook one, mm; null where no wire rests.
+ * @example exactBeyondTextbookMm(grooveOf(formAt('acme29', 5.08), 5.08, 1), 22.86, 2.6) // -0.0006; one start at a small lead angle hardly needs it
+ */
 export function exactBeyondTextbookMm(g: Groove, pitchDiameterMm: number, wireMm: number): number | null {
   const exact = overWiresExact(g, pitchDiameterMm, wireMm);
   return exact.ok ? exact.value.overMm - overWiresMm(g, pitchDiameterMm, wireMm, 'textbook') : null;

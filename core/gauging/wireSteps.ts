@@ -8,6 +8,7 @@ const deg = (x: number): string => `${plain(x)}\u00b0`;
 /**
  * How the measurement over three wires comes about: flat geometry first, then with the textbook term for the lead angle.
  * @see ASME B1.2; NBS Handbook H28; ASME B1.9 for unlike flanks
+ * @example wireSteps(grooveOf(formAt('iso60', 1.5), 1.5, 1), 9.026, 0.866).map((s) => s.result) // [10.325, 10.327]
  */
 export function wireSteps(g: Groove, pitchDiameterMm: number, wireMm: number): readonly [Step, Step] {
   const { leadingDeg: a1, trailingDeg: a2, pitchMm: p } = g;
@@ -41,7 +42,10 @@ export function wireSteps(g: Groove, pitchDiameterMm: number, wireMm: number): r
   ];
 }
 
-/** How the measurement between two balls comes about: flat geometry, then the helix as it is. @param beyondMm what the helix adds */
+/**
+ * How the measurement between two balls comes about: flat geometry, then the helix as it is. @param beyondMm what the helix adds
+ * @example ballSteps(grooveOf(formAt('iso60', 1.5), 1.5, 1), 9.026, 0.9, 0)[0].result // 7.625
+ */
 export function ballSteps(g: Groove, pitchDiameterMm: number, ballMm: number, beyondMm: number): readonly Step[] {
   const { leadingDeg: a1, trailingDeg: a2, pitchMm: p } = g;
   const equal = a1 === a2;

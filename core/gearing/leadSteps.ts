@@ -5,7 +5,10 @@ import type { Step } from '../quantity/working.ts';
 
 const times = (list: readonly (number | string)[]): string => list.map((x) => `(${x})`).join(' \u00d7 ');
 
-/** How the lead that a train cuts comes about, in exact fractions. */
+/**
+ * How the lead that a train cuts comes about, in exact fractions.
+ * @example leadSteps({ leadscrew: '127/40', fixedRatio: '1' }, { drivers: [40], driven: [80], gearbox: '1' }, exact('127/80'))[0].result // 1.5875; half of 8 tpi
+ */
 export const leadSteps = (
   lathe: Pick<Lathe, 'leadscrew' | 'fixedRatio'>,
   train: Geared,

@@ -15,6 +15,7 @@ function logLikelihood(h: Rivalling, evidence: readonly Evidence[], part: Part):
 /**
  * Probability, 0 to 1, of a thread that somebody names: their word puts it on even terms with the likeliest row of the tables,
  * and the readings judge it like any other.
+ * @example probabilityClaimed({ expectation: expectationOf(formAt('whitworth55', 2), 24, 2), starts: 1 }, ranking(demo('pump')), evidence(demo('pump')), 'external') < 0.001 // true; a shaft of 30 mm is no 24 mm
  */
 export function probabilityClaimed(
   claimed: Rivalling,

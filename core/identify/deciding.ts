@@ -19,7 +19,10 @@ export interface Deciding {
 /** Less than this tells nothing. */
 const TELLS = 1.5;
 
-/** The reading that speaks most for one and against the other; null: none that was taken tells them apart. */
+/**
+ * The reading that speaks most for one and against the other; null: none that was taken tells them apart.
+ * @example deciding({ expectation: expectationOf(formAt('iso60', 2), 16, 2), starts: 1 }, { expectation: expectationOf(formAt('whitworth55', 2), 16, 2), starts: 1 }, [{ quantity: 'flankAngle', valueDeg: 60 }], 'external').reason.kind // 'angle'
+ */
 export function deciding(
   better: Rivalling,
   loser: Rivalling,
@@ -65,7 +68,10 @@ function numbersOf(r: Reason): { unit: Residual['unit']; read: number; expected:
 /** Two readings this near each other in what they expect show no difference: mm, degrees, crests. */
 const SAME = { mm: 0.004, deg: 0.2, count: 0.02 };
 
-/** Readings on which two threads differ, the most telling first. */
+/**
+ * Readings on which two threads differ, the most telling first.
+ * @example residuals({ expectation: expectationOf(formAt('iso60', 2), 16, 2), starts: 1 }, { expectation: expectationOf(formAt('whitworth55', 2), 16, 2), starts: 1 }, [{ quantity: 'flankAngle', valueDeg: 60 }], 'external', 3)[0].off // [0, 5]
+ */
 export function residuals(
   a: Rivalling,
   b: Rivalling,

@@ -47,6 +47,7 @@ const startsMatter = (e: Evidence): boolean => kindOf(e.quantity).onStarts;
 /**
  * Posterior probability of every published row (with 1 to 4 starts) and of "special", given all the evidence: prior by
  * commonness and context times the product of the likelihoods. Probabilities over all rows and special sum to 1.
+ * @example rank({ part: 'external', evidence: [{ quantity: 'majorDiameter', valueMm: 9.9, wear: 'unworn' }, { quantity: 'pitchLeaf', pitchMm: 1.5, fit: 'fits' }], context: { origin: null, use: null }, most: 1 }).candidates[0].thread.designation // 'M10'
  */
 export function rank(request: RankRequest): Ranking {
   const { part, evidence, context } = request;

@@ -18,7 +18,10 @@ const SUPPORTS = 0.25;
 /** And speaks against below this share. */
 const AGAINST = 0.1;
 
-/** What speaks for and against a candidate, one for each reading that says anything. */
+/**
+ * What speaks for and against a candidate, one for each reading that says anything.
+ * @example reasonsFor(expectationOf(formAt('iso60', 1.5), 10, 1.5), 1, [{ quantity: 'flankAngle', valueDeg: 55 }], 'external').against.length // 1
+ */
 export function reasonsFor(h: Expectation, starts: number, evidence: readonly Evidence[], part: Part): Reasons {
   const out: { for: Reason[]; against: Against[] } = { for: [], against: [] };
   for (const e of evidence) {

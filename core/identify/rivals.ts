@@ -4,7 +4,10 @@ import { expectationOf } from '../reading/expectation.ts';
 import type { Rival } from './nextReading.ts';
 import type { Ranking } from './rank.ts';
 
-/** Everything the next reading has to tell apart: the ranked rows, and the special as one of them. */
+/**
+ * Everything the next reading has to tell apart: the ranked rows, and the special as one of them.
+ * @example rivalsOf(ranking(demo('pump'))).map((r) => r.name)[0] // 'M30x2'
+ */
 export function rivalsOf(ranking: Ranking): Rival[] {
   const s = ranking.special;
   const rows = ranking.candidates.map((c) => ({

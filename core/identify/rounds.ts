@@ -102,7 +102,10 @@ export interface Nominals {
 const kept = new Map<number, readonly Nominals[]>();
 /** Mixed systems (30 mm x 7 1/2 tpi) happen, seldom. */
 const MIXED = 0.2;
-/** How readily a size is picked for a pitch of one system. */
+/**
+ * How readily a size is picked for a pitch of one system.
+ * @example picked({ mm: 30, system: 'mm', liking: 1 }, 'in') // 0.2; an inch pitch on a metric size is seldom
+ */
 export const picked = (size: Size, pitchSystem: 'mm' | 'in'): number =>
   size.liking * (size.system === pitchSystem ? 1 - MIXED : MIXED);
 /** Sizes that a pitch is cut on, in pitches. */
@@ -111,7 +114,10 @@ const FINEST = 60;
 /** A diameter to reckon from: which one makes no odds. */
 export const ANY_MM = 100;
 
-/** Every round size of a pitch in the usual forms, less what the tables list: worked out once, for no reading changes it. */
+/**
+ * Every round size of a pitch in the usual forms, less what the tables list: worked out once, for no reading changes it.
+ * @example nominalsOf(2)[0].combinations.some((c) => c.size.mm === 30) // false; M30x2 is in a table
+ */
 export function nominalsOf(pitchMm: number): readonly Nominals[] {
   const known = kept.get(pitchMm);
   if (known) return known;
@@ -129,7 +135,10 @@ export function nominalsOf(pitchMm: number): readonly Nominals[] {
   return made;
 }
 
-/** Those within a range of sizes, mm. */
+/**
+ * Those within a range of sizes, mm.
+ * @example sizesBetween(nominalsOf(2)[0].combinations, [22.4, 23]).map((c) => c.size.mm) // [22.5, 23]
+ */
 export function sizesBetween(
   sorted: readonly Combination[],
   [from, to]: readonly [number, number],
@@ -169,6 +178,7 @@ const AS_LIKELY = 0.3;
 /**
  * The pitch that somebody would have meant by a measured one: what a count in whole or half threads an inch, or in whole
  * threads a millimetre, says by itself; else the likeliest round one; else as measured.
+ * @example roundPitch(2.0013, [{ quantity: 'pitchLeaf', pitchMm: 2, fit: 'fits' }], (p) => Math.exp(-(((p - 2) / 0.01) ** 2))) // 2
  */
 export function roundPitch(
   measuredMm: number,

@@ -64,7 +64,10 @@ const HANGS_ON_FORM: readonly Evidence['quantity'][] = [
   ...EDGES,
 ];
 
-/** Weighs the specials. The masses are on the same scale as prior x likelihood of the published rows. */
+/**
+ * Weighs the specials. The masses are on the same scale as prior x likelihood of the published rows.
+ * @example weighSpecials([{ quantity: 'majorDiameter', valueMm: 27, wear: 'unworn' }, { quantity: 'pitchLeaf', pitchMm: 2.54, fit: 'fits' }], 'external', { origin: null, use: null }).pitchMm // 2.54
+ */
 export function weighSpecials(evidence: readonly Evidence[], part: Part, context: Context): SpecialFinding {
   const all = weighed(evidence, part);
   const anyForm = expectationOf(specialForm(1, equalFlanks(60)), 100, 1);

@@ -14,7 +14,10 @@ function chosenFor({ name, intake, fit }: Job, aim: Aim): string {
   return JSON.stringify([majorMm, pitch, form, special, intake.make, intake.wanted, RESTS_ON[aim].map((k) => fit[k])]);
 }
 
-/** Lets an aim by hand go where an edit changed what it was chosen for: a diameter for one thread scraps another. */
+/**
+ * Lets an aim by hand go where an edit changed what it was chosen for: a diameter for one thread scraps another.
+ * @example aimsThatHold(demo('pump'), demo('pump')).fit.aim // { pitchMm: null, startMm: null }
+ */
 export function aimsThatHold(before: Job, after: Job): Job {
   const hold = (aim: Aim): number | null =>
     chosenFor(before, aim) === chosenFor(after, aim) ? after.fit.aim[aim] : null;

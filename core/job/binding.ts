@@ -15,6 +15,7 @@ const NEAR = 0.15;
 /**
  * Why the mate that was tried last binds; null where it does not. @param belief what is known of the size; its clearance says
  * how much play there was at the start
+ * @example diagnosisOf(demo('pump'), { kind: 'tried', result: 'goes', turns: null, where: null }, null) // null; it did not bind
  */
 export function diagnosisOf(job: Job, last: EventOf<'tried'>, belief: SizeAnswer | null): Diagnosis | null {
   const thread = threadOfJob(job);

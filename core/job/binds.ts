@@ -35,6 +35,7 @@ const AS_THICK_MM = 0.02;
 /**
  * Why it binds: a lead that is off binds after the same turns wherever one starts, e = s / (k P); a bigger or bruised place
  * always there; a taper tighter and tighter; weight only while it hangs. Common practice, no source.
+ * @example diagnose({ where: 'turns', turns: 4, playMm: 0.04, pitchMm: 2, slope: 1.1547, mateTurns: 10, belowThickestMm: null }) // { code: 'lead', perMm: 0.005, wantsMm: 0.1039 }; 0.04 mm over 8 mm
  */
 export function diagnose(b: Bound): Diagnosis {
   switch (b.where) {

@@ -26,7 +26,10 @@ const SHOWN = 5;
 const WORTH_A_LOOK = 0.004;
 const MOST_RESIDUALS = 4;
 
-/** The likeliest names, the special among them, likeliest first, each with the one reading that decides against it. */
+/**
+ * The likeliest names, the special among them, likeliest first, each with the one reading that decides against it.
+ * @example candidatesOf(ranking(demo('pump')), demo('pump')).map((c) => c.thread.designation)[0] // 'M30x2'
+ */
 export function candidatesOf(ranking: Ranking, job: Job): CandidateView[] {
   const part = partOf(job);
   const evidence = evidenceOfJob(job);
@@ -59,11 +62,17 @@ export function candidatesOf(ranking: Ranking, job: Job): CandidateView[] {
 export const sameSection = (a: ThreadSpec, b: ThreadSpec): boolean =>
   a.majorMm === b.majorMm && a.pitch === b.pitch && a.form === b.form && a.form !== 'special';
 
-/** Where the readings lie between two of them. */
+/**
+ * Where the readings lie between two of them.
+ * @example residualsOf(ranking(demo('pump')).candidates[0], ranking(demo('pump')).candidates[0], demo('pump')) // []; nothing tells a thread from itself
+ */
 export const residualsOf = (a: Rivalling, b: Rivalling, job: Job): Residual[] =>
   residuals(a, b, evidenceOfJob(job), partOf(job), MOST_RESIDUALS);
 
-/** How likely the readings leave a thread that somebody names, 0 to 1. */
+/**
+ * How likely the readings leave a thread that somebody names, 0 to 1.
+ * @example probabilityOf(thread('M30x2'), ranking(demo('pump')), demo('pump')) > 0.9 // true
+ */
 export function probabilityOf(thread: ThreadSpec, ranking: Ranking, job: Job): number {
   const found = ranking.candidates.find((c) => c.thread.designation === thread.designation);
   if (found) return found.probability;

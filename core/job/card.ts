@@ -77,7 +77,10 @@ export interface CardView {
   readonly card: Card;
 }
 
-/** Every pass is cut, and the thread has to be tried or measured. */
+/**
+ * Every pass is cut, and the thread has to be tried or measured.
+ * @example [proofDue({ do: 'try' }), proofDue({ do: 'set' })] // [true, false]
+ */
 export const proofDue = ({ do: act, what }: Card): boolean => act === 'try' || (act === 'measure' && what === 'thread');
 /**
  * Metal may be cut beside the plan: a part is begun, and neither is the card stopped nor the groove lost.
@@ -109,7 +112,10 @@ function gearsUp(job: Job, lathe: Lathe, metal: Metal): boolean {
  */
 export const partsOf = (job: Job): number => job.quantity.parts + (job.quantity.testPiece ? 1 : 0);
 
-/** What was tried or measured since metal was last cut. */
+/**
+ * What was tried or measured since metal was last cut.
+ * @example testsSinceCut(demo('press'), metal(demo('press'))) // []
+ */
 export const testsSinceCut = (job: Job, metal: Metal): SizeTest[] =>
   standingOfPart(job, metal.part)
     .filter(isSizeTest)

@@ -68,7 +68,10 @@ export const stationsOf = (job: Job): StationId[] => {
 
 const mm = (x: number): string => roundText(x, 0.001);
 
-/** What a station rests on now. `believed` is the thread as the evidence now has it (null: not known). */
+/**
+ * What a station rests on now. `believed` is the thread as the evidence now has it (null: not known).
+ * @example basisOf('gears', demo('pump'), shop, thread('M30x2')).Leadscrew // '127/40'
+ */
 export function basisOf(
   station: StationId,
   job: Job,

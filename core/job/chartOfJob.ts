@@ -4,7 +4,10 @@ import { fitOfJob, threadOfJob } from './derive.ts';
 import { rightPitch } from './measure.ts';
 import type { Job } from './schema.ts';
 
-/** The form of the job's thread with the band of its pitch diameter; null: no thread yet. */
+/**
+ * The form of the job's thread with the band of its pitch diameter; null: no thread yet.
+ * @example chartOfJob(demo('pump')).maxMm // 28.663
+ */
 export function chartOfJob(job: Job): Chart | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);

@@ -15,7 +15,10 @@ export interface CleanedFit {
   readonly loosensMm: number;
 }
 
-/** Null: nothing is to be cleaned, or no depth cleans it. */
+/**
+ * Null: nothing is to be cleaned, or no depth cleans it.
+ * @example cleanedFit(demo('pump')) // null; it is not recut
+ */
 export function cleanedFit(job: Job): CleanedFit | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);

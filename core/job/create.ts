@@ -16,7 +16,10 @@ type HeldYet = Omit<
   Job['setup'],
   'infeed' | 'slideAngleDeg' | 'rpm' | 'reliefMm' | 'checks' | 'lengthMm' | 'barMm' | 'taperBy'
 >;
-/** Nobody has said yet how it is held, with what it is cut, or how it ends. */
+/**
+ * Nobody has said yet how it is held, with what it is cut, or how it ends.
+ * @example notHeldYet().clearanceDeg // 5
+ */
 export const notHeldYet = (): HeldYet => ({
   overCentresMm: null,
   toolKind: 'ground',

@@ -31,7 +31,10 @@ function tipOf(job: Job, thread: ThreadSpec): Tip {
   return { flatMm: job.intake.make === 'external' ? rootFlatMm(form, pitchMm) : nutRootFlatMm(form, pitchMm) };
 }
 
-/** Passes typed, less those cut since: what is left of the wish. Null: none typed, or it is used up. */
+/**
+ * Passes typed, less those cut since: what is left of the wish. Null: none typed, or it is used up.
+ * @example passesWanted(demo('pump')) // null; as many as are calm
+ */
 export function passesWanted(job: Job): number | null {
   const { passes } = job.cut;
   if (!passes) return null;
@@ -115,6 +118,7 @@ const OLD_ROOT_SHARE = 0.05;
 /**
  * Depth of the groove that is there, as far as withdrawing goes, mm: as read, and never less than the form's own or than
  * this tool reaches when both its flanks touch at the pitch line.
+ * @example oldGrooveMm(demo('auger')) // 2.585; the form's own depth, for none was read
  */
 export function oldGrooveMm(job: Job): number {
   const thread = threadOfJob(job);
@@ -148,7 +152,10 @@ function inStages(job: Job, q: PlanRequest): Outcome<Plan> {
   const stages = plan.ok ? jobStages(job, q, plan.value.depthMm) : null;
   return stages === null ? plan : planOf({ ...q, stages, straightLastMm: job.cut.straightLastMm });
 }
-/** Stages of this job's cut; null: one rule throughout, and so where an old groove is followed. */
+/**
+ * Stages of this job's cut; null: one rule throughout, and so where an old groove is followed.
+ * @example jobStages(demo('pump'), plan(demo('pump')).request, 1.2) // null; in one go
+ */
 export const jobStages = (job: Job, q: PlanRequest, depthMm: number): readonly Stage[] | null =>
   recutting(job)
     ? null
@@ -163,7 +170,10 @@ export const jobStages = (job: Job, q: PlanRequest, depthMm: number): readonly S
         straightLastMm: q.infeed === 'plunge' ? 0 : job.cut.straightLastMm,
       });
 
-/** Pitch diameter that the groove has now, by the depth reached and the tool; null where no depth was cut or the surface is not known. */
+/**
+ * Pitch diameter that the groove has now, by the depth reached and the tool; null where no depth was cut or the surface is not known.
+ * @example pitchDiameterNow(plan(demo('pump')).request, metal(demo('pump'))) // null; nothing has been cut
+ */
 export function pitchDiameterNow(
   q: PlanRequest,
   metal: Metal,
@@ -181,7 +191,10 @@ export function pitchDiameterNow(
 export const DIAL_UNCERTAINTY_MM = 0.02;
 const TIP_UNCERTAINTY_MM = 0.02;
 
-/** The facts under which metal is cut: a change of any of them in mid-cut stops the card. */
+/**
+ * The facts under which metal is cut: a change of any of them in mid-cut stops the card.
+ * @example cutFacts(demo('pump'), shop).Thread // 'M30x2'
+ */
 export function cutFacts(job: Job, shop: Shop): Facts {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);

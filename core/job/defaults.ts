@@ -24,6 +24,7 @@ export function suitClass(job: Job): Job {
  * Starts fit and infeed from what suits a newly named thread; the person changes them from there. Top slide: half a
  * degree under the half angle, so that the leading edge cuts and the other flank is only polished (common practice);
  * unlike flanks follow the flank that is not cut, less half a degree; a square thread is plunged.
+ * @example suitFit(demo('pump')).setup.infeed // 'plunge'; an old groove is followed straight in
  */
 export function suitFit(job: Job): Job {
   const thread = threadOfJob(job);

@@ -11,7 +11,10 @@ import type { Job, Reading } from './schema.ts';
  */
 export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn === 'nut' ? 'internal' : 'external');
 
-/** A stored reading as evidence for naming. */
+/**
+ * A stored reading as evidence for naming.
+ * @example evidenceOf(demo('pump').readings[0], 'external') // { quantity: 'majorDiameter', valueMm: 29.86, wear: 'unworn', uncertaintyMm: 0.004, system: 'mm' }
+ */
 export function evidenceOf(r: Reading, part: 'external' | 'internal'): Evidence | null {
   const own = kindOf(r.quantity).evidence(r);
   if (!own) return null;
@@ -36,7 +39,10 @@ function unitTyped({ text, value }: Pick<Reading, 'text' | 'value'>): UnitSystem
   return is(bare) ? 'mm' : is(inches(bare)) ? 'in' : null;
 }
 
-/** How well a length or an angle was read, one standard deviation: as its instrument does, else the usual; null for a count. */
+/**
+ * How well a length or an angle was read, one standard deviation: as its instrument does, else the usual; null for a count.
+ * @example demo('pump').readings.map(sigmaOf) // [0.004, null, null, 1]
+ */
 export function sigmaOf(r: Reading): number | null {
   switch (r.quantity) {
     case 'flankAngle':

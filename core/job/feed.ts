@@ -46,6 +46,9 @@ export function feedOf(job: Job, metal: Metal): Feed {
   };
 }
 
-/** How the slide has to lie for what Set up asks for; null: straight in, it may lie as it likes. */
+/**
+ * How the slide has to lie for what Set up asks for; null: straight in, it may lie as it likes.
+ * @example plannedSlideDeg(demo('pump')) // null; straight in
+ */
 export const plannedSlideDeg = (job: Job): number | null =>
   job.setup.infeed === 'plunge' ? null : job.setup.infeed === 'alternate' ? ALONG_BED_DEG : job.setup.slideAngleDeg;

@@ -25,7 +25,10 @@ export interface FitView {
   readonly playMm: number;
 }
 
-/** What Fit shows besides the plan itself. */
+/**
+ * What Fit shows besides the plan itself.
+ * @example fitViewOf(demo('pump'), named(demo('pump')), fit(demo('pump'))).full.make // 'external'
+ */
 export function fitViewOf(job: Job, thread: ThreadSpec, plan: FitPlan): FitView {
   const sizes = threadSizes(thread);
   const measured = standingOfPart(job).findLast((e) => e.kind === 'blankMeasured');

@@ -183,7 +183,10 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
   };
 }
 
-/** What is done before the verdict, and whether it was done since metal was last cut: a cut raises burrs anew. */
+/**
+ * What is done before the verdict, and whether it was done since metal was last cut: a cut raises burrs anew.
+ * @example [...dressedNow(demo('pump'))] // []
+ */
 export function dressedNow(job: Job): ReadonlySet<EventOf<'dressed'>['what']> {
   const metal = metalOf(job);
   const from = Math.max(metal.lastCutN, ...standingOfPart(job, metal.part).map((e) => (e.kind === 'sprung' ? e.n : 0)));

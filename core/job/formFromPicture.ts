@@ -13,7 +13,10 @@ export interface FormGiven {
   readonly spanMm: number | null;
 }
 
-/** What a picture says of the finished thread's form, from the lines that are taken; flanks by what they face. */
+/**
+ * What a picture says of the finished thread's form, from the lines that are taken; flanks by what they face.
+ * @example formGiven(demo('pump'), pictureRead(), [], 'left') // []; without a line that is taken
+ */
 export function formGiven(
   job: Job,
   read: ProfileRead,

@@ -97,14 +97,20 @@ const one = (
   ...more,
 });
 
-/** A length of the picture in mm with the scale's share in its uncertainty; null without a scale. */
+/**
+ * A length of the picture in mm with the scale's share in its uncertainty; null without a scale.
+ * @example lengthOf({ value: 60, uncertainty: 0.1 }, { value: 20, uncertainty: 0.02 }) // { value: 3, uncertainty: 0.0058 }
+ */
 export function lengthOf(t: Told, scale: Told | null): Told | null {
   if (!scale) return null;
   const value = t.value / scale.value;
   return { value, uncertainty: hypot(t.uncertainty / scale.value, value * (scale.uncertainty / scale.value)) };
 }
 
-/** Where along the part a place of the picture lies, from the free end, mm. */
+/**
+ * Where along the part a place of the picture lies, from the free end, mm.
+ * @example alongPart(pictureRead(), { freeEnd: 'left', beginsMm: 5 })(pictureRead().seen.alongPx[0]) // 5
+ */
 export function alongPart(read: ProfileRead, asked: PictureAsked): (alongPx: number) => number {
   const scale = read.pxPerMm?.value ?? NaN;
   const [from, to] = read.seen?.alongPx ?? [0, 0];
@@ -114,6 +120,7 @@ export function alongPart(read: ProfileRead, asked: PictureAsked): (alongPx: num
 /**
  * What a picture gives, line by line: lengths and diameters where there is a scale, flanks of the axial section by what they face,
  * crest and root as what they are, taper and wear. What the shadow cannot tell is a line that is not taken, and says why.
+ * @example rowsOfPicture(pictureRead(), { freeEnd: 'left', beginsMm: 0 }).map((r) => r.key).slice(0, 5) // ['pitch', 'major', 'minor', 'depth', 'included']
  */
 export function rowsOfPicture(read: ProfileRead, asked: PictureAsked): PictureRow[] {
   const { pitchPx, left, right, ends, pxPerMm: scale } = read;

@@ -28,7 +28,10 @@ export function knownOf(job: Job, system: UnitSystem): Known {
   };
 }
 
-/** Looks for a slip in one new reading against the job's others. Null when it is credible, or when nothing is known to judge it by. */
+/**
+ * Looks for a slip in one new reading against the job's others. Null when it is credible, or when nothing is known to judge it by.
+ * @example slipIn(demo('pump'), 'flankAngle', 30, null, '30', 'mm').instead // 60; half of what was read before
+ */
 export const slipIn = (
   job: Job,
   quantity: Quantity,

@@ -29,7 +29,10 @@ const NO_SHOP = emptyShop();
 /** Nothing is learned from a part that was cut in fewer passes: it was a trial, or the record is not whole. */
 const LEAST_PASSES = 2;
 
-/** What a job taught; null: it is not finished, was scrapped, or its record says too little. */
+/**
+ * What a job taught; null: it is not finished, was scrapped, or its record says too little.
+ * @example lessonOf(demo('pump')) // null; it is not finished
+ */
 export function lessonOf(job: Job): Lesson | null {
   if (job.record.verdict === null || job.record.verdict === 'scrapped' || !threadOfJob(job)) return null;
   const metal = metalOf(job);
@@ -51,7 +54,10 @@ export function lessonOf(job: Job): Lesson | null {
   };
 }
 
-/** What of the schedule the shop may propose: nothing is cut yet, and the number is still the usual one. */
+/**
+ * What of the schedule the shop may propose: nothing is cut yet, and the number is still the usual one.
+ * @example proposedBy(demo('latch'), { springs: 3, capMm: 0.2 }) // { springs: 3, firstMaxMm: 0.2 }
+ */
 export function proposedBy(job: Job, learned: Learned): { readonly springs?: number; readonly firstMaxMm?: number } {
   const { springs, springsFrom, firstMaxMm, firstMaxFrom } = job.cut;
   if (metalOf(job).lastCutN !== 0) return {};

@@ -21,7 +21,10 @@ const wayOf = (a: Ahead, pass: PlannedPass, n: number): Way =>
     ? { only: n % 2 === 0 ? 'leading' : 'trailing' }
     : { feedDeg: pass.straightMm > 0 ? 0 : a.plan.feedDeg };
 
-/** The passes of a cut with what each asks of work, chuck and motor. */
+/**
+ * The passes of a cut with what each asks of work, chuck and motor.
+ * @example loadedPasses(demo('sluice'), shop, plan(demo('sluice')), { perMm2: 2500, exponent: 0.26 }).length // 23
+ */
 export function loadedPasses(job: Job, shop: Shop, a: Ahead, force: NonNullable<Material['force']>): LoadedPass[] {
   const thread = threadOfJob(job);
   const rpm = setupOf(job, shop)?.rpm ?? null;

@@ -22,7 +22,10 @@ export interface Machine extends CardView {
   readonly tests: ReturnType<typeof testsSinceCut>;
 }
 
-/** What the machine stations show: card, metal, pick-up; one computation for all of them. */
+/**
+ * What the machine stations show: card, metal, pick-up; one computation for all of them.
+ * @example machineOf(demo('pump'), shop, states(demo('pump'))).card.do // 'mount'
+ */
 export function machineOf(job: Job, shop: Shop, states: Readonly<Record<StationId, StationState>>): Machine {
   const view = cardOf(job, shop, staleAbove(states));
   return { ...view, pickup: pickupMove(job, shop, view.metal), tests: testsSinceCut(job, view.metal) };

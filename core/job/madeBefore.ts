@@ -12,7 +12,10 @@ export interface MadeThread {
   readonly leftHand: boolean;
   readonly make: 'external' | 'internal';
 }
-/** The thread that a job made, as far as another is compared with it; null: none is named. */
+/**
+ * The thread that a job made, as far as another is compared with it; null: none is named.
+ * @example madeThread(demo('pump')) // { majorMm: 30, pitchMm: 2, starts: 1, leftHand: false, make: 'external' }
+ */
 export function madeThread(job: Job): MadeThread | null {
   const thread = threadOfJob(job);
   if (!thread) return null;
@@ -34,6 +37,7 @@ const PITCH_SHARE = 0.006;
 /**
  * Whether what was read so far may be that thread: pitch and outside diameter both have to be read, and both agree; a worn
  * crest is smaller than it was, never larger. Null: too little is read to say.
+ * @example readsLike(demo('pump'), madeThread(demo('pump'))) // true
  */
 export function readsLike(job: Job, made: MadeThread): boolean | null {
   const count = leastWorn(job, 'crestCount');

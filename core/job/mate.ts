@@ -9,7 +9,10 @@ import type { Job } from './schema.ts';
 
 const mateOf = (job: Job): Job['intake']['make'] => otherMember(job.intake.make);
 
-/** Travel that the mate is used on: as said, else where its pitch diameters show wear. Null: neither. */
+/**
+ * Travel that the mate is used on: as said, else where its pitch diameters show wear. Null: neither.
+ * @example travelOf(demo('pump'), []) // null; nobody said, and no wear says it
+ */
 export function travelOf(
   job: Job,
   places: readonly Place[],
@@ -22,7 +25,10 @@ export function travelOf(
   return used ? { stretch: used, said: false } : null;
 }
 
-/** The mate's pitch diameter that the part is made to, by the way chosen with a worn mate. Null: not read. */
+/**
+ * The mate's pitch diameter that the part is made to, by the way chosen with a worn mate. Null: not read.
+ * @example matePitchDiameter(demo('vice'), named(demo('vice'))) // 25.39
+ */
 export function matePitchDiameter(job: Job, thread: ThreadSpec): number | null {
   const places = matePlaces(job, thread);
   return wornMateMm(places, mateOf(job), job.fit.wornMate, travelOf(job, places)?.stretch ?? null);
@@ -43,7 +49,10 @@ export function mateChoices(job: Job, thread: ThreadSpec): WornChoice[] {
   );
 }
 
-/** Axial play with the mate at each place where it was read, once the part is made as planned, mm. */
+/**
+ * Axial play with the mate at each place where it was read, once the part is made as planned, mm.
+ * @example playAt(fit(demo('vice')), { pitchDiameterMm: 25, positionMm: null }) // 0.158; along the axis where the screw has 25 mm
+ */
 export const playAt = (plan: FitPlan, place: Place): number =>
   playOfClearanceMm(
     plan.form,

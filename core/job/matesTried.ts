@@ -17,7 +17,10 @@ export interface MateTried {
   readonly wentShare: number | null;
 }
 
-/** Every mate that was tried since the last cut, by its last trial, in the order in which they were first tried. */
+/**
+ * Every mate that was tried since the last cut, by its last trial, in the order in which they were first tried.
+ * @example matesTried(demo('pump')) // []
+ */
 export function matesTried(job: Job): MateTried[] {
   const metal = metalOf(job);
   const thread = threadOfJob(job);

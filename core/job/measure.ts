@@ -98,7 +98,10 @@ export interface MeasurePlan {
 
 /** Slack of a shop micrometer over wires, mm: within this the size is reached. */
 export const AT_SIZE_MM = 0.01;
-/** Where a pitch diameter is right: inside its class, or so near to what is aimed at. */
+/**
+ * Where a pitch diameter is right: inside its class, or so near to what is aimed at.
+ * @example rightPitch(fit(demo('pump'))) // { min: 28.493, max: 28.663, ofClass: true }
+ */
 export function rightPitch(fit: FitPlan): Range & { readonly ofClass: boolean } {
   const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
   return min !== null && max !== null
@@ -343,7 +346,10 @@ export function pinUsed(job: Job, shop: Shop): { text: string; mm: number } | nu
   const plan = measurePlan(job, shop);
   return job.prove.wire ?? (plan && { text: plain(plan.wireMm), mm: plan.wireMm });
 }
-/** The mate that is in the hand: the one chosen, else the first. */
+/**
+ * The mate that is in the hand: the one chosen, else the first.
+ * @example mateInHand(demo('pump')) // null
+ */
 export const mateInHand = (job: Job): Job['prove']['mates'][number] | null =>
   job.prove.mates.find((m) => m.name === job.prove.mate) ?? job.prove.mates[0] ?? null;
 

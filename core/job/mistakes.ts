@@ -24,7 +24,10 @@ export type MistakeView =
   | ({ readonly kind: 'height'; readonly clearanceLeftDeg: number } & OffHeight)
   | ({ readonly kind: 'slide'; readonly tooDeepMm: number; readonly passes: number } & SlideOff);
 
-/** What a tool set wrongly leaves on this job; null: no thread is named, or its tip lies beyond the surface. */
+/**
+ * What a tool set wrongly leaves on this job; null: no thread is named, or its tip lies beyond the surface.
+ * @example mistakeOf(demo('pump'), { kind: 'square', byDeg: 1 }).leadingDeg // 31
+ */
 export function mistakeOf(job: Job, m: Mistake): MistakeView | null {
   const fit = fitOfJob(job);
   const own = toolOfJob(job);

@@ -19,7 +19,10 @@ interface At {
   readonly lathe: Lathe | null;
 }
 
-/** What the lathe's slides are set to for a depth, rounded to what its dials show. */
+/**
+ * What the lathe's slides are set to for a depth, rounded to what its dials show.
+ * @example setTo({ depthMm: 1, axialMm: 0 }, { ...card(demo('sluice')), lathe: shop.lathes[0] }).settings[0].shown // '0.0405'; in, on the top slide at 14 degrees
+ */
 export function setTo(
   pass: Pick<PlannedPass, 'depthMm' | 'axialMm'> & Partial<Pick<PlannedPass, 'straightMm'>>,
   at: At,
@@ -44,6 +47,7 @@ const LEAST_CUT_MM = 0.004;
 /**
  * The next pass that cuts: the first one still planned that the dials can be set to beyond what is there. Null: nothing is
  * left that a hand can set.
+ * @example nextPass(plan(demo('sluice')).plan, { ...card(demo('sluice')), lathe: shop.lathes[0] }).made.depthMm > metal(demo('sluice')).depthMm // true
  */
 export function nextPass(plan: Plan, at: At): { readonly pass: PlannedPass; readonly made: SetPass } | null {
   if (!(plan.leftMm > LEAST_CUT_MM)) return null;

@@ -56,7 +56,10 @@ export interface Aim {
   readonly passes: number | null;
 }
 
-/** What may be aimed at after the part before: short of what was right there, and all of it. None where both are aimed at already. */
+/**
+ * What may be aimed at after the part before: short of what was right there, and all of it. None where both are aimed at already.
+ * @example aimsAfter(demo('brass'), shop, { zeroKept: false }) // []; the tool was set anew
+ */
 export function aimsAfter(job: Job, shop: Shop, before: PartBefore): Aim[] {
   if (!before.zeroKept) return [];
   const metal = metalOf(job);

@@ -1,11 +1,20 @@
 import { Type, type TSchema } from '@sinclair/typebox';
 
-/** The small pieces of which the documents' description is made. */
+/**
+ * The small pieces of which the documents' description is made.
+ * @example object({}).additionalProperties // false
+ */
 export const object = <T extends Record<string, TSchema>>(properties: T) =>
   Type.Object(properties, { additionalProperties: false });
-/** One of several words. */
+/**
+ * One of several words.
+ * @example oneOf('a', 'b').enum // ['a', 'b']
+ */
 export const oneOf = <T extends string>(...values: T[]) => Type.Unsafe<T>({ type: 'string', enum: values });
-/** Text of at most so many characters. */
+/**
+ * Text of at most so many characters.
+ * @example text(80).maxLength // 80
+ */
 export const text = (max = 4000) => Type.String({ maxLength: max });
 /** Identifier that a job or a picture is kept under. */
 export const id = Type.String({ minLength: 1, maxLength: 80 });

@@ -3,7 +3,10 @@ import { plain, type Step } from '../quantity/working.ts';
 import type { CardView } from './card.ts';
 import type { Job } from './schema.ts';
 
-/** The working of the next pass: depth at the target, depth after this pass, travel of the slide; empty where none is set. */
+/**
+ * The working of the next pass: depth at the target, depth after this pass, travel of the slide; empty where none is set.
+ * @example passSteps(card(demo('sluice')), 'area').map((s) => s.name) // ['Depth at the target', 'Depth after this pass', 'Travel of the slide']
+ */
 export function passSteps(view: CardView, rule: Job['cut']['rule']): Step[] {
   const { card, metal, feed, plan, request: q } = view;
   const [setting] = card.settings;

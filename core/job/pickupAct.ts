@@ -18,6 +18,7 @@ export interface PickupActs {
  * the one who stands there and not written down: they are done again after every interruption.
  * @param ready the slack is taken up (at a control: the face is touched) @param since look anew: what was read up to this event no
  * longer counts
+ * @example pickupActs(demo('pump'), shop, metal(demo('pump')), pickup(demo('pump')), true) // { acts: ['swing', 'slack', 'look', 'move', 'judge'], at: 'swing' }
  */
 export function pickupActs(
   job: Job,

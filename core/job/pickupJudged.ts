@@ -30,7 +30,10 @@ export function judgedOf(job: Job, metal: Metal): Judged | null {
   );
 }
 
-/** The lead of the old thread by the run in the air; null: nothing was judged, or it is not known what the lathe cuts. */
+/**
+ * The lead of the old thread by the run in the air; null: nothing was judged, or it is not known what the lathe cuts.
+ * @example judgedLeadMm(demo('pump'), shop, metal(demo('pump'))) // null; no place has been judged
+ */
 export function judgedLeadMm(job: Job, shop: Shop, metal: Metal): number | null {
   const judged = judgedOf(job, metal);
   const lead = gearState(job, shop)?.lead;
@@ -40,6 +43,7 @@ export function judgedLeadMm(job: Job, shop: Shop, metal: Metal): number | null 
 /**
  * Places that are worth judging: near both ends of the old thread and in its middle, mm from the free end. Empty: nobody has
  * said how long it is. Common practice, no source: a sixth from each end, where the thread is whole.
+ * @example placesToJudge(demo('sluice')) // [70, 210, 350]; of 420 mm
  */
 export function placesToJudge(job: Job): readonly number[] {
   const length = job.wearMap.lengthMm ?? job.setup.lengthMm;

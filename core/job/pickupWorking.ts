@@ -16,7 +16,10 @@ const startWorking = (m: Extract<Move, { way: 'z' }>, leftHand: boolean): Step =
   source: 'geometry; three leads clear at least so that the carriage has its speed, common practice, no source',
 });
 
-/** How a pick-up move came about: the smaller way round, and what it is for the way chosen. @param leftHand of the thread */
+/**
+ * How a pick-up move came about: the smaller way round, and what it is for the way chosen. @param leftHand of the thread
+ * @example pickupWorking({ way: 'parallel' }, { axialMm: 0.5, offsetMm: 8.5, leadText: '2' }, false)[0].values // '8.5 \u2212 4 \u00d7 2'
+ */
 export function pickupWorking(move: Move, answer: PickupAnswer, leftHand: boolean): Step[] {
   if (move.way === 'z') return [startWorking(move, leftHand)];
   const { axialMm, offsetMm, leadText } = answer;

@@ -15,7 +15,10 @@ export interface Place {
   readonly text: string;
 }
 
-/** Pitch diameters of one member as read: directly, or over wires on a screw. */
+/**
+ * Pitch diameters of one member as read: directly, or over wires on a screw.
+ * @example placesOn(demo('vice'), named(demo('vice')), 'external').map((p) => p.pitchDiameterMm) // [25.39, 25.07, 24.91, 25.36]; over wires
+ */
 export function placesOn(job: Job, thread: ThreadSpec, member: Member): Place[] {
   const at = (r: Reading, pitchDiameterMm: number): Place => ({
     pitchDiameterMm,
@@ -62,7 +65,10 @@ export interface Copied {
   /** It was read where somebody said that it is not worn; else what wear took is not put back. */
   readonly unworn: boolean;
 }
-/** What a copy is made like: the place that lost least, and whether it is unworn. */
+/**
+ * What a copy is made like: the place that lost least, and whether it is unworn.
+ * @example copiedFrom(demo('pump'), named(demo('pump'))) // { pitchDiameterMm: null, startMm: 29.86, unworn: false }
+ */
 export function copiedFrom(job: Job, thread: ThreadSpec): Copied {
   const member = job.intake.make;
   const pitch = leastLost(

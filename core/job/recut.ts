@@ -17,7 +17,10 @@ import { depthRead, leastWorn } from './special.ts';
  */
 export const recutting = (job: Job): boolean => job.intake.wanted === 'recut';
 
-/** What has to be gone from the old groove for it to be clean all over; null where a recut has nothing to clean. */
+/**
+ * What has to be gone from the old groove for it to be clean all over; null where a recut has nothing to clean.
+ * @example cleaning(demo('pump')) // null; nothing was said of bruises
+ */
 export function cleaning(job: Job): Cleaned | null {
   const thread = threadOfJob(job);
   const { clean } = job.fit;
@@ -41,6 +44,7 @@ const USUAL_PASS_MM = 0.25;
 /**
  * What is to be reached, with what was asked deeper. A recut's is never less than the old groove and what
  * cleans it. @param q the question with the target of the fit alone
+ * @example [plan(demo('pump')).request.target, targetOf(demo('pump'), plan(demo('pump')).request, 0.1)] // [{ pitchDiameterMm: 28.578 }, { pitchDiameterMm: 28.378 }]; 0.1 mm deeper is 0.2 mm on diameter
  */
 export function targetOf(job: Job, q: PlanRequest, deeperMm: number): PlanRequest['target'] {
   const least = q.grooveMm + (cleaning(job)?.deeperMm ?? 0);
@@ -62,6 +66,7 @@ const CENTRING_MM = 0.05;
  * Depth below the surface at which a recut first meets metal, mm; null where it meets metal from the first touch. The old
  * groove as it was measured from that surface, else as deep as this tool goes into a groove of the pitch diameter read (of
  * the basic one where none was), less what an error of centring brings the nearer flank forward: x / tan a.
+ * @example meetsMetalMm(demo('sluice'), plan(demo('sluice')).request, metal(demo('sluice'))) // null; a new screw has no old groove
  */
 export function meetsMetalMm(job: Job, q: PlanRequest, metal: Metal): number | null {
   const thread = threadOfJob(job);
@@ -84,6 +89,7 @@ const LEAST_TAN = 0.05;
 /**
  * Depth of the old groove below a surface, as it was read from its crest, mm: less what the surface lies under that crest.
  * Null: not a recut, or not read. @param surfaceMm diameter of the surface that the tool touches
+ * @example oldGrooveBelowMm(demo('latch'), 24) // null; it is no recut
  */
 export function oldGrooveBelowMm(job: Job, surfaceMm: number): number | null {
   const depth = recutting(job) ? depthRead(job) : null;
@@ -93,7 +99,10 @@ export function oldGrooveBelowMm(job: Job, surfaceMm: number): number | null {
   return Math.max(0, depth - ((external ? 1 : -1) * (crest - surfaceMm)) / 2);
 }
 
-/** Diameter at the tip in what is cut now, mm: from the surface touched, or from the root as it was read. Null: neither is known. */
+/**
+ * Diameter at the tip in what is cut now, mm: from the surface touched, or from the root as it was read. Null: neither is known.
+ * @example tipDiameterNowMm(demo('latch'), metal(demo('latch'))) // null; nothing was touched
+ */
 export function tipDiameterNowMm(job: Job, metal: Metal): number | null {
   const inward = job.intake.make === 'external' ? -1 : 1;
   if (metal.touched === 'groove') {

@@ -17,7 +17,10 @@ export interface MachineSetting {
   readonly done: boolean;
 }
 
-/** The settings of this job: an angled slide only where the cut is fed along it, and neither slide nor dials at a control. */
+/**
+ * The settings of this job: an angled slide only where the cut is fed along it, and neither slide nor dials at a control.
+ * @example settingsOf(demo('pump'), setup(demo('pump')), named(demo('pump')), 'screw-cutting').map((s) => s.code) // ['true', 'ground', 'height', 'square', 'relief', 'speed', 'clear', 'zero']
+ */
 export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec, kind: LatheKind | null): MachineSetting[] {
   const { setup } = job;
   const of = (code: SettingCode, value: MachineSetting['value'] = null): MachineSetting => ({

@@ -18,7 +18,10 @@ export interface SizeBand {
   }[];
 }
 
-/** Pitch diameter that a limit gauge of this class stands for: go at the most metal, not-go at the least; mm. Null: no such limit. */
+/**
+ * Pitch diameter that a limit gauge of this class stands for: go at the most metal, not-go at the least; mm. Null: no such limit.
+ * @example gaugeMm(fit(demo('pump')), 'go') // 28.663; a go ring has a screw's largest pitch diameter
+ */
 export function gaugeMm(fit: FitPlan, which: 'go' | 'not-go'): number | null {
   const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
   return (which === 'go') === (fit.make === 'internal') ? min : max;

@@ -43,7 +43,10 @@ const CLEARANCE_SHARE = 0.5;
 /** Free by hand, no shake felt, in units of feel. Common practice, no source. */
 const FREE_BY_FEEL = [1, 4] as const;
 
-/** By what the part is proved, as the job has it; null: no fit yet. */
+/**
+ * By what the part is proved, as the job has it; null: no fit yet.
+ * @example rightBy(demo('pump'), shop) // { by: 'limits', minMm: 28.493, maxMm: 28.663, of: 'class' }
+ */
 export function rightBy(job: Job, shop: Shop): RightBy | null {
   const fit = fitOfJob(job);
   const thread = threadOfJob(job);
@@ -274,7 +277,10 @@ export const effectsOfJob = perJob((job, shop): readonly { readonly event: Ledge
 export const RISKY = 0.02;
 /** From this chance on the card says that the part had better be looked at before the pass. Common practice, no source. */
 export const LOOK_FIRST = 0.1;
-/** Chance that a pass at a depth goes past what no cut can mend; null where nothing says. @param depthMm below the surface */
+/**
+ * Chance that a pass at a depth goes past what no cut can mend; null where nothing says. @param depthMm below the surface
+ * @example passRisk(demo('pump'), shop, 1) // null; nothing has been cut
+ */
 export function passRisk(job: Job, shop: Shop, depthMm: number): number | null {
   const q = asked(job, shop);
   return q && riskOf(q.asked, depthMm);

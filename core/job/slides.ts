@@ -42,7 +42,10 @@ export interface Stand {
 export const depthAt = (stand: Stand, slideDeg: number | null, zeroMm: number): number =>
   stand.crossMm + stand.topMm * (slideDeg === null ? 0 : cosDeg(slideDeg)) + zeroMm;
 
-/** The slides' travels for a pass, before they are rounded to what a dial can be set to. */
+/**
+ * The slides' travels for a pass, before they are rounded to what a dial can be set to.
+ * @example standFor({ depthMm: 1, axialMm: 0 }, metal(demo('latch')), { infeed: 'flank', slideDeg: 29.5, liesDeg: 29.5, conflict: null }) // { crossMm: 0, topMm: 1.149 }; 1 / cos 29.5
+ */
 export function standFor(pass: Pick<PlannedPass, 'depthMm' | 'axialMm'>, metal: Metal, feed: Feed): Stand {
   const cos = feed.liesDeg === null ? 0 : cosDeg(feed.liesDeg);
   if (feed.slideDeg !== null) {
@@ -53,7 +56,10 @@ export function standFor(pass: Pick<PlannedPass, 'depthMm' | 'axialMm'>, metal: 
   return { crossMm: pass.depthMm - metal.zeroMm - topMm * cos, topMm };
 }
 
-/** Side cut by s along the axis: along the slide as it lies, the cross slide taking back its depth. Null: it lies square across. */
+/**
+ * Side cut by s along the axis: along the slide as it lies, the cross slide taking back its depth. Null: it lies square across.
+ * @example sideStand({ ...metal(demo('latch')), slideDeg: 90, topMm: 0, crossMm: 1 }, 0.2, false) // { topMm: 0.2, crossMm: 1 }
+ */
 export function sideStand(metal: Metal, towardsHeadstockMm: number, leftHand: boolean): Stand | null {
   const lies = metal.slideDeg;
   if (lies === null || lies < LEAST_SIDE_DEG) return null;
@@ -63,7 +69,10 @@ export function sideStand(metal: Metal, towardsHeadstockMm: number, leftHand: bo
 /** A slide nearer to square across than this is no use for moving along, degrees. */
 const LEAST_SIDE_DEG = 5;
 
-/** The dials' own settings for a stand, and where the slides then really are. */
+/**
+ * The dials' own settings for a stand, and where the slides then really are.
+ * @example settingsFor({ crossMm: 1, topMm: 0 }, shop.lathes[0], { infeed: 'plunge', slideDeg: null, liesDeg: null, conflict: null }, false).settings[0].shown // '0.0395'; in, as near to 1 mm as the dial goes
+ */
 export function settingsFor(
   stand: Stand,
   lathe: Lathe | null,
@@ -104,7 +113,10 @@ export function settingsFor(
   };
 }
 
-/** A control is given the diameter at the tip. */
+/**
+ * A control is given the diameter at the tip.
+ * @example controlSetting(1.2345, shop.lathes[0]).toMm // 1.2345
+ */
 export function controlSetting(diameterMm: number, lathe: Lathe): Setting {
   const unit = lathe.control?.unit ?? 'mm';
   const onDiameter = lathe.control?.diameterProgramming ?? true;

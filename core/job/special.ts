@@ -84,6 +84,7 @@ function flanksRead(job: Job): Flanks | null {
  * The special that the readings speak for, as a thread that can be made. It is its readings: diameter, depth, flats, root
  * radius, flanks and taper as they were read; nominal figures only where nothing was read. Only the pitch is a round one
  * where it can be, for a lathe has to be set to it.
+ * @example specialOf(ranking(demo('press')), demo('press')).designation // '49.8 mm x 8 mm 31/3'
  */
 export function specialOf(ranking: Ranking, job: Job): ThreadSpec {
   const s = ranking.special;
@@ -144,7 +145,10 @@ export function oriented(thread: ThreadSpec, job: Job): ThreadSpec {
   return off(mirrored(form)) < off(form) ? { ...thread, flipped: true } : thread;
 }
 
-/** The likeliest thread: a published row, or the special when that is likelier. */
+/**
+ * The likeliest thread: a published row, or the special when that is likelier.
+ * @example likeliest(ranking(demo('pump')), demo('pump')).designation // 'M30x2'
+ */
 export function likeliest(ranking: Ranking, job: Job): ThreadSpec | null {
   const best = ranking.candidates[0];
   if (best && best.probability >= ranking.special.probability) return best.thread;

@@ -40,7 +40,10 @@ export const notGoTurnsOf = (job: Job): number => notGoTurns(AMERICAN.has(thread
 const gaugeIsRight = (e: Pick<EventOf<'gauged'>, 'which' | 'passes' | 'turns'>, may: number): boolean =>
   e.which === 'go' ? e.passes : !e.passes && (e.turns ?? 0) <= may;
 
-/** What everything together says of the part on the lathe, with its reasons, and what is still to be done before it is said. */
+/**
+ * What everything together says of the part on the lathe, with its reasons, and what is still to be done before it is said.
+ * @example proofVerdict(demo('pump'), shop).is // 'not-yet'
+ */
 export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
   const metal = metalOf(job);
   const tests = testsSinceCut(job, metal);

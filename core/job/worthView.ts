@@ -25,7 +25,10 @@ export interface WorthView {
   readonly wantedMm: number | null;
 }
 
-/** Whether replacing is worth it, and what a side cut would free. Null: no thread, or square flanks. */
+/**
+ * Whether replacing is worth it, and what a side cut would free. Null: no thread, or square flanks.
+ * @example worthView(demo('pump'), shop).answer // null; nobody has said how much play there is
+ */
 export function worthView(job: Job, shop: Shop): WorthView | null {
   const thread = threadOfJob(job);
   if (!thread) return null;

@@ -21,6 +21,7 @@ const known = (l: Limits | undefined): Limits | null => (l && (l.min !== null ||
 /**
  * The three diameters as the fit has them. Made to a class, the other member stands there in its own usual class, for what
  * it has to go with; without a class only the aim is known. Null limits are never made up.
+ * @example zonesOf(demo('pump'), named(demo('pump')), fit(demo('pump'))).map((z) => z.diameter) // ['major', 'pitch', 'minor']
  */
 export function zonesOf(job: Job, thread: ThreadSpec, plan: FitPlan): readonly Zone[] {
   const sizes = threadSizes(thread);

@@ -13,7 +13,10 @@ export const missingFacts = (lathe: Lathe): UnconfirmedFact[] =>
     return false;
   });
 
-/** The lathe with a fact said; that it was said is kept even where it is what stood in. */
+/**
+ * The lathe with a fact said; that it was said is kept even where it is what stood in.
+ * @example [structuredClone(shop.lathes[0])].map((l) => (confirm(l, 'leadscrew'), l.unconfirmed.includes('leadscrew'))) // [false]
+ */
 export function confirm(lathe: Lathe, fact: UnconfirmedFact): void {
   lathe.unconfirmed = lathe.unconfirmed.filter((f) => f !== fact);
 }

@@ -43,6 +43,7 @@ function commentLines(said: string): string[] {
 /**
  * The passes as plain ISO 6983 text, one block a motion: rapids move one axis, never through metal; each pass goes along Z off
  * the surface, straight in, through the thread, straight out, and back. @see ISO 6983-1; G32 is what some controls call G33
+ * @example programOf(value(motionOf({ member: 'external', hand: 'right', leadMm: 2, starts: 1, taper: 0, surfaceMm: 30, threadMm: 40, reliefMm: 6, startLeads: 3, grooveMm: null, clearanceMm: 1, boreClearMm: null, passes: [{ depthMm: 0.4, axialMm: 0 }], rpm: 200 })), { unit: 'mm', word: 'G33', diameterProgramming: true, rpm: 200, leadMm: 2, comments: [] }).split(/\r?\n/).find((l) => l.includes('G33')) // 'N60 G33 X29.2 Z-40. F2.'
  */
 export function programOf(m: Motion, c: ProgramChoice): string {
   const scale = c.unit === 'mm' ? 1 : 1 / MM_PER_INCH;

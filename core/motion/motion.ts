@@ -84,6 +84,7 @@ function refused(q: MotionAsk): Outcome<never> | null {
 /**
  * The travel of every pass and start: the start lies a whole number of leads out, at least as many as are asked for; over an
  * old groove a whole number of leads from where the tip sat in it, so that every pass falls into it.
+ * @example value(motionOf({ member: 'external', hand: 'right', leadMm: 2, starts: 1, taper: 0, surfaceMm: 30, threadMm: 40, reliefMm: 6, startLeads: 3, grooveMm: null, clearanceMm: 1, boreClearMm: null, passes: [{ depthMm: 0.4, axialMm: 0 }], rpm: 200 })).start // { xMm: 32, zMm: 6 }; three leads before the face
  */
 export function motionOf(q: MotionAsk): Outcome<Motion> {
   const wrong = refused(q);

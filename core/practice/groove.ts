@@ -154,7 +154,10 @@ export const crossOutMm = (r: GrooveRound, s: GrooveState): number =>
 
 const wrap = (x: number, every: number): number => x - every * Math.round(x / every);
 
-/** How far the groove will be from the tool once it cuts: every slack goes to the side that drives. */
+/**
+ * How far the groove will be from the tool once it cuts: every slack goes to the side that drives.
+ * @example realOff({ ...grooveRound(1, 1), offMm: 0.5 }, grooveStart()) // 0.5; nothing has been moved yet
+ */
 export function realOff(r: GrooveRound, s: GrooveState): number {
   // pushed in the cut, a slide left bearing the other way gives by its slack, against the cut
   const gives = s.bears === 'back' ? dirOf(r) * (r.slideSlackMm - s.openMm) : 0;

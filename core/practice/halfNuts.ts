@@ -109,6 +109,7 @@ export function markAt(r: HalfNutsRound, threads: number): number {
 /**
  * The lever thrown with so many threads passed: the nuts drop in at the next whole thread, and the spindle has then turned those
  * threads over the lead in leads; what is not whole of that is how far the tool is beside its groove.
+ * @example shutAt({ ...halfNutsRound(1, 1, shop.lathes[0]), leverS: 0, leadMm: '4', leadscrewMm: '6', teeth: 16, marks: 8, first: 0 }, 0.5).offLeads // '1/2'; 6 mm on are one and a half leads
  */
 export function shutAt(r: HalfNutsRound, passed: number): Shut {
   const threads = Math.ceil(passed + r.leverS * threadsPerS(r) - 1e-9);

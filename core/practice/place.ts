@@ -45,7 +45,10 @@ const THREADS = ['1 1/2 x 3 1/2 tpi', 'M30x2', 'Tr 28x5', '2 1/2-4 UNC', '5/8-11
  */
 export const nextOf = (m: MotionWord): MotionWord => MOTIONS[(MOTIONS.indexOf(m) + 1) % MOTIONS.length] ?? 'set';
 
-/** A run of passes broken off somewhere. @param level 1 up */
+/**
+ * A run of passes broken off somewhere. @param level 1 up
+ * @example placeRound(1, 1).thread === placeRound(1, 1).thread // true; a seed gives the same again
+ */
 export function placeRound(seed: number, level: number): PlaceRound {
   const d = deal(seed);
   const of = d.whole(8, 24);
@@ -93,7 +96,10 @@ export function placeRound(seed: number, level: number): PlaceRound {
 /** What a wrong motion does there. */
 export type PlaceMissed =
   '' | 'cut-twice' | 'not-set' | 'set-twice' | 'dragged-back' | 'out-twice' | 'slack-open' | 'into-jaws' | 'no-cut';
-/** What the motion chosen would do; empty: right. */
+/**
+ * What the motion chosen would do; empty: right.
+ * @example gradePlace({ ...placeRound(1, 1), right: 'cut' }, 'cut') // ''
+ */
 export function gradePlace(r: PlaceRound, chosen: MotionWord): PlaceMissed {
   if (chosen === r.right) return '';
   if (chosen === 'back') return r.tool === 'in' ? 'dragged-back' : 'no-cut';

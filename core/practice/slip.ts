@@ -144,7 +144,10 @@ const CARDS: readonly SlipCard[] = [
 const ratioOf = (drivers: readonly number[], driven: readonly number[]): number =>
   drivers.reduce((p, n) => p * n, 1) / driven.reduce((p, n) => p * n, 1);
 
-/** What would be read if that one thing were wrong. Kinematics of a train, geometry of a slide. */
+/**
+ * What would be read if that one thing were wrong. Kinematics of a train, geometry of a slide.
+ * @example readWith({ pitchMm: 2, halfDeg: 30, depthMm: 1.227, boreMm: 10 }, { is: 'nothing' }).tenPitches // 20
+ */
 export function readWith(c: SlipCard, slip: Slip): Read {
   const right: Read = {
     tenPitches: 10 * c.pitchMm,
@@ -190,7 +193,10 @@ export function readWith(c: SlipCard, slip: Slip): Read {
   }
 }
 
-/** In how many of what can be read two mistakes differ enough to be told apart. */
+/**
+ * In how many of what can be read two mistakes differ enough to be told apart.
+ * @example toldApart({ tenPitches: 20, flank: 30, depth: 1.2, growsBy: 0, bore: 10 }, { tenPitches: 20, flank: 27.5, depth: 1.2, growsBy: 0, bore: 10 }) // true
+ */
 export const toldApart = (a: Read, b: Read): boolean => READS.some((k) => Math.abs(a[k] - b[k]) > 3 * READ_TO[k]);
 
 /** Every mistake that a level has in it; the last levels leave only small differences. */
@@ -267,11 +273,17 @@ export function slipRound(seed: number, level: number): SlipRound {
   };
 }
 
-/** The mistake whose reading is nearest to what was read, weighed by how well each is read. */
+/**
+ * The mistake whose reading is nearest to what was read, weighed by how well each is read.
+ * @example likeliestSlip({ ...slipRound(1, 1), choices: [{ is: 'nothing' }] }).is // 'nothing'
+ */
 export function likeliestSlip(r: SlipRound): Slip {
   const off = (s: Slip): number =>
     READS.reduce((sum, k) => sum + ((readWith(r.card, s)[k] - r.read[k]) / READ_TO[k]) ** 2, 0);
   return r.choices.reduce((best, s) => (off(s) < off(best) ? s : best));
 }
-/** What it was, when something else was chosen; empty: right. */
+/**
+ * What it was, when something else was chosen; empty: right.
+ * @example gradeSlip(slipRound(1, 1), likeliestSlip(slipRound(1, 1))) // 'whole-angle'
+ */
 export const gradeSlip = (r: SlipRound, chosen: Slip): string => (chosen === r.right ? '' : r.right.is);

@@ -3,7 +3,10 @@ import { cosDeg, sinDeg } from '../quantity/units.ts';
 import type { Grey } from './grey.ts';
 import type { Edge, Folded } from './teeth.ts';
 
-/** Crests of one edge against the other: half a pitch apart an odd number of starts, in step an even one. Null: neither. */
+/**
+ * Crests of one edge against the other: half a pitch apart an odd number of starts, in step an even one. Null: neither.
+ * @example parity([drawnEdge(-1), drawnEdge(1)], 20) // 'even'; ridges stand opposite one another
+ */
 export function parity([a, b]: readonly [Edge, Edge], pitch: number): 'odd' | 'even' | null {
   const along = (e: Edge): number => {
     // a ridge's middle at its crest, back in the picture, then along the mean axis
@@ -23,7 +26,10 @@ function spot(e: Edge, z: number, h: number): readonly [number, number] {
   return [z * c - v * s, z * s + v * c];
 }
 
-/** Crest to crest, or root to root, at the foot of the picture's centre, px. */
+/**
+ * Crest to crest, or root to root, at the foot of the picture's centre, px.
+ * @example between([drawnEdge(-1), drawnEdge(1)], picture(), 'crest') // 212
+ */
 export function between([a, b]: readonly [Edge, Edge], g: Grey, what: 'crest' | 'root'): number {
   const mean = (a.laid.deg + b.laid.deg) / 2;
   const [c, s] = [cosDeg(mean), sinDeg(mean)];
@@ -58,7 +64,10 @@ function levelAt(f: Folded, what: 'crest' | 'root'): number {
   return level[Math.floor(level.length * (what === 'crest' ? 0.6 : 0.4))] ?? edge;
 }
 
-/** Diameter at which the ridge is half a pitch wide, from its width at mid height and both apparent flanks. */
+/**
+ * Diameter at which the ridge is half a pitch wide, from its width at mid height and both apparent flanks.
+ * @example widthsAlike([drawnEdge(-1), drawnEdge(1)], 0, 20, { apparentDeg: 45 }, { apparentDeg: 45 }) // 0; a ridge at half its height is as wide as the groove
+ */
 export function widthsAlike(
   edges: readonly Edge[],
   middlePx: number,

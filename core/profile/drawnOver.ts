@@ -12,7 +12,10 @@ export interface RawEdge extends Side {
 /** Points of an edge that a drawing needs. */
 const MOST_POINTS = 4000;
 
-/** Edges, teeth and axis in the picture's own pixels. */
+/**
+ * Edges, teeth and axis in the picture's own pixels.
+ * @example drawnOver([drawnEdge(-1)], [], picture()).edges[0].teeth.length // 10
+ */
 export function drawnOver(
   edges: readonly Edge[],
   raw: readonly RawEdge[],

@@ -15,7 +15,10 @@ export interface EdgePoints {
   readonly steep: Float64Array;
 }
 
-/** One sigma of the blur at an edge, px, smoothing taken out again. */
+/**
+ * One sigma of the blur at an edge, px, smoothing taken out again.
+ * @example blurOf({ steep: new Float64Array([0.2, 0.2, 0.2]) }) // 1.726; px
+ */
 export function blurOf(p: EdgePoints): number {
   const all = 1 / (sqrt(2 * PI) * median(Array.from(p.steep)));
   return sqrt(max(0, all * all - 1));
@@ -55,6 +58,7 @@ const SMOOTH = [0.0545, 0.2442, 0.4026, 0.2442, 0.0545];
 /**
  * The edge of one component, sub-pixel: found on the small picture, then crossed in the full one where the share is half, upright
  * or across as its slope lies. Only blocks that hold the edge are looked at, so a large picture costs as its edge is long.
+ * @example pictureRead().seen.edges.map((e) => e.side) // [-1, 1]
  */
 export function edgeOf(g: Grey, levels: Levels, pixels: Int32Array, sw: number, sh: number, by: number): EdgePoints {
   const inside = new Uint8Array(sw * sh);

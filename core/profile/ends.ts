@@ -24,10 +24,16 @@ export interface Ridge {
 /** The top of a circle of radius 1 lies so far from where the tangent that leans by an angle cuts its level. */
 const halfTop = (deg: number): number => tan((PI / 2 - (deg * PI) / 180) / 2);
 
-/** How far the flanks' own lines stand apart at the level of an end. */
+/**
+ * How far the flanks' own lines stand apart at the level of an end.
+ * @example widthOver({ kind: 'round', radius: 1 }, 30, 30) // 1.1547
+ */
 export const widthOver = (end: End, leftDeg: number, rightDeg: number): number =>
   end.kind === 'flat' ? end.wide : end.radius * (halfTop(leftDeg) + halfTop(rightDeg));
-/** Radius of an arc tangent to both flanks, whose own lines stand so far apart at its top. */
+/**
+ * Radius of an arc tangent to both flanks, whose own lines stand so far apart at its top.
+ * @example radiusWithin(1.1547, 30, 30) // 1.000
+ */
 export const radiusWithin = (wide: number, leftDeg: number, rightDeg: number): number =>
   wide / (halfTop(leftDeg) + halfTop(rightDeg));
 
@@ -63,7 +69,10 @@ function arc(z: number, radius: number, wide: number, leftDeg: number, rightDeg:
   return x <= from || x >= to ? 0 : radius - sqrt(radius * radius - x * x);
 }
 
-/** The section along the axis that a ridge makes, turn by turn; px. */
+/**
+ * The section along the axis that a ridge makes, turn by turn; px.
+ * @example sectionOfRidge({ pitch: 3, lead: 3, leftDeg: 30, rightDeg: 30, outer: 12, depth: 1.84, crest: { kind: 'flat', wide: 0.375 }, root: { kind: 'flat', wide: 0.5 } }).radius[360] // 12; the crest is in the middle
+ */
 export const sectionOfRidge = (r: Ridge): Section => sectionBy(r.pitch, r.lead, radiusOf(r));
 
 /** What crest and root of a section are, as far as the picture tells. */
@@ -88,6 +97,7 @@ const ROUNDS = 5;
  * Crest and root of the axial section: each as a flat and as an arc between the flanks, the shadows of both laid over the
  * points; the one that lies closer by a third is it. Widths follow from the flanks' own lines at the level of crest and root.
  * @param sigma of the blur in the unit of the points
+ * @example pictureRead().ends.root.radius / 20 // 0.431; mm, of the form's 0.144 P
  */
 export function endsOf(
   points: Points,

@@ -7,6 +7,7 @@ const MOST = 900;
 /**
  * All teeth used, of both edges, on one ridge: place from the ridge's middle with what its own flank lies off taken out, and
  * height over the axis. @param outer radius of the crest, px
+ * @example foldedPoints([drawnEdge(-1)], 106).h.length // 800
  */
 export function foldedPoints(edges: readonly Edge[], outer: number): Points {
   const u: number[] = [];

@@ -26,7 +26,10 @@ const ANY_PITCH_MM = 5;
 export const pitchDrawn = (pitchMm: number | null): number =>
   pitchMm === null ? ANY_PITCH_MM : Number(pitchMm.toPrecision(3));
 
-/** Radius of a form's section about its ridge, `outer` at the crest; the table's leading flank faces right unless flipped. */
+/**
+ * Radius of a form's section about its ridge, `outer` at the crest; the table's leading flank faces right unless flipped.
+ * @example sectionOfForm('iso60', false, { pitch: 3, lead: 3, outer: 12, pitchMm: 3 }).radius[0] // 10.16; the form's depth under the crest
+ */
 export function sectionOfForm(
   id: Exclude<FormId, 'special'>,
   flipped: boolean,
@@ -46,7 +49,10 @@ export function sectionOfForm(
   });
 }
 
-/** Every published form whose flanks are near, each by how far the teeth lie off its shadow; the closest first. */
+/**
+ * Every published form whose flanks are near, each by how far the teeth lie off its shadow; the closest first.
+ * @example pictureRead().forms[0].form // 'iso60'
+ */
 export function formsLaid(
   points: Points,
   p: {

@@ -15,6 +15,7 @@ const ALIKE_PX = 0.12;
 /**
  * A flank behind the crest's edge: every angle from 0 to the apparent one is tried, its ridge laid with that flank's own shadow on
  * the points, and those that lie as close as the best are what it may be. @param side which flank of the ridge
+ * @example pictureRead().hidden // { left: null, right: null }; nothing hides a flank of 30 degrees
  */
 export function hiddenFlank(
   points: Points,

@@ -11,6 +11,7 @@ const DRAWN = 240;
 /**
  * The shadow that a form throws, laid where the teeth lie, and the section that throws it. @param form a published one; null:
  * the ridge found
+ * @example laidOver(pictureRead(), null).shadow.length // 241
  */
 export function laidOver(
   read: ProfileRead,

@@ -37,6 +37,7 @@ const TERMS = (x: number, y: number): number[] => [1, x, y, x * x, x * y, y * y]
 /**
  * Ground as a quadratic over the picture, fitted without what stands out of it; the part as its median. Null: there are no two
  * levels. @param by side of the small picture's blocks in the full one
+ * @example levelsOf({ w: 4, h: 4, data: new Float32Array(16) }, 1) // null; all of one grey
  */
 export function levelsOf(small: Grey, by: number): Levels | null {
   const { w, h, data } = small;

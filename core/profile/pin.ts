@@ -11,7 +11,10 @@ interface PinSeen {
 
 /** The lens shrinks what is away from the centre; common practice, no source. */
 const PIN_LENS = 0.0015;
-/** Px a mm by the first of what lies beside a part that is a clean pin; null: none is. @param pinMm its diameter */
+/**
+ * Px a mm by the first of what lies beside a part that is a clean pin; null: none is. @param pinMm its diameter
+ * @example [Array.from({ length: 360 }, (_, i) => (i * Math.PI) / 180)].map((a) => scaleByPin([{ x: Float64Array.from(a, (t) => 80 * Math.cos(t)), y: Float64Array.from(a, (t) => 80 * Math.sin(t)) }], 8).value) // [20]; 160 px are 8 mm
+ */
 export function scaleByPin(beside: readonly EdgePoints[], pinMm: number): Told | null {
   const pin = beside.map(pinOf).find((p) => p !== null);
   if (!pin) return null;

@@ -101,6 +101,7 @@ const likeOf = (a: Edge, b: Edge): boolean => {
  * what repeats and then by all of them together, flanks by their own lines, the axial section from the shadow by where the
  * silhouette lies on the helicoid, crest and root by the shadow that they would throw. It says what it wants where it cannot tell.
  * Geometry of shadows: parallel light. @param progress told the share done, 0 to 1
+ * @example pictureRead().pitchPx.value / 20 // 3.000; mm, of M24x3
  */
 export function readProfile(g: Grey, ask: ProfileAskedFor, progress: (done: number) => void = () => {}): ProfileRead {
   const shown = ask.shown ?? {};

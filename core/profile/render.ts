@@ -80,7 +80,10 @@ export function noiseOf(seed: number): () => number {
   return () => sqrt(-2 * log(1 - uniform())) * cos(2 * PI * uniform());
 }
 
-/** A picture of the solid, its axis through the middle. The edge is an area's share, blurred by the shot's own sigma. */
+/**
+ * A picture of the solid, its axis through the middle. The edge is an area's share, blurred by the shot's own sigma.
+ * @example [picture().w, picture().h] // [900, 620]
+ */
 export function pictureOf(s: Solid, shot: Shot): Grey {
   const { w, h, pxPerMm, rotationDeg, blurPx } = shot;
   const reach = hypot(w, h) / 2 + 4;

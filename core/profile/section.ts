@@ -9,7 +9,10 @@ export interface FlankRead {
   readonly axialDeg: number | null;
   readonly uncertaintyDeg: number;
 }
-/** One flank of the ridges, as the picture shows it, on both edges together. */
+/**
+ * One flank of the ridges, as the picture shows it, on both edges together.
+ * @example flankOf([drawnEdge(-1), drawnEdge(1)], 0, 'left').apparentDeg // 45
+ */
 export function flankOf(
   edges: readonly Edge[],
   axisDeg: number,
@@ -59,6 +62,7 @@ const OUTER = 0.05;
  * Angle of the axial section from the apparent one: a silhouette point at height y with slope T = dz/dy lies turned about the axis
  * by psi = atan(c / (T y)), c = lead / 2 pi, at radius y / cos psi; there tan a = T cos psi. Where that radius would lie beyond
  * the crest, the crest's edge throws the shadow and the flank cannot be told. @returns degrees; null: hidden, or no radius known
+ * @example axialOf(30, { pitchPx: 60, starts: 1, radiusPx: 240, depthPx: 36, leadAngleDeg: null }) // 29.93; a shadow is a little wider than the section
  */
 export function axialOf(
   apparentDeg: number,

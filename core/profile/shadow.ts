@@ -10,7 +10,10 @@ export interface Section {
   /** Radius at the middle of each of so many equal shares of the pitch. Any one unit of length. */
   readonly radius: Float64Array;
 }
-/** Sigma that a found edge is softened by: the picture's own, and the one of finding it. */
+/**
+ * Sigma that a found edge is softened by: the picture's own, and the one of finding it.
+ * @example softness(0.75) // 1.25
+ */
 export const softness = (blurPx: number): number => hypot(1, blurPx);
 /** Columns that a pitch is drawn in. */
 const COLUMNS = 160;
@@ -19,7 +22,10 @@ const TURNS = 90;
 /** Taps of the blur, to either side, four to a sigma. */
 const TAPS = 12;
 
-/** A section by its radius at each place, the ridge's middle at 0. */
+/**
+ * A section by its radius at each place, the ridge's middle at 0.
+ * @example [...sectionBy(2, 2, (z) => 10 - Math.abs(z), 4).radius] // [9.25, 9.75, 9.75, 9.25]
+ */
 export function sectionBy(pitch: number, lead: number, radiusAt: (z: number) => number, samples = 720): Section {
   return {
     pitch,
@@ -40,6 +46,7 @@ export interface Shadow {
  * The shadow of a helicoid under parallel light: at each place the greatest height over the turn psi about the axis of
  * r(z - lead psi / 2 pi) cos psi; then, where the picture is soft, the line along which half of the light is gone.
  * @param sigma of the blur, in the section's unit; 0: sharp
+ * @example shadowOf(sectionBy(2, 0.001, (z) => 10 - Math.abs(z)), 0.0001).at(0.5) // 9.500; with no lead the shadow is the section
  */
 export function shadowOf(s: Section, sigma: number): Shadow {
   const { pitch, radius } = s;
@@ -126,7 +133,10 @@ export interface Laid {
 }
 const SLIDES = 4;
 
-/** A shadow laid on the points of an edge as well as it goes: how it is shifted, and what is left over; px. */
+/**
+ * A shadow laid on the points of an edge as well as it goes: how it is shifted, and what is left over; px.
+ * @example laidOn({ u: Float64Array.from([-0.5, -0.3, 0.3, 0.5]), h: Float64Array.from([9.5, 9.7, 9.7, 9.5]) }, shadowOf(sectionBy(2, 0.001, (z) => 10 - Math.abs(z)), 0.0001)).rms // 0.000
+ */
 export function laidOn(points: Points, s: Shadow): Laid {
   const n = points.u.length;
   let shift = 0;

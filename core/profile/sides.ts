@@ -9,7 +9,10 @@ export interface Side {
   readonly y: Float64Array;
 }
 
-/** How the part leans, from its pixels: the middle of each column. Degrees, + it falls to the right. */
+/**
+ * How the part leans, from its pixels: the middle of each column. Degrees, + it falls to the right.
+ * @example leaning(Int32Array.from([0, 5, 10, 15]), 4) // 45; one pixel down in each column
+ */
 export function leaning(pixels: Int32Array, w: number): number {
   const low = new Map<number, [number, number]>();
   for (const p of pixels) {
@@ -30,7 +33,10 @@ export function leaning(pixels: Int32Array, w: number): number {
   );
 }
 
-/** Points whose way out lies above or below the part's own line; those that face along it are its ends. */
+/**
+ * Points whose way out lies above or below the part's own line; those that face along it are its ends.
+ * @example sidesOf({ x: Float64Array.from([0, 1, 0, 1]), y: Float64Array.from([0, 0, 9, 9]), nx: new Float64Array(4), ny: Float64Array.from([-1, -1, 1, 1]) }, 0, {}).lower.y.length // 2
+ */
 export function sidesOf(
   p: EdgePoints,
   about: number,

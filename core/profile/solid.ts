@@ -14,7 +14,10 @@ export interface WornStretch {
 /** Places of a pitch at which the section is kept. */
 const PLACES = 2400;
 
-/** A screw as a solid from its form; z = 0 is the middle of a ridge. @param majorMm over the crests, mm */
+/**
+ * A screw as a solid from its form; z = 0 is the middle of a ridge. @param majorMm over the crests, mm
+ * @example solidOf(formAt('iso60', 3), { majorMm: 24, pitchMm: 3 }).radiusAt(0) // 12
+ */
 export function solidOf(
   form: ThreadForm,
   p: {

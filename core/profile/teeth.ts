@@ -37,7 +37,10 @@ function sharpness(x: Float64Array, y: Float64Array, deg: number): number {
   return sum;
 }
 
-/** The angle at which an edge lies level, about a first guess. @returns degrees, + it falls to the right */
+/**
+ * The angle at which an edge lies level, about a first guess. @returns degrees, + it falls to the right
+ * @example angleOf(drawnEdge(-1).laid.z, drawnEdge(-1).laid.h, 1) // 0.00
+ */
 export function angleOf(x: Float64Array, y: Float64Array, about: number): number {
   let best = about;
   for (const [reach, step] of [
@@ -55,7 +58,10 @@ export function angleOf(x: Float64Array, y: Float64Array, about: number): number
   return best;
 }
 
-/** Turned level. @param outward +1 where out of the part is down in the picture */
+/**
+ * Turned level. @param outward +1 where out of the part is down in the picture
+ * @example [...laid(Float64Array.from([3]), Float64Array.from([4]), 90, 1).z] // [4]; turned a quarter
+ */
 export function laid(x: Float64Array, y: Float64Array, deg: number, outward: 1 | -1): Laid {
   const [c, s] = [cosDeg(deg), sinDeg(deg)];
   const z = new Float64Array(x.length);
@@ -67,7 +73,10 @@ export function laid(x: Float64Array, y: Float64Array, deg: number, outward: 1 |
   return { z, h, deg };
 }
 
-/** The period of an edge; null where nothing repeats. @returns px, and how well it repeats, 0 to 1 */
+/**
+ * The period of an edge; null where nothing repeats. @returns px, and how well it repeats, 0 to 1
+ * @example periodOf(drawnEdge(-1).laid).px // 20.00
+ */
 export function periodOf(e: Laid): { readonly px: number; readonly strength: number } | null {
   if (e.z.length < 60) return null;
   const [from, to] = rangeOf(e.z);
@@ -162,7 +171,10 @@ export interface Folded {
   readonly tooth: Int32Array;
 }
 
-/** Crest of every tooth that is used, by the tooth's number. */
+/**
+ * Crest of every tooth that is used, by the tooth's number.
+ * @example crestsOf(drawnEdge(-1).fold).map((c) => c.h)[0] // 106
+ */
 export const crestsOf = (f: Folded): readonly { readonly k: number; readonly h: number }[] =>
   f.teeth.filter((t) => f.used.includes(t.k) && !Number.isNaN(t.crest)).map((t) => ({ k: t.k, h: t.crest }));
 
@@ -203,7 +215,10 @@ function widest(m: readonly number[], mid: number): readonly [number, number] | 
 /** Gaps in a ridge under this share of the pitch are none. */
 const CLOSED = 0.05;
 
-/** Folds an edge over its period and makes the period, the ridge and the teeth agree. Null: fewer than two whole teeth. */
+/**
+ * Folds an edge over its period and makes the period, the ridge and the teeth agree. Null: fewer than two whole teeth.
+ * @example [foldOf(drawnEdge(-1).laid, 20).crest, foldOf(drawnEdge(-1).laid, 20).root, foldOf(drawnEdge(-1).laid, 20).widePx] // [106, 100, 10]
+ */
 export function foldOf(e: Laid, periodPx: number): Folded | null {
   let [p, z0] = [periodPx, 0];
   let teeth: { k: number; left: number; right: number; crest: number }[] = [];

@@ -55,6 +55,7 @@ const none = (asks: readonly TipAsk[], blurPx = 0): TipRead => ({
 /**
  * Reads a threading tool's end from a picture against the light: its shank leaves the picture at one side, its tip is what lies
  * farthest from there. Flanks are robust lines from near the tip to where they bend into the shank; the tip is flat or round, whichever lies closer.
+ * @example readTip(toolPicture({ includedDeg: 60, tip: { kind: 'flat', wide: 0.4 }, shankMm: 12, turnDeg: 0, pxPerMm: 20, w: 400, h: 300, blurPx: 0.8, noise: 0, seed: 1 }), { pxPerMm: 20, pinMm: null }).includedDeg.value // 60.0
  */
 export function readTip(g: Grey, ask: TipAskedFor): TipRead {
   const { small, by } = reduced(g, MOST_SMALL);

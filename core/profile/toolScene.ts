@@ -22,7 +22,10 @@ export interface ToolShown {
   readonly pinMm?: number;
 }
 
-/** Distance outside of the tool, px: the farthest of its straight sides, its nose an arc between the flanks. */
+/**
+ * Distance outside of the tool, px: the farthest of its straight sides, its nose an arc between the flanks.
+ * @example toolPicture({ includedDeg: 60, tip: { kind: 'flat', wide: 0.4 }, shankMm: 12, turnDeg: 0, pxPerMm: 20, w: 400, h: 300, blurPx: 0.8, noise: 0, seed: 1 }).w // 400
+ */
 export function toolPicture(p: ToolShown): Grey {
   const half = ((p.includedDeg / 2) * PI) / 180;
   const [c, s] = [cos((p.turnDeg * PI) / 180), sin((p.turnDeg * PI) / 180)];

@@ -70,6 +70,7 @@ const seen = (p: Parabola | null): p is Parabola => p !== null && abs(p.q) > SEE
  * What a lens or a bent part makes of two straight edges: crests of both on parabolas, and the teeth's own places on one. A lens
  * bows both edges outwards or inwards, in proportion to how far they lie from the centre; a bent part bows them the same way; a
  * camera that is not square makes pitch (twice) and diameter (once) grow along it. Null: nothing of it is seen.
+ * @example warpOf([drawnEdge(-1), drawnEdge(1)], 200, 300) // null; too few teeth to tell
  */
 export function warpOf([up, low]: readonly [Edge, Edge], w: number, h: number): Warp | null {
   const deg = (up.laid.deg + low.laid.deg) / 2;

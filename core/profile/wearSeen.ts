@@ -20,6 +20,7 @@ const LEAST_TEETH = 2;
 /**
  * Teeth whose one flank lies off the common pitch line into the metal: wear only thins, so a left flank that went right, or a right
  * one that went left. A crest that fell is told only where no flank did.
+ * @example wearOf([drawnEdge(-1), drawnEdge(1)], 0) // []
  */
 export function wearOf(edges: readonly Edge[], axisDeg: number): WearSeen[] {
   const found: WearSeen[] = [];

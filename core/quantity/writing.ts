@@ -6,9 +6,15 @@ export interface Writing {
 }
 let now: Writing = { decimal: '.', inches: 'decimal' };
 
-/** Sets how numbers are written from here on, everywhere they are shown. */
+/**
+ * Sets how numbers are written from here on, everywhere they are shown.
+ * @example (writeNumbers({ decimal: '.' }), writing().decimal) // '.'
+ */
 export const writeNumbers = (w: Partial<Writing>): void => void (now = { ...now, ...w });
-/** How numbers are written now. */
+/**
+ * How numbers are written now.
+ * @example writing() // { decimal: '.', inches: 'decimal' }
+ */
 export const writing = (): Writing => now;
 
 /**

@@ -42,6 +42,7 @@ function noisyWearCdf(x: number, sigma: number, scale: number): number {
 /**
  * Density, per mm, of how far a diameter reads short of its limit of size: somewhere in the maker's tolerance (uniform),
  * less wear (exponential), plus instrument noise (Gaussian).
+ * @example shortfallDensity(0.1, 0.01, 0.2, 0.01) // 5.000; in the middle of a tolerance of 0.2 mm
  */
 export function shortfallDensity(x: number, sigma: number, tolerance: number, wearScale: number): number {
   const d = (noisyWearCdf(x, sigma, wearScale) - noisyWearCdf(x - tolerance, sigma, wearScale)) / tolerance;

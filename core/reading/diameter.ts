@@ -38,7 +38,10 @@ const free = (e: { readonly valueMm: number }): number => 1 / (5 * Math.max(1, e
 
 /** Steps from a limit in which a density has its top, in shares of what tolerance and wear usually take. */
 const STEPS = [0, 0.25, 0.5, 0.75, 1];
-/** A reading moved to where its density has its top: at a limit, and on either side of it by what tolerance and wear usually take; mm. */
+/**
+ * A reading moved to where its density has its top: at a limit, and on either side of it by what tolerance and wear usually take; mm.
+ * @example around({ valueMm: 9.9 }, 10, 1.5).map((e) => e.valueMm).slice(0, 4) // [10, 10, 9.9125, 10.0875]
+ */
 export const around = <E extends { readonly valueMm: number }>(e: E, limitMm: number, pitchMm: number): readonly E[] =>
   STEPS.flatMap((f) => {
     const off = f * (0.2 * pitchMm + 0.05);

@@ -63,7 +63,10 @@ function edgesOf(form: ThreadForm, pitchMm: number, part: Part): Edges {
   return { crestFlatMm: crest.flat, rootFlatMm: root.flat, crestRadiusMm: crest.radius, rootRadiusMm: root.radius };
 }
 
-/** A form's expectation moved to another size: its depths and edges stay, so they are shared. */
+/**
+ * A form's expectation moved to another size: its depths and edges stay, so they are shared.
+ * @example atSize(expectationOf(formAt('iso60', 1.5), 10, 1.5), 12).pitchDiameterMm // 11.026; M12x1.5 of ISO 724
+ */
 export const atSize = (one: Expectation, majorMm: number): Expectation => ({
   ...one,
   majorMm,

@@ -36,14 +36,23 @@ export const KINDS: { readonly [Q in Quantity]: ReadingKind<Q> } = {
   taper,
 };
 
-/** The kind of a reading, for what takes any. */
+/**
+ * The kind of a reading, for what takes any.
+ * @example kindOf('flankAngle').measures // 'angle'
+ */
 export const kindOf = (q: Quantity): ReadingKind<Quantity> => KINDS[q] as ReadingKind<Quantity>;
 
-/** Likelihood of one piece of evidence under one expectation. @param measured the member that came in */
+/**
+ * Likelihood of one piece of evidence under one expectation. @param measured the member that came in
+ * @example likelihood({ quantity: 'starts', count: 2 }, expectationOf(formAt('iso60', 1.5), 10, 1.5), 'external', 1) < likelihood({ quantity: 'starts', count: 2 }, expectationOf(formAt('iso60', 1.5), 10, 1.5), 'external', 2) // true
+ */
 export const likelihood = (e: Evidence, h: Expectation, measured: Part, starts: number): number =>
   kindOf(e.quantity).density(e, h, e.member ?? measured, starts);
 
-/** Likelihood of the same reading had it come out as this candidate would like it best. */
+/**
+ * Likelihood of the same reading had it come out as this candidate would like it best.
+ * @example bestLikelihood({ quantity: 'pitchLeaf', pitchMm: 2, fit: 'fits' }, expectationOf(formAt('iso60', 1.5), 10, 1.5), 'external', 1) // 0.94; had the right leaf been laid on
+ */
 export const bestLikelihood = (e: Evidence, h: Expectation, measured: Part, n: number): number => {
   const kind = kindOf(e.quantity);
   const part = e.member ?? measured;
@@ -51,10 +60,16 @@ export const bestLikelihood = (e: Evidence, h: Expectation, measured: Part, n: n
   return ideals.length === 0 ? 1 : Math.max(...ideals.map((x) => kind.density(x, h, part, n)));
 };
 
-/** What one reading says of a candidate; null: nothing of its own. */
+/**
+ * What one reading says of a candidate; null: nothing of its own.
+ * @example reasonOf({ quantity: 'crestCount', crests: 10, spanMm: 15 }, expectationOf(formAt('iso60', 1.5), 10, 1.5), 'external', 1) // { kind: 'count', crests: 10, spanMm: 15, expected: 10 }
+ */
 export const reasonOf = (e: Evidence, h: Expectation, measured: Part, n: number): Reason | null =>
   kindOf(e.quantity).reason(e, h, e.member ?? measured, n);
 
-/** Reads what was typed for a quantity, in the fields `value` and `span`. */
+/**
+ * Reads what was typed for a quantity, in the fields `value` and `span`.
+ * @example value(readEntry({ quantity: 'crestCount', text: '10', spanText: '15 mm', leaf: null }, 'mm')).span.mm // 15
+ */
 export const readEntry = (typed: EntryText, system: UnitSystem): Outcome<Entry> =>
   kindOf(typed.quantity).parse(typed, system);

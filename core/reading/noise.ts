@@ -35,10 +35,16 @@ const BLUNDER_PER_DEG = 1 / 90;
  */
 export const withBlunder = (density: number, flat: number): number => (1 - BLUNDER) * density + BLUNDER * flat;
 
-/** Standard deviation of a diameter that an instrument reads to `uncertainty`, mm. */
+/**
+ * Standard deviation of a diameter that an instrument reads to `uncertainty`, mm.
+ * @example sigmaOfLength(0.04) // 0.05; with the 0.03 that no instrument is free of
+ */
 export const sigmaOfLength = (uncertainty: number): number => Math.hypot(uncertainty, LEAST_SIGMA_MM);
 
-/** Density, per mm, of how far a diameter reads short of its limit of size (a bore: over it), by what is said of the place. */
+/**
+ * Density, per mm, of how far a diameter reads short of its limit of size (a bore: over it), by what is said of the place.
+ * @example shortfall(0.1, 0.03, 0.2, 'unworn', 2) // 4.397; half-way into the tolerance
+ */
 export function shortfall(xMm: number, sigma: number, toleranceMm: number, wear: Wear, pitchMm: number): number {
   const worn = IS_WORN[wear];
   const d =
@@ -47,7 +53,10 @@ export function shortfall(xMm: number, sigma: number, toleranceMm: number, wear:
   return withBlunder((1 - STRAY) * d + STRAY * normalPdf(xMm - toleranceMm / 2, STRAY_SIGMA_MM), BLUNDER_PER_MM);
 }
 
-/** Density, per mm, of a bore that was drilled by what was at hand: anywhere between two limits, mm, and then worn. */
+/**
+ * Density, per mm, of a bore that was drilled by what was at hand: anywhere between two limits, mm, and then worn.
+ * @example anywhere(8.4, 8, 9, 0.03, 1.5) // 0.893
+ */
 export function anywhere(xMm: number, fromMm: number, toMm: number, sigma: number, pitchMm: number): number {
   const to = toMm + WORN_MEAN_MM(pitchMm);
   return to > fromMm ? (normalCdf((xMm - fromMm) / sigma) - normalCdf((xMm - to) / sigma)) / (to - fromMm) : 0;
@@ -68,11 +77,20 @@ export const wearCredibility = (shortMm: number, wear: Wear, pitchMm: number): n
  * works to the very limit. Common practice, no source.
  */
 const allowanceMm = (p: number): number => 0.02 + 0.011 * p;
-/** Maker's tolerance on the major diameter with that allowance, mm: Td of grade 6, 0.18 P^(2/3) (ISO 965-1), near enough for every family. */
+/**
+ * Maker's tolerance on the major diameter with that allowance, mm: Td of grade 6, 0.18 P^(2/3) (ISO 965-1), near enough for every family.
+ * @example majorToleranceMm(1.5) // 0.272; ISO 965-1 has 0.236 for 6g, and 0.032 of allowance
+ */
 export const majorToleranceMm = (p: number): number => 0.18 * Math.cbrt(p * p) + allowanceMm(p);
-/** On the pitch diameter: about 0.09 P^0.4 d^0.1 (ISO 965-1, grade 6) with its allowance. */
+/**
+ * On the pitch diameter: about 0.09 P^0.4 d^0.1 (ISO 965-1, grade 6) with its allowance.
+ * @example pitchToleranceMm(1.5, 10) // 0.170; ISO 965-1 has 0.132 for 6g, and 0.032 of allowance
+ */
 export const pitchToleranceMm = (p: number, d: number): number => 0.09 * p ** 0.4 * d ** 0.1 + allowanceMm(p);
-/** On a nut's minor diameter: 0.23 P^0.7 (ISO 965-1, grade 6). */
+/**
+ * On a nut's minor diameter: 0.23 P^0.7 (ISO 965-1, grade 6).
+ * @example nutMinorToleranceMm(1.5) // 0.305; ISO 965-1 has 0.300 for 6H
+ */
 export const nutMinorToleranceMm = (p: number): number => 0.23 * p ** 0.7;
 
 /** How far the eye sees a leaf off, mm over its length (0.03-0.05, common practice), how sharply, and from where it is no fit. */
@@ -84,7 +102,10 @@ const EYE_WRONG = 0.02;
 /** The least share of that, for a mismatch that anybody sees. */
 const FAR_OUT = 0.05;
 
-/** Probability of a verdict by eye for a mismatch, in the unit of the limits. */
+/**
+ * Probability of a verdict by eye for a mismatch, in the unit of the limits.
+ * @example [0, 0.2].map((mm) => verdictProbability('fits', mm, LEAF)) // [0.94, 0.02]
+ */
 export function verdictProbability(
   fit: 'fits' | 'nearly' | 'no',
   mismatch: number,
@@ -107,6 +128,7 @@ const HALF_COUNTED = 0.25;
  * Density of a count of crests.
  * @param sigma one standard deviation, crests
  * @param counted against a rule: then a whole or half number stands for all that is nearer to it than to the next
+ * @example [10, 11].map((n) => countDensity(n, 10, 0.1, true)) // [1.93, 0.02]; a crest more is a miscount
  */
 export function countDensity(crests: number, expected: number, sigma: number, counted: boolean): number {
   const half = counted && Number.isInteger(2 * crests) ? HALF_COUNTED : 0;
@@ -125,11 +147,17 @@ const ANGLE = { leastDeg: 0.3, badly: 0.05, times: 2, worstLeastDeg: 1 } as cons
 
 /** A flank as it is made leans so far from its form, one sigma, degrees. Common practice, no source. */
 const AS_MADE_DEG = 0.3;
-/** The same of an angle that is the line of every tooth there is: it may be made wrong, but it is not misread. */
+/**
+ * The same of an angle that is the line of every tooth there is: it may be made wrong, but it is not misread.
+ * @example [0, 1].map((deg) => angleOfAllTeeth(deg, 0.1)) // [1.262, 0.009]
+ */
 export const angleOfAllTeeth = (offDeg: number, sigma: number): number =>
   normalPdf(offDeg, Math.hypot(AS_MADE_DEG, sigma));
 
-/** Density, per degree, of an angle read so far off. */
+/**
+ * Density, per degree, of an angle read so far off.
+ * @example [0, 5].map((deg) => angleDensity(deg, 1)) // [0.3723, 0.0005]
+ */
 export const angleDensity = (offDeg: number, sigma: number): number =>
   withBlunder(
     (1 - ANGLE.badly) * normalPdf(offDeg, Math.hypot(ANGLE.leastDeg, sigma)) +

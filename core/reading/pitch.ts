@@ -23,7 +23,10 @@ export const FINE_ENOUGH_MM = 0.1;
  */
 export const isSpanned = (r: Pick<Taken, 'uncertainty'>): boolean =>
   r.uncertainty !== null && r.uncertainty <= FINE_ENOUGH_MM;
-/** Of a length from crest to crest: both ends are read, and neither crest is a sharp place. */
+/**
+ * Of a length from crest to crest: both ends are read, and neither crest is a sharp place.
+ * @example spanSigmaMm(0.02) // 0.049
+ */
 export const spanSigmaMm = (uncertaintyMm: number): number =>
   Math.hypot(Math.SQRT2 * uncertaintyMm, DEFAULT_SIGMA.crestPlacedMm);
 

@@ -44,7 +44,7 @@ const LENGTH_SLIPS: readonly { readonly kind: Slip['kind']; readonly factor: num
   { kind: 'decimal', factor: 0.1 },
 ];
 
-/** Two diameters of one crest agree within wear and tolerance: a tenth of the pitch and two per cent. */
+/** Two diameters of one crest agree within wear and tolerance: a quarter of the pitch and three per cent. Common practice, no source. */
 const agrees = (a: number, b: number, pitchMm: number | null): boolean =>
   Math.abs(a - b) <= 0.03 * b + 0.25 * (pitchMm ?? 1);
 
@@ -190,7 +190,10 @@ const BARE = /^[\d.,\s]+$/;
 const SMALL_MM = 5;
 const TINY_MM = 1.6;
 
-/** The first diameter of a part, with nothing to judge it by but where the part was made and that it is a whole screw. */
+/**
+ * The first diameter of a part, with nothing to judge it by but where the part was made and that it is a whole screw.
+ * @example aloneSlip(0.75, { part: 'external', majorMm: null, minorMm: null, pitchMm: null, includedDeg: null, origin: 'american', system: 'mm' }, '0.75').instead // 19.05; three quarters of an inch
+ */
 export function aloneSlip(value: number, known: Known, text: string): Slip | null {
   const bare = BARE.test(text);
   const inchCountry = known.origin === 'american' || known.origin === 'british';

@@ -11,7 +11,10 @@ const MOST_MM = 3000;
  */
 export const typedLength = ({ text }: EntryText, system: UnitSystem): Outcome<Entry> =>
   lengthEntry(text, system, false);
-/** The same where none of it is a reading too: a flat or a radius. */
+/**
+ * The same where none of it is a reading too: a flat or a radius.
+ * @example value(typedLengthOrNone({ text: '0', spanText: '', leaf: null }, 'mm')).value // 0
+ */
 export const typedLengthOrNone = ({ text }: EntryText, system: UnitSystem): Outcome<Entry> =>
   lengthEntry(text, system, true);
 

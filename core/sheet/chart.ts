@@ -51,12 +51,21 @@ export interface ChartLines {
 
 /** Width of a drawn line, mm; a band narrower than two of them cannot be seen. Common practice, no source. */
 const LINE_MM = 0.25;
-/** The tolerance as it shows square to a flank, mm: half the diameter's times sin of the half-angle. */
+/**
+ * The tolerance as it shows square to a flank, mm: half the diameter's times sin of the half-angle.
+ * @example bandMm({ form: formAt('iso60', 1.5), make: 'external', pitchMm: 1.5, minMm: 8.862, aimMm: 8.928, maxMm: 8.994 }) // 0.033; a quarter of 0.132
+ */
 export const bandMm = (c: Chart): number => ((c.maxMm - c.minMm) / 2) * sinDeg(includedDeg(c.form) / 2);
-/** The least magnification at which the band is two lines wide; null: there is no band. */
+/**
+ * The least magnification at which the band is two lines wide; null: there is no band.
+ * @example leastScale({ form: formAt('iso60', 1.5), make: 'external', pitchMm: 1.5, minMm: 8.862, aimMm: 8.928, maxMm: 8.994 }) // 15.15
+ */
 export const leastScale = (c: Chart): number | null => (bandMm(c) > 0 ? (2 * LINE_MM) / bandMm(c) : null);
 
-/** The lines of the chart over a width of the part, mm. Shifted along the radius each limit shows square to the flank what the domain calls the band. */
+/**
+ * The lines of the chart over a width of the part, mm. Shifted along the radius each limit shows square to the flank what the domain calls the band.
+ * @example chartLines({ form: formAt('iso60', 1.5), make: 'external', pitchMm: 1.5, minMm: 8.862, aimMm: 8.928, maxMm: 8.994 }, 1.5).aim[0] // { x: -0.75, y: 0.48714 }; a crest, 3 H / 8 over the pitch line
+ */
 export function chartLines(c: Chart, widthMm: number): ChartLines {
   const ridges = 2 * Math.ceil(widthMm / 2 / c.pitchMm) + 2;
   const points = outline({ ...c.form, taper: 0 }, c.make, c.pitchMm, 0, ridges);
@@ -90,14 +99,20 @@ function within(points: readonly At[], half: number): At[] {
 
 /** Room for the form itself, in the box of the paper. */
 const ROOM = { w: 162, h: 104, x: 18 + 81, y: BODY_TOP + 58 };
-/** The largest whole magnification at which a groove still has room on the sheet. */
+/**
+ * The largest whole magnification at which a groove still has room on the sheet.
+ * @example mostScale({ form: formAt('iso60', 1.5), make: 'external', pitchMm: 1.5, minMm: 8.862, aimMm: 8.928, maxMm: 8.994 }) // 108
+ */
 export function mostScale(c: Chart): number {
   const { aim } = chartLines(c, c.pitchMm);
   const ys = aim.map((p) => p.y);
   return Math.floor(Math.min(ROOM.w / c.pitchMm, ROOM.h / (Math.max(...ys) - Math.min(...ys))));
 }
 
-/** A chart to lay under a comparator's picture, or to print: form with its tolerance band, rulers both ways. One page. */
+/**
+ * A chart to lay under a comparator's picture, or to print: form with its tolerance band, rulers both ways. One page.
+ * @example chartBodies({ form: formAt('iso60', 1.5), make: 'external', pitchMm: 1.5, minMm: 8.862, aimMm: 8.928, maxMm: 8.994 }, { scale: 50, turn: 'upright', along100Mm: 100, down100Mm: 100 }, { foot: [], read: [] }).length // 1
+ */
 export function chartBodies(c: Chart, choice: ChartChoice, w: ChartWords): Shape[][] {
   const { scale } = choice;
   const [sx, sy] = [100 / choice.along100Mm, 100 / choice.down100Mm];

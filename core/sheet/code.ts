@@ -25,5 +25,8 @@ export function barsOf(modules: readonly (readonly boolean[])[]): Bar[] {
     return bars;
   });
 }
-/** How many modules a code is wide with the white round it. */
+/**
+ * How many modules a code is wide with the white round it.
+ * @example sideOf(new Array(21)) // 29; four modules stay white on either side
+ */
 export const sideOf = (modules: readonly unknown[]): number => modules.length + 2 * QUIET;

@@ -31,7 +31,10 @@ export interface GearCardWords {
 const DRAWING = { least: 34, most: 74, words: 12 };
 const HATCH_MM = 3.2;
 
-/** One page: the train as large as the page is wide, where each gear goes, and its proof by hand. */
+/**
+ * One page: the train as large as the page is wide, where each gear goes, and its proof by hand.
+ * @example gearCardBodies(null, { train: '60 / 30', sentence: '', stud: '', leadscrew: '', drawing: '', boxes: [], stepsTitle: '', steps: [], proofTitle: '', turns: null, proof: '' }, 240).length // 1
+ */
 export function gearCardBodies(
   mounted: { readonly mount: Fitting; readonly moduleMm: number } | null,
   w: GearCardWords,

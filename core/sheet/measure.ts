@@ -56,7 +56,10 @@ export function wrapped(text: string, points: number, width: number, set: Set = 
 export const fitted = (text: string, width: number, sizes: readonly [number, ...number[]], set: Set = {}): number =>
   sizes.find((points) => widthOf(text, pt(points), set) <= width) ?? Math.min(...sizes);
 
-/** A text cut to a width, so that what stands beside it can be read; what is cut off ends in dots. */
+/**
+ * A text cut to a width, so that what stands beside it can be read; what is cut off ends in dots.
+ * @example cut('a very long name', 10, 10) // 'a ver\u2026'
+ */
 export function cut(text: string, points: number, width: number, set: Set = {}): string {
   if (widthOf(text, pt(points), set) <= width) return text;
   const letters = [...text];

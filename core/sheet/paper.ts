@@ -44,10 +44,16 @@ const cautionTop = (f: Frame): number => {
   const lines = cautionLines(f).length;
   return lines === 0 ? CAUTION.bottom : CAUTION.bottom - lines * CAUTION.line - 4;
 };
-/** Where the drawing of a sheet has to end, mm from the top of the box. */
+/**
+ * Where the drawing of a sheet has to end, mm from the top of the box.
+ * @example bodyLow({ caution: [] }) // 238.5
+ */
 export const bodyLow = (f: Frame): number => cautionTop(f) - 3;
 
-/** Pages of one sheet, each with the same head and foot. A body is what lies between them, in the box. */
+/**
+ * Pages of one sheet, each with the same head and foot. A body is what lies between them, in the box.
+ * @example pagesOf({ kind: '', title: '', facts: [], qr: null, qrSaid: [], rulerSaid: [], caution: [], foot: '', paged: () => '' }, [[], []], 'a4').length // 2
+ */
 export function pagesOf(frame: Frame, bodies: readonly (readonly Shape[])[], paper: Paper): Sheet[] {
   const { w, h } = PAPERS[paper];
   return bodies.map((body, i) => ({
@@ -140,7 +146,10 @@ const triangle = (x: number, y: number): Shape[] => [
   rule(x + 2.8, y + 1.4, x + 2.8, y + 1.7, { heavy: true }),
 ];
 
-/** Rows that are not broken, laid under one another into as many bodies as they need; the head is repeated on each. */
+/**
+ * Rows that are not broken, laid under one another into as many bodies as they need; the head is repeated on each.
+ * @example tabled([10, 10, 10].map((tall) => ({ tall, shapes: () => [] })), { first: 0, next: 0, low: 25 }, () => [], 5).length // 2
+ */
 export function tabled(
   rows: readonly { readonly tall: number; readonly shapes: (y: number) => readonly Shape[] }[],
   from: { readonly first: number; readonly next: number; readonly low: number },
@@ -159,7 +168,10 @@ export function tabled(
   }
   return bodies;
 }
-/** How far down a body reaches, mm. */
+/**
+ * How far down a body reaches, mm.
+ * @example lowest([]) // 46
+ */
 export const lowest = (shapes: readonly Shape[]): number =>
   Math.max(BODY_TOP, ...shapes.flatMap((s) => (s.kind === 'text' ? [s.at.y] : s.points.map((p) => p.y))));
 /**
@@ -188,5 +200,8 @@ export const tickBox = (x: number, y: number, size: number, done: boolean): Shap
  */
 export const paragraph = (x: number, y: number, lines: readonly string[], points = 10.5): Shape[] =>
   lines.map((t, i) => say(x, y + i * lineTall(points), t, { pt: points }));
-/** From line to line of a text of so many points, mm. */
+/**
+ * From line to line of a text of so many points, mm.
+ * @example lineTall(10) // 4.595
+ */
 export const lineTall = (points: number): number => pt(points) * 1.95;

@@ -25,7 +25,10 @@ const W = BOX.w;
 const ROW = 7.4;
 const PICTURE = { top: BODY_TOP + 5, low: BODY_TOP + 31 };
 
-/** The figures that a conversational control is told, each with how it came: large, for they are typed from it. */
+/**
+ * The figures that a conversational control is told, each with how it came: large, for they are typed from it.
+ * @example parameterBodies({ startMm: 6, endMm: -40, threadMm: 40, internal: false }, { heads: ['', '', ''], rows: [], checksTitle: '', checks: [], deeperTitle: '', deeper: [], z: { start: '', end: '', face: '' } }, 240).length // 1
+ */
 export function parameterBodies(path: ParameterPath, w: ParameterWords, low: number): Shape[][] {
   const [ask, type, how] = w.heads;
   const bodies = tabled(

@@ -30,7 +30,10 @@ const ROWS = [9.1, 8.4, 7.8];
 const COLUMN = { w: 87, gap: 8 };
 const AFTER_TALL = 30;
 
-/** Passes in two columns, as many pages as they need; what is measured after them stands on the last. */
+/**
+ * Passes in two columns, as many pages as they need; what is measured after them stands on the last.
+ * @example passCardBodies({ motions: [], heads: ['', '', '', '', '', ''], rows: Array.from({ length: 60 }, () => ({ pass: '', turns: '', collar: '', takes: '', deep: '', done: false })), after: { title: '', said: '', places: [] }, wanted: { title: '', said: '', springs: 0, springsSaid: '' } }, 240).length // 2
+ */
 export function passCardBodies(w: PassCardWords, low: number): Shape[][] {
   const motions = motionBoxes(w);
   const from = BODY_TOP + 1 + motions.tall + 8;

@@ -14,7 +14,10 @@ export interface ProofWords {
   readonly signed: string;
 }
 
-/** The sheet that goes with a part: what it was proved by, on as many pages as that needs. */
+/**
+ * The sheet that goes with a part: what it was proved by, on as many pages as that needs.
+ * @example proofBodies({ verdict: '', facts: [], reasonsTitle: '', reasons: [], readingsTitle: '', readings: [], signed: '' }, 240).length // 1
+ */
 export function proofBodies(w: ProofWords, low: number): Shape[][] {
   const top: Shape[] = [say(0, BODY_TOP + 8, w.verdict, { pt: 17, bold: true })];
   let y = BODY_TOP + 16;

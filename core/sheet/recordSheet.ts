@@ -38,7 +38,10 @@ export interface RecordWords {
 const ROW = 8.4;
 const HALF = 87;
 
-/** What was made, how and by what it was proved; then everything that happened, on as many pages as it needs. */
+/**
+ * What was made, how and by what it was proved; then everything that happened, on as many pages as it needs.
+ * @example recordBodies({ madeTitle: '', made: [], cutTitle: '', cut: [], band: null, verdict: '', fittedTitle: '', fitted: [], nextTitle: '', next: '', signed: [], ledgerTitle: '', ledgerHeads: ['', '', ''], ledger: [] }, 240).length // 1
+ */
 export function recordBodies(w: RecordWords, low: number): Shape[][] {
   const shapes: Shape[] = [];
   let y = BODY_TOP + 4;

@@ -77,7 +77,10 @@ export const text = (
   bold = false,
 ): Shape => ({ kind: 'text', at: { x, y }, text: said, mm, anchor, ...(bold ? { bold: true as const } : {}) });
 
-/** Height of a capital of a text of so many points, mm: both faces of the paper have it at two thirds of their size. */
+/**
+ * Height of a capital of a text of so many points, mm: both faces of the paper have it at two thirds of their size.
+ * @example pt(10) // 2.357
+ */
 export const pt = (points: number): number => points * (25.4 / 72) * CAPITAL;
 /** A capital's height over the size of its letters. */
 export const CAPITAL = 0.668;

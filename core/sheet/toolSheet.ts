@@ -40,6 +40,7 @@ function toolOutline(view: ToolView, heightMm: number, cx: number, tipY: number,
 /**
  * The tool to grind, enlarged and with its widths, and at its own size what it is checked by: the thread it cuts, a notch
  * that fits over it, and a wedge of its angle; with rulers both ways by which the print is proved.
+ * @example toolSheetBodies(tool(demo('pump')), fit(demo('pump')).form, 'external', { enlarged: () => '', thread: '', threadEnlarged: () => '', notch: '', wedge: '', angle: '', width: () => '', depth: () => '', rows: [] }).length // 1
  */
 export function toolSheetBodies(
   view: ToolView,

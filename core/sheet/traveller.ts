@@ -28,7 +28,10 @@ const DRAWN = { top: BODY_TOP + 10, tall: 28 };
 const COLUMN = { said: 22, done: 144, when: 158 };
 const ROW = 8.6;
 
-/** One page: the part to be made, every station with what was settled and a box to tick, and room to write. */
+/**
+ * One page: the part to be made, every station with what was settled and a box to tick, and room to write.
+ * @example travellerBodies(shape(demo('pump')), { thread: '', outer: null, head: null, groove: null, stub: null, unknown: '', heads: ['', '', '', ''], stations: [], partTitle: '', part: '', notesTitle: '' }, 240).length // 1
+ */
 export function travellerBodies(shape: PartShape, w: TravellerWords, low: number): Shape[][] {
   const first = DRAWN.top + DRAWN.tall + 17;
   const [station, said, done, when] = w.heads;

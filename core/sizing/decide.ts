@@ -101,7 +101,10 @@ const SCATTER: readonly (readonly [number, number])[] = [
   [-0.8, 0.8],
 ];
 
-/** What the part measures now, and what to do next. @see the sizing recipe in docs/sizing.md; common practice, no source */
+/**
+ * What the part measures now, and what to do next. @see the sizing recipe in docs/sizing.md; common practice, no source
+ * @example sizeOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [], stepMm: 0.01, mostMm: 0.15 }).next.do // 'cut'
+ */
 export function sizeOf(q: SizeAsked): SizeAnswer {
   const s = new Sizing(q.model, q.history);
   const bounds = boundsOf(q, s);
@@ -126,7 +129,10 @@ export function sizeOf(q: SizeAsked): SizeAnswer {
   };
 }
 
-/** What each event of the history made of what is believed, in order. */
+/**
+ * What each event of the history made of what is believed, in order.
+ * @example effectsOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [{ kind: 'cut', depthMm: 0.2 }], stepMm: 0.01, mostMm: 0.15 })[0].surprised // false
+ */
 export function effectsOf(q: SizeAsked): Effect[] {
   const effects: Effect[] = [];
   new Sizing(q.model, q.history, (now) => {
@@ -143,7 +149,10 @@ export function effectsOf(q: SizeAsked): Effect[] {
   return effects;
 }
 
-/** Chance that a pass at a depth goes past what no cut can mend, over what is past already. @param depthMm below the surface */
+/**
+ * Chance that a pass at a depth goes past what no cut can mend, over what is past already. @param depthMm below the surface
+ * @example riskOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [], stepMm: 0.01, mostMm: 0.15 }, 0.2) // 0; far from size
+ */
 export function riskOf(q: SizeAsked, depthMm: number): number {
   const s = new Sizing(q.model, q.history);
   const b = boundsOf(q, s);

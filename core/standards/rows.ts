@@ -18,7 +18,10 @@ interface TablePitch {
   readonly coarse: boolean;
 }
 
-/** A size with one pitch. @param diameter @param pitch exact, mm */
+/**
+ * A size with one pitch. @param diameter @param pitch exact, mm
+ * @example textOf(rowOfSize('10', exact('10'), exact('3/2')).pitches[0].pitch) // '3/2'
+ */
 export const rowOfSize = (size: string, diameter: Rational, pitch: Rational): TableRow => ({
   size,
   diameter,

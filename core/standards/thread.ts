@@ -70,7 +70,10 @@ export function threadSizes(spec: ThreadSpec): BasicSizes {
   return { ...basicSizes(form, e0 + 2 * form.external.outerMm), majorMm: spec.majorMm, pitchDiameterMm: e0 };
 }
 
-/** The thread of a published row. */
+/**
+ * The thread of a published row.
+ * @example threadOfRow(row('M10')).pitch // '3/2'
+ */
 export function threadOfRow(row: StandardThread, starts = 1, leftHand = false): ThreadSpec {
   return {
     designation: withStarts(row.designation, row.family, exactOf(row.pitch), starts, leftHand),

@@ -36,7 +36,10 @@ export interface RowFacts {
   readonly steps: Readonly<Record<SizeName, Step>>;
 }
 
-/** Sizes of a row of the catalogue with their workings; each formula is where it is cited. */
+/**
+ * Sizes of a row of the catalogue with their workings; each formula is where it is cited.
+ * @example rowFacts(row('M10')).sizes.minorInternalMm // 8.376; ISO 724
+ */
 export function rowFacts(row: StandardThread): RowFacts {
   const thread = threadOfRow(row);
   const form = threadFormOf(thread);
@@ -66,7 +69,10 @@ export function rowFacts(row: StandardThread): RowFacts {
   };
 }
 
-/** A row's form at a pitch of 1, to be laid over others, and its depth in pitches. */
+/**
+ * A row's form at a pitch of 1, to be laid over others, and its depth in pitches.
+ * @example inPitches(row('M10')).depth // 0.6134; 17 H / 24
+ */
 export function inPitches(row: StandardThread): { readonly form: ThreadForm; readonly depth: number } {
   const id = familyOf(row.family).form;
   return { form: formAt(id, 1), depth: externalDepthMm(formAt(id, row.pitchMm)) / row.pitchMm };

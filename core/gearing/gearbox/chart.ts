@@ -85,6 +85,7 @@ const asked = (row: Gearing & Pick<ChartRow, 'lead'>, base: Rational): Rational 
  *
  * A wrong row must not poison the rest: the set of rows that the most others agree with is taken as right, so each row is
  * tried as misprint in turn and the reading with the fewest conflicts is kept.
+ * @example readChart(exact('4'), exact('1'), [{ levers: { cone: '1' }, drivers: [], driven: [], lead: exact('2') }], [{ levers: { cone: '1' }, drivers: [60], driven: [30] }]).answers.map(textOf) // ['4']; the lever halves, the gears double
  */
 export function readChart(
   leadscrew: Rational,
@@ -280,7 +281,10 @@ function leversOf(rows: readonly ChartRow[], solved: Solved): Levers {
   return out;
 }
 
-/** The levers with only the positions that the rows tie to one another: what is not known is not taken. */
+/**
+ * The levers with only the positions that the rows tie to one another: what is not known is not taken.
+ * @example tiedLevers(readChart(exact('4'), exact('1'), [{ levers: { cone: '1' }, drivers: [], driven: [], lead: exact('2') }], [])) // { cone: { 1: '1/2' } }
+ */
 export const tiedLevers = (read: ChartReading): Record<string, Record<string, string>> =>
   Object.fromEntries(
     Object.entries(read.levers).map(([lever, positions]) => [

@@ -3,7 +3,10 @@ import { bad, good, type Outcome } from '../../quantity/outcome.ts';
 import type { ChartRow } from './chart.ts';
 import { pairOf } from '../trainText.ts';
 
-/** Reads chart rows as typed, one a line: `cone 1, range A, 24/48, 8 tpi`; a train of two pairs is `24/48 x 30/60`. */
+/**
+ * Reads chart rows as typed, one a line: `cone 1, range A, 24/48, 8 tpi`; a train of two pairs is `24/48 x 30/60`.
+ * @example value(parseChart('cone 1, range A, 24/48, 8 tpi'))[0].levers // { cone: '1', range: 'A' }
+ */
 export function parseChart(text: string): Outcome<ChartRow[]> {
   const rows: ChartRow[] = [];
   for (const [i, line] of text.split(/\r?\n/).entries()) {

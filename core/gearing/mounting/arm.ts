@@ -116,7 +116,10 @@ export function closeChain(meshes: readonly number[], arm: Arm): Closure[] | NoC
   return meshes.length === 2 ? circlesMeet(meshes[0] ?? 0, meshes[1] ?? 0, arm) : scanned(meshes, arm);
 }
 
-/** Of two failures the one that came further towards closing: that is the one worth telling. */
+/**
+ * Of two failures the one that came further towards closing: that is the one worth telling.
+ * @example nearerMiss({ stage: 'slot', why: { code: 'no-span' } }, { stage: 'reach', why: { code: 'pair-too-large' } }).stage // 'slot'
+ */
 export const nearerMiss = (a: NoClosure | null, b: NoClosure): NoClosure =>
   a !== null && STAGES.indexOf(a.stage) > STAGES.indexOf(b.stage) ? a : b;
 
@@ -223,7 +226,10 @@ export function armAt(arm: Arm, leanDeg: number): { readonly pivot: Point; reado
   };
 }
 
-/** Where a place lies on a slot when the arm leans so: how far along it from the foot of the pivot, and how far beside the pivot its line would have to pass. */
+/**
+ * Where a place lies on a slot when the arm leans so: how far along it from the foot of the pivot, and how far beside the pivot its line would have to pass.
+ * @example alongSlot({ centresMm: 150, slots: [] }, 0, { fromMm: 40, toMm: 110 }, { x: 90, y: 0 }) // { alongMm: 60, besideMm: 0 }; from the leadscrew
+ */
 export function alongSlot(
   arm: Arm,
   leanDeg: number,
@@ -234,7 +240,10 @@ export function alongSlot(
   return { alongMm: line.along(on), besideMm: line.beside(on) };
 }
 
-/** The lean at which the arm's line would point at a place, degrees, -180 to 180. */
+/**
+ * The lean at which the arm's line would point at a place, degrees, -180 to 180.
+ * @example leanTo({ centresMm: 150, slots: [] }, { x: 150, y: 60 }) // 90; straight up over the leadscrew
+ */
 export const leanTo = (arm: Arm, p: Point): number => within(degrees(leanRadTo(arm, p)));
 
 function closed(meshes: readonly number[], arm: Arm): Closure[] | NoClosure {

@@ -9,7 +9,10 @@ const CORNERS = [
   [0.75, 'root'],
 ] as const;
 
-/** The outline of a gear about its middle, true in number of teeth, tip and root, mm: enough to see which gear it is. */
+/**
+ * The outline of a gear about its middle, true in number of teeth, tip and root, mm: enough to see which gear it is.
+ * @example Math.max(...gearOutline(20, 1.5, { x: 0, y: 0 }).map((p) => Math.hypot(p.x, p.y))) // 16.5; module x (teeth + 2) / 2
+ */
 export function gearOutline(teeth: number, moduleMm: number, at: Point): Point[] {
   const radius = { tip: (moduleMm * (teeth + 2)) / 2, root: (moduleMm * (teeth - 2.5)) / 2 };
   const pitch = (2 * Math.PI) / teeth;

@@ -25,7 +25,10 @@ export function armOf(lathe: Lathe): Arm | null {
   };
 }
 
-/** How many meshes this hand of thread asks for; null when a tumbler sets it or it has not been tried on this lathe. */
+/**
+ * How many meshes this hand of thread asks for; null when a tumbler sets it or it has not been tried on this lathe.
+ * @example turningFor(shop.lathes[0], false) // null; it has a tumbler
+ */
 export function turningFor(lathe: Lathe, leftHand: boolean): Turning {
   if (lathe.tumbler || lathe.rightHandMeshes === null) return null;
   return leftHand ? (lathe.rightHandMeshes === 'odd' ? 'even' : 'odd') : lathe.rightHandMeshes;

@@ -74,6 +74,7 @@ const meshMm = (arm: Arm, a: number, b: number): number =>
  * idler, else with one, else with two of the gears left over, as many as it takes to reach and to turn the right way.
  * Among the mountings with the fewest idlers a roomy one is given, of those the one with least to change from what is
  * mounted; else the roomiest; if none goes, what stood in the way of the one that came nearest.
+ * @example mountTrain([60, 40], [30, 35], [], arm).fits // true
  */
 export function mountTrain(
   drivers: readonly number[],
@@ -270,7 +271,10 @@ function tightest(gears: readonly PlacedGear[], arm: Arm): Tightest {
 const nutClears = (held: PlacedGear, arm: Arm): boolean =>
   arm.nutOverMesh === undefined ? held.plane === 1 : arm.nutOverMesh === 'clears';
 
-/** Gears whose tips run behind the nut of the gear that they mesh with: what a mounting rests on, to be seen before power. */
+/**
+ * Gears whose tips run behind the nut of the gear that they mesh with: what a mounting rests on, to be seen before power.
+ * @example behindNuts(mounted([60, 40], [30, 35]), arm) // []
+ */
 export function behindNuts(mount: Fitting, arm: Arm): readonly { readonly teeth: number; readonly of: number }[] {
   const last = mount.gears.at(-1)?.shaft ?? 0;
   return mount.gears.flatMap((g) =>

@@ -25,13 +25,17 @@ export interface MountAll extends MountAt {
   readonly keep: number;
 }
 
-/** Puts one train on the arm, its idlers from the gears that it leaves over. */
+/**
+ * Puts one train on the arm, its idlers from the gears that it leaves over.
+ * @example mountOne({ drivers: [60, 40], driven: [30, 35] }, { gears: [30, 35, 40, 60], arm, turning: null }).fits // true
+ */
 export const mountOne = (train: Gearing, { gears, arm, turning, mounted = null }: MountAt): Mount =>
   mountTrain(train.drivers, train.driven, gearsLeft(gears, [...train.drivers, ...train.driven]), arm, turning, mounted);
 
 /**
  * Puts trains on the arm, lead by lead: of each the first few that go on, in the order of the gears as they go on; of a
  * lead for which none goes, the handiest with what stands in its way.
+ * @example mountAll([{ drivers: [60, 40], driven: [30, 35], gearbox: '1', leadMm: '1', errorPpm: 0 }], { gears: [30, 35, 40, 60], arm, turning: null, keep: 1 }).length // 1
  */
 export function mountAll(trains: readonly Train[], at: MountAll, onProgress?: (done: number) => void): MountedTrain[] {
   const leads = new Map<string, Train[]>();

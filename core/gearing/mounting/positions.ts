@@ -23,7 +23,10 @@ export interface GearPosition {
 /** A stud lies on its slot's line within this, mm: the closing is exact but for rounding. */
 const ON_LINE_MM = 1e-3;
 
-/** Every gear of a mounting with where it stands. */
+/**
+ * Every gear of a mounting with where it stands.
+ * @example positionsOf(mounted([60, 40], [30, 35]), arm).map((g) => g.teeth) // [60, 30, 40, 35]
+ */
 export function positionsOf(mount: Fitting, arm: Arm): readonly GearPosition[] {
   const last = Math.max(...mount.gears.map((g) => g.shaft));
   const { pivot } = armAt(arm, mount.armDeg);

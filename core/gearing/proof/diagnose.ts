@@ -46,6 +46,7 @@ const USUAL_FIXED = ['1', '1/2', '2'];
 /**
  * Every single mistake that explains a scratch: one gear swapped for another in the set, two gears interchanged, the train
  * turned end for end, one lever one or more places off, another fixed ratio. Within the uncertainty, likeliest first.
+ * @example explainScratch({ leadscrew: exact('6'), fixedRatio: exact('1'), gears: [20, 40, 50, 60, 80], levers: {}, planned: { drivers: [20], driven: [60], gearbox: '1', levers: {} }, measuredMm: 2.4, uncertaintyMm: 0.01 })[0].mistake // { kind: 'gear', on: 50, planned: 60, role: 'driven' }
  */
 export function explainScratch(s: Scratch): readonly Explanation[] {
   const box = ratioOf(s.levers, s.planned.levers ?? {});

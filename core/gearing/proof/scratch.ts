@@ -18,7 +18,10 @@ const RULE_MM = 0.25;
 const ANOTHER_PITCH_PPM = 3000;
 const NEAREST = 12;
 
-/** @param uncertaintiesMm of the instruments for lengths that the shop has */
+/**
+ * @param uncertaintiesMm of the instruments for lengths that the shop has
+ * @example scratchPlan(exact('2'), [0.02]).other.pitch // '127/65'; 13 tpi is told from 2 mm over three crests
+ */
 export function scratchPlan(lead: Rational, uncertaintiesMm: readonly number[]): ScratchPlan {
   const instrumentMm = Math.max(PLACED_MM, Math.min(RULE_MM, ...uncertaintiesMm));
   const other = nearestPitches(lead, NEAREST).find((p) => Math.abs(p.errorPpm) > ANOTHER_PITCH_PPM) ?? null;

@@ -37,6 +37,7 @@ export interface TurnsProof {
  * What turning the chuck proves, and what it does not. The key alone is no proof: with another gear in one place the
  * leadscrew may also have made whole turns by then, another number of them. So the turns of the leadscrew are counted.
  * 63/40 x 20/50 on 8 tpi asks for 100 turns to 63; with a 60 for the 63 the key is up after the same 100, at 60.
+ * @example turnsProof({ leadscrew: exact('127/40'), fixedRatio: exact('1'), gears: [20, 40, 50, 60, 63], train: { drivers: [63, 20], driven: [40, 50], gearbox: '1' } }).slip // { planned: 63, on: 60, role: 'driver', leadscrew: 60 }
  */
 export function turnsProof({ leadscrew, fixedRatio, gears, train }: TurnsQuestion): TurnsProof {
   const of = (t: Geared): Rational => leadOfTrain(t, leadscrew, fixedRatio);

@@ -58,7 +58,10 @@ const mountingPenalty = (train: Gearing, mount: Mount | null): number => {
 export const asGoodAsMeasured = <T extends { readonly errorPpm: number }>(train: T, measuredPpm: number | null): T =>
   measuredPpm !== null && Math.abs(train.errorPpm) <= measuredPpm ? { ...train, errorPpm: 0 } : train;
 
-/** Weighs one train. The error counts by the share of the pitch-diameter clearance it eats over this engagement. */
+/**
+ * Weighs one train. The error counts by the share of the pitch-diameter clearance it eats over this engagement.
+ * @example meritOf({ drivers: [40], driven: [80], gearbox: '1', leadMm: '127/80', errorPpm: 0 }, null, { engagementMm: 20, flanks: equalFlanks(60), clearanceMm: 0.1, mounted: null }, USUAL_WEIGHTS).total // 1; two gears to change
+ */
 export function meritOf(train: Train, mount: Mount | null, context: MeritContext, w: Weights): Merit {
   const eaten = pitchErrorEffect(train.errorPpm, context.engagementMm, context.flanks).clearanceEatenMm;
   const share = train.errorPpm === 0 ? 0 : Math.min(10, 0.05 + eaten / Math.max(0.005, context.clearanceMm));

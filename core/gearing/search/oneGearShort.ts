@@ -12,6 +12,7 @@ const MADE: readonly number[] = Array.from({ length: 108 }, (_, i) => 20 + i);
 /**
  * The single gears most worth buying or making for a lead: each size not owned is put in the drawer in turn. Only those
  * that better the present best are named, the best first; among equals the ones usual in sets (127, 63, ...) first.
+ * @example oneGearShort({ leadscrew: exact('127/20'), target: exact('2'), gears: [20, 30, 40, 50, 60, 80], fixedRatio: exact('1'), gearbox: [exact('1')], maxPairs: 2, most: 1 }, 1)[0].teeth // 127; 4 tpi cuts 2 mm by it exactly
  */
 export function oneGearShort(
   request: TrainRequest,

@@ -5,6 +5,7 @@ import { written } from './edit.ts';
 /**
  * Goes back over a step, or forward again: settings become those of the step, the ledger stays and has the step's events
  * struck through. @returns the job and the numbers of the events that did it
+ * @example goOver(demo('pump'), { value: demo('pump'), events: [] }, { id: 'x', at: '2026-11-09T09:00:00.000Z' }).events // []
  */
 export function goOver(
   present: Job,

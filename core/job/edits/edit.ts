@@ -31,7 +31,10 @@ export interface EditDef {
 
 type Read<F extends Record<string, TSchema>> = Static<ReturnType<typeof Type.Object<F>>>;
 
-/** Ties fields and function together, then forgets the types so that edits can stand in one table. */
+/**
+ * Ties fields and function together, then forgets the types so that edits can stand in one table.
+ * @example edit({}, ({ job }) => ({ job })).run({ job: demo('latch') }, {}).ok // true
+ */
 export const edit = <F extends Record<string, TSchema>>(
   fields: F,
   run: (before: Before, f: Read<F>) => Outcome<After> | After,
@@ -44,7 +47,10 @@ export const edit = <F extends Record<string, TSchema>>(
   },
 });
 
-/** An edit that only writes one event down. */
+/**
+ * An edit that only writes one event down.
+ * @example event({}, () => ({ kind: 'gearsMounted' })).run({ job: demo('latch') }, {}).value // { events: [{ kind: 'gearsMounted' }] }
+ */
 export const event = <F extends Record<string, TSchema>>(
   fields: F,
   make: (f: Read<F>, before: Before) => EventBody | Outcome<After>,
@@ -54,7 +60,10 @@ export const event = <F extends Record<string, TSchema>>(
     return 'ok' in made ? made : good({ events: [made] });
   });
 
-/** A field that may be left out. */
+/**
+ * A field that may be left out.
+ * @example some({ type: 'string' }).type // 'string'
+ */
 export const some = <T extends TSchema>(schema: T) => Type.Optional(schema);
 /**
  * A length as the ledger keeps it where nobody typed a text.
@@ -69,7 +78,10 @@ export const COMMON = {
   after: Type.Optional(Type.Union([Type.Null(), Type.Integer({ minimum: 0 })])),
 };
 
-/** Puts number, identity, time, part and start to events, and adds them to the ledger. */
+/**
+ * Puts number, identity, time, part and start to events, and adds them to the ledger.
+ * @example written(demo('latch'), [{ kind: 'gearsMounted' }], 'x', '2026-11-09T09:00:00.000Z').events.length // 1
+ */
 export function written(job: Job, bodies: readonly EventBody[], id: string, at: string): Job {
   const events: LedgerEvent[] = [...job.events];
   for (const body of bodies) {
@@ -81,6 +93,9 @@ export function written(job: Job, bodies: readonly EventBody[], id: string, at: 
   }
   return { ...job, events };
 }
-/** Refuses what was said of a ledger that has gone on since. @param after number of the last event that was seen */
+/**
+ * Refuses what was said of a ledger that has gone on since. @param after number of the last event that was seen
+ * @example stale(demo('pump'), 999).problem.code // 'stale-after'
+ */
 export const stale = (job: Job, after: number | null | undefined): Refused | null =>
   after == null || after === lastN(job) ? null : bad('after', 'stale-after', { after, last: lastN(job) });

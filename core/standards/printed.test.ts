@@ -3,22 +3,12 @@ import { nptGauging } from './pipe/gauging.ts';
 import { describe, expect, test } from '@jest/globals';
 import { centrePerRadius } from '../form/flanks.ts';
 import { formAt, fundamentalHeightMm } from '../form/shape.ts';
-import { parseDesignation } from './designation.ts';
-import { threadSizes } from './thread.ts';
+import { printedAs as printed, sizesNamed as sizesOf } from '../../app/testing/printed.ts';
 
 /**
  * Basic sizes against rows of the printed tables, written down from memory and each confirmed by the standard's own
- * formula: a slip in either shows here.
+ * formula: a slip in either shows here. Limits stand beside their standards.
  */
-function sizesOf(designation: string) {
-  const read = parseDesignation(designation);
-  if (!read.ok) throw new Error(`${designation}: ${read.problem.code}`);
-  return threadSizes(read.value.thread);
-}
-/** Half a unit of the last printed place, and a hair for the arithmetic. */
-const printed = (value: number, places: number, actual: number): void =>
-  expect(Math.abs(actual - value)).toBeLessThanOrEqual(0.5 * 10 ** -places + 1e-9);
-
 describe('ISO 724, metric: pitch diameter and minor diameter of the nut, mm', () => {
   test.each([
     ['M1.6', 1.373, 1.221],
@@ -116,6 +106,25 @@ describe('BS 84, Whitworth: effective diameter and minor diameter, in', () => {
     ['1/2-16 BSF', 0.46, 0.42],
     ['3/4-12 BSF', 0.6966, 0.6432],
     ['1-10 BSF', 0.936, 0.872],
+    ['3/16-24 BSW', 0.1608, 0.1341],
+    ['1 1/8-7 BSW', 1.0335, 0.942],
+    ['1 3/4-5 BSW', 1.6219, 1.4938],
+    ['2 1/4-4 BSW', 2.0899, 1.9298],
+    ['2 1/2-4 BSW', 2.3399, 2.1798],
+    ['3-3.5 BSW', 2.817, 2.634],
+    ['3/16-32 BSF', 0.1675, 0.1475],
+    ['5/16-22 BSF', 0.2834, 0.2543],
+    ['9/16-16 BSF', 0.5225, 0.4825],
+    ['7/8-11 BSF', 0.8168, 0.7586],
+    ['1 1/8-9 BSF', 1.0539, 0.9828],
+    ['1 1/4-9 BSF', 1.1789, 1.1078],
+    ['1 3/8-8 BSF', 1.295, 1.215],
+    ['1 1/2-8 BSF', 1.42, 1.34],
+    ['1 5/8-8 BSF', 1.545, 1.465],
+    ['1 3/4-7 BSF', 1.6585, 1.567],
+    ['2-7 BSF', 1.9085, 1.817],
+    ['2 1/4-6 BSF', 2.1433, 2.0366],
+    ['2 1/2-6 BSF', 2.3933, 2.2866],
   ])('%s', (name, d2, minor) => {
     const s = sizesOf(name);
     printed(d2, 4, s.pitchDiameterMm / 25.4);
@@ -134,6 +143,14 @@ describe('BS 93, BA: effective diameter and minor diameter, mm', () => {
     ['6 BA', 2.48, 2.16],
     ['8 BA', 1.94, 1.68],
     ['10 BA', 1.49, 1.28],
+    ['7 BA', 2.21, 1.92],
+    ['9 BA', 1.665, 1.43],
+    ['11 BA', 1.315, 1.13],
+    ['12 BA', 1.13, 0.96],
+    ['13 BA', 1.05, 0.9],
+    ['14 BA', 0.86, 0.72],
+    ['15 BA', 0.775, 0.65],
+    ['16 BA', 0.675, 0.56],
   ])('%s', (name, d2, minor) => {
     const s = sizesOf(name);
     expect(s.pitchDiameterMm).toBeCloseTo(d2, 6);
@@ -203,6 +220,30 @@ describe('ISO 2904, trapezoidal: d2, d3, D4, D1, mm', () => {
     ['Tr 60x9', 55.5, 50, 61, 51],
     ['Tr 70x10', 65, 59, 71, 60],
     ['Tr 100x12', 94, 87, 101, 88],
+    ['Tr 14x3', 12.5, 10.5, 14.5, 11],
+    ['Tr 18x4', 16, 13.5, 18.5, 14],
+    ['Tr 22x5', 19.5, 16.5, 22.5, 17],
+    ['Tr 26x5', 23.5, 20.5, 26.5, 21],
+    ['Tr 28x5', 25.5, 22.5, 28.5, 23],
+    ['Tr 32x6', 29, 25, 33, 26],
+    ['Tr 34x6', 31, 27, 35, 28],
+    ['Tr 38x7', 34.5, 30, 39, 31],
+    ['Tr 42x7', 38.5, 34, 43, 35],
+    ['Tr 44x7', 40.5, 36, 45, 37],
+    ['Tr 46x8', 42, 37, 47, 38],
+    ['Tr 48x8', 44, 39, 49, 40],
+    ['Tr 52x8', 48, 43, 53, 44],
+    ['Tr 55x9', 50.5, 45, 56, 46],
+    ['Tr 65x10', 60, 54, 66, 55],
+    ['Tr 75x10', 70, 64, 76, 65],
+    ['Tr 80x10', 75, 69, 81, 70],
+    ['Tr 85x12', 79, 72, 86, 73],
+    ['Tr 90x12', 84, 77, 91, 78],
+    ['Tr 95x12', 89, 82, 96, 83],
+    ['Tr 110x12', 104, 97, 111, 98],
+    ['Tr 120x14', 113, 104, 122, 106],
+    ['Tr 140x14', 133, 124, 142, 126],
+    ['Tr 160x16', 152, 142, 162, 144],
   ])('%s', (name, d2, d3, D4, D1) => {
     const s = sizesOf(name);
     expect(s.pitchDiameterMm).toBeCloseTo(d2, 9);
@@ -249,6 +290,13 @@ describe('ASME B1.20.1, taper pipe: outside diameter, tpi; E0, L1, E1, L2, in', 
     [5.563, 8, 5.39073, 0.937, 5.44929, 1.4063],
     [6.625, 8, 6.44609, 0.958, 6.50597, 1.5125],
     [8.625, 8, 8.43359, 1.063, 8.50003, 1.7125],
+    [10.75, 8, 10.54531, 1.21, 10.62094, 1.925],
+    [12.75, 8, 12.53281, 1.36, 12.61781, 2.125],
+    [14, 8, 13.775, 1.562, 13.87262, 2.25],
+    [16, 8, 15.7625, 1.812, 15.87575, 2.45],
+    [18, 8, 17.75, 2, 17.875, 2.65],
+    [20, 8, 19.7375, 2.125, 19.87031, 2.85],
+    [24, 8, 23.7125, 2.375, 23.86094, 3.25],
   ])('%s in at %s', (outside, tpi, e0, l1, e1, l2) => {
     const g = known(nptGauging(outside * 25.4, 25.4 / tpi));
     const off = (mm: number, printed: number): number => Math.abs(mm / 25.4 - printed);
@@ -257,5 +305,37 @@ describe('ASME B1.20.1, taper pipe: outside diameter, tpi; E0, L1, E1, L2, in', 
     expect(g.l1Mm / 25.4).toBeCloseTo(l1, 9);
     // the table was worked from diameters of more places than it prints: a unit of the last one
     expect(off(g.l2Mm, l2)).toBeLessThanOrEqual(1.01e-4);
+  });
+});
+
+describe('BS 811, cycle: effective diameter and minor diameter, in', () => {
+  test.each([
+    ['1/4-26 Cycle', 0.2295, 0.209],
+    ['3/8-26 Cycle', 0.3545, 0.334],
+    ['5/16-26 Cycle', 0.292, 0.2715],
+    ['7/16-26 Cycle', 0.417, 0.3965],
+    ['1/2-26 Cycle', 0.4795, 0.459],
+    ['9/16-20 Cycle', 0.5359, 0.5092],
+  ])('%s', (name, d2, minor) => {
+    const s = sizesOf(name);
+    printed(d2, 4, s.pitchDiameterMm / 25.4);
+    printed(minor, 4, s.minorExternalMm / 25.4);
+  });
+});
+
+describe('DIN 405-1, round: d2, d3, D4, D1, mm', () => {
+  test.each([
+    ['Rd 8x1/10', 6.73, 5.46, 8.254, 5.714],
+    ['Rd 20x1/8', 18.412, 16.825, 20.318, 17.142],
+    ['Rd 40x1/6', 37.883, 35.767, 40.423, 36.19],
+    ['Rd 100x1/6', 97.883, 95.767, 100.423, 96.19],
+    ['Rd 110x1/4', 106.825, 103.65, 110.635, 104.285],
+  ])('%s', (name, d2, d3, D4, D1) => {
+    const s = sizesOf(name);
+    // half a unit of the last place goes either way there
+    printed(d2, 3, s.pitchDiameterMm);
+    printed(d3, 3, s.minorExternalMm);
+    printed(D4, 3, s.majorInternalMm);
+    printed(D1, 3, s.minorInternalMm);
   });
 });

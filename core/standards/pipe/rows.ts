@@ -46,7 +46,7 @@ const TAPER_55: readonly LabelledSize[] = [
   ['5', 138.43, 11],
   ['6', 163.83, 11],
 ];
-/** Pipe size, outside diameter of the pipe in inches, threads per inch, hand-tight engagement L1 in inches. ASME B1.20.1. */
+/** Pipe size (from 14 on the outside diameter), outside diameter of the pipe in inches, threads per inch, hand-tight engagement L1 in inches. ASME B1.20.1. */
 export const NPT_SIZES: readonly (readonly [size: string, outsideIn: number, tpi: number, l1In: number])[] = [
   ['1/16', 0.3125, 27, 0.16],
   ['1/8', 0.405, 27, 0.1615],
@@ -67,6 +67,11 @@ export const NPT_SIZES: readonly (readonly [size: string, outsideIn: number, tpi
   ['8', 8.625, 8, 1.063],
   ['10', 10.75, 8, 1.21],
   ['12', 12.75, 8, 1.36],
+  ['14', 14, 8, 1.562],
+  ['16', 16, 8, 1.812],
+  ['18', 18, 8, 2],
+  ['20', 20, 8, 2.125],
+  ['24', 24, 8, 2.375],
 ];
 /** Pipe size, outside diameter of the pipe in inches, threads per inch. ASME B1.20.3. */
 const NPTF_SIZES: readonly LabelledSize[] = [

@@ -4,12 +4,40 @@ import { td2Grade6 } from '../iso/limits.ts';
 import { r40Step } from '../iso/r40.ts';
 import { mmLimits, type ThreadLimits, type Tolerances } from '../tolerances.ts';
 
-/** Fundamental deviations of metric trapezoidal screws, um: c -(95 + 11P), e -(50 + 11P), by R40 as printed. ISO 2903. */
-const trapezoidalDeviation = (position: string, p: number): number | null => {
-  const raw = { c: 95 + 11 * p, e: 50 + 11 * p }[position];
-  if (position === 'h') return 0;
-  return raw === undefined ? null : r40Step(raw, 0);
-};
+/** One pitch of the tables, um: deviations c and e of screws, tolerance of a screw's major diameter and of a nut's minor, grade 4. */
+type OfPitch = readonly [pitchMm: number, c: number, e: number, td: number, td1: number];
+/** ISO 2903, from memory: c and e follow 95 and 47.5 root P from 4 mm up, the tolerances ISO 965-1's grade 4, each as it was printed. */
+const FINEST: OfPitch = [1.5, 140, 67, 150, 190];
+const PRINTED: readonly OfPitch[] = [
+  FINEST,
+  [2, 150, 71, 180, 236],
+  [3, 170, 85, 236, 315],
+  [4, 190, 95, 300, 375],
+  [5, 212, 106, 335, 450],
+  [6, 236, 118, 375, 500],
+  [7, 250, 125, 425, 560],
+  [8, 265, 132, 450, 630],
+  [9, 280, 140, 500, 670],
+  [10, 300, 150, 530, 710],
+  [12, 335, 160, 600, 800],
+  [14, 355, 180, 670, 900],
+  [16, 375, 190, 710, 1000],
+  [18, 400, 200, 800, 1120],
+  [20, 425, 212, 850, 1180],
+  [22, 450, 224, 900, 1250],
+  [24, 475, 236, 950, 1320],
+  [28, 500, 250, 1060, 1500],
+  [32, 530, 265, 1120, 1600],
+  [36, 560, 280, 1250, 1800],
+  [40, 600, 300, 1320, 1900],
+  [44, 630, 315, 1400, 2000],
+];
+/** Of a pitch that the tables have not got: the next finer one that they have, so that no limit is wider than its neighbour's. */
+const ofPitch = (p: number): OfPitch => PRINTED.findLast(([printed]) => printed <= p + 1e-9) ?? FINEST;
+
+/** Fundamental deviation of a screw, um; null: it is not in this standard. */
+const deviationUm = (position: string, [, c, e]: OfPitch): number | null =>
+  position === 'h' ? 0 : position === 'c' ? c : position === 'e' ? e : null;
 
 /**
  * Limits of a metric trapezoidal thread, classes such as 7e and 7H. Pitch diameter by grade; screw major and nut minor by
@@ -37,9 +65,8 @@ function trapezoidalLimits(dMm: number, pitchMm: number, cls: string): Outcome<T
     dMm + 2 * ac,
   ];
   const source = 'ISO 2903';
-  const pm = pitchMm;
-  const td4 = r40Step(180 * pm ** (2 / 3) - 3.15 / Math.sqrt(pm), -8) / 1000;
-  const td1 = r40Step(230 * pm ** 0.7, -8) / 1000;
+  const printed = ofPitch(pitchMm);
+  const [td4, td1] = [printed[3] / 1000, printed[4] / 1000];
   if (position === 'H') {
     const t2 = r40Step(td2, 5 + 4 * (grade - 6)) / 1000;
     return good({
@@ -48,7 +75,7 @@ function trapezoidalLimits(dMm: number, pitchMm: number, cls: string): Outcome<T
       notes: [],
     });
   }
-  const es = trapezoidalDeviation(position, pm);
+  const es = deviationUm(position, printed);
   if (es === null) return bad('class', 'not-a-class', { class: position, standard: 'ISO 2903', near: right });
   const t2 = r40Step(td2, 4 * (grade - 6)) / 1000;
   const t3 = 1.25 * t2 + es / 1000;

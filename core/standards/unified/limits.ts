@@ -13,6 +13,11 @@ const td2Class2A = (d: number, p: number, le: number): number =>
 /** Allowances that the printed table gives otherwise than its formula (0.3 x 0.005501 in would round to 0.0017). Inches. */
 const PRINTED_ALLOWANCE: Readonly<Record<string, number>> = { '0.625-11': 0.0016 };
 
+/** A tolerance of the pitch diameter that the printed table gives otherwise (0.975 x 0.002821 in would round to 0.0028). Inches, from memory. */
+const PRINTED_TOLERANCE: Readonly<Record<string, number>> = { '0.138-32 3B': 0.0027 };
+/** From this diameter on the minor diameters of 1B and 2B nuts are printed to the thousandth; below it to four places. Inches. */
+const MINOR_TO_THOUSANDTH_FROM = 0.138;
+
 /** Tolerance on the minor diameter of a nut, inches. ASME B1.1. */
 function minorTolerance(d: number, p: number, cls: string): number {
   const coarse = p > 0.25 + 1e-9 ? 0.15 * p : 0.25 * p - 0.4 * p * p;
@@ -28,7 +33,8 @@ function minorTolerance(d: number, p: number, cls: string): number {
 /**
  * Limits of a Unified thread, classes 1A to 3B. Length of engagement: as given, else D for UNC, UNF and the 4, 6 and 8
  * thread series, 9 P for the others. External minor: the largest of the rounded (UNR) root; below it is left open.
- * Follows the rounding of the current edition: Td2(2A) to six places, then four, half to the even digit; nut minor of 1B and 2B to three.
+ * Follows the rounding of the current edition: Td2(2A) to six places, then four, half to the even digit. A nut's minor diameter and
+ * its tolerance are each rounded to four places; of 1B and 2B from #6 up the sum is rounded to three.
  */
 function unifiedLimits(
   majorMm: number,
@@ -50,14 +56,16 @@ function unifiedLimits(
   const byDiameter = family === 'UNC' || family === 'UNF' || (family === 'UN' && [4, 6, 8].includes(tpi));
   const le = engagementMm === null ? (byDiameter ? d : 9 * p) : toInches(engagementMm);
   const base = td2Class2A(d, p, le);
-  const t2 = toEven(base * (FACTOR[c] ?? 1), 4);
+  const size = `${d}-${tpi}`;
+  const atUsualLength = engagementMm === null;
+  const t2 = (atUsualLength ? PRINTED_TOLERANCE[`${size} ${c}`] : undefined) ?? toEven(base * (FACTOR[c] ?? 1), 4);
   const d2 = to(d - (3 * ROOT3 * p) / 8, 4);
   const source = 'ASME B1.1';
   const notes: LimitsNote[] = [
     { code: 'engagement', taken: engagementMm !== null ? 'given' : byDiameter ? 'one-diameter' : 'nine-pitches' },
   ];
   if (c.endsWith('A')) {
-    const printed = engagementMm === null ? PRINTED_ALLOWANCE[`${d}-${tpi}`] : undefined;
+    const printed = atUsualLength ? PRINTED_ALLOWANCE[size] : undefined;
     const allowance = c === '3A' ? 0 : (printed ?? toEven(0.3 * base, 4));
     const td = to((c === '1A' ? 0.09 : 0.06) * Math.cbrt(p * p), 4);
     const top = to(d - allowance, 4);
@@ -72,14 +80,14 @@ function unifiedLimits(
       notes,
     });
   }
-  const basicMinor = d - (5 * ROOT3 * p) / 8;
-  const least = to(to(basicMinor, 4), 3);
-  const most = to(basicMinor + minorTolerance(d, p, c), 4);
+  const basicMinor = to(d - (5 * ROOT3 * p) / 8, 4);
+  const most = to(basicMinor + to(minorTolerance(d, p, c), 4), 4);
+  const toThousandth = d >= MINOR_TO_THOUSANDTH_FROM - 1e-9;
   return good({
     internal: {
       major: inchLimits(d, null),
       pitch: inchLimits(d2, to(d2 + t2, 4)),
-      minor: inchLimits(least, c === '3B' ? most : to(most, 3)),
+      minor: inchLimits(toThousandth ? to(basicMinor, 3) : basicMinor, toThousandth && c !== '3B' ? to(most, 3) : most),
     },
     source,
     notes,

@@ -37,6 +37,7 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
     `a clearance of ${L(f.clearanceMm)} or less, or a thinner bar`,
   ],
   'flank-0-to-80': () => ['A flank stands between 0 and 80 degrees from the perpendicular.', '30'],
+  'too-many-passes': (f, L) => [`So little a pass would take ${f.passes} of them.`, `at least ${L(f.leastMm)} a pass`],
   'no-step': (f, L) => ['Passes by steps need the step.', L(f.forExampleMm)],
   'no-length-on-taper': () => [
     'On a taper the withdrawal depends on the length cut, which is not given.',

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { placesAlong } from './holding.ts';
 import { bendOf, secondMomentMm4, type BendRequest, type Support } from './bend.ts';
 
 const STEEL = { boreMm: 0, youngGPa: 207, steadyAtMm: null };
@@ -178,4 +179,18 @@ test('what cannot be is refused where it was given', () => {
   expect(asked({ support: 'bar', steadyAtMm: 20 })).toMatchObject({ ok: false, problem: { code: 'no-steady-on-bar' } });
   expect(asked({ boreMm: 19 })).toMatchObject({ ok: false, problem: { field: 'boreMm' } });
   expect(asked({ forceN: 0 })).toMatchObject({ ok: false, problem: { field: 'forceN' } });
+});
+
+test('places along the work lie on it, from the first to the last, whatever its length', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 1000, noNaN: true }),
+      fc.double({ min: 1e-6, max: 1000, noNaN: true }),
+      (a, b) => {
+        const [from, to] = [Math.min(a, b), Math.max(a, b)];
+        const places = placesAlong(from, to);
+        return places[0] === from && places.at(-1) === to && places.every((p) => p >= from && p <= to);
+      },
+    ),
+  );
 });

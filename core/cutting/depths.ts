@@ -27,7 +27,8 @@ export interface DepthRequest {
 
 const EPS = 1e-9;
 const BISECTIONS = 60;
-const MOST_PASSES = 500;
+/** More passes than this are no plan. Common practice, no source. */
+export const MOST_PASSES = 500;
 const FORCE_ROUNDS = 80;
 
 /**
@@ -43,14 +44,25 @@ export function calmPasses(fromMm: number, toMm: number, tool: ToolOutline): num
 }
 
 /**
+ * Passes that cap and step leave at least for a stretch: where it is more than MOST_PASSES, one of the two is a slip.
+ * @example fewestPasses({ fromMm: 0, toMm: 1, rule: 'constant-area', capMm: 0.25, stepMm: null }) // 4
+ */
+export function fewestPasses(q: Pick<DepthRequest, 'fromMm' | 'toMm' | 'rule' | 'capMm' | 'stepMm'>): number {
+  const most = Math.min(q.capMm ?? Infinity, q.rule === 'step' ? (q.stepMm ?? Infinity) : Infinity);
+  return Math.max(0, Math.ceil((q.toMm - q.fromMm) / most - EPS));
+}
+
+/**
  * Depths reached by the passes from one depth to another, mm, ascending, the last one exactly the end. The number of passes
  * is raised only where the cap makes it impossible, and lowered only where the floor does; a rest under the floor is one
  * pass. Where cap and floor contradict each other the cap holds: it is the one that keeps the part whole.
+ * @throws RangeError where `fewestPasses` is more than MOST_PASSES: who asks refuses that first, with the field that is to blame
  * @example stepDepths({ fromMm: 0, toMm: 1, rule: 'constant-area', passes: 4, capMm: null, floorMm: null, stepMm: null, tool: { ...equalFlanks(60), tip: { flatMm: 0 } }, feedDeg: 0 }) // [0.5, 0.7071, 0.8660, 1]; as the roots of a quarter, a half, three quarters
  */
 export function stepDepths(q: DepthRequest): number[] {
   const left = q.toMm - q.fromMm;
   if (!(left > EPS)) return [];
+  if (fewestPasses(q) > MOST_PASSES) throw new RangeError(`${fewestPasses(q)} passes`);
   if (q.rule === 'step') return fixedSteps(q, left);
   let n = Math.min(MOST_PASSES, q.passes ?? calmPasses(q.fromMm, q.toMm, q.tool));
   if (q.floorMm !== null && q.floorMm > 0) n = Math.max(1, Math.min(n, Math.floor(left / q.floorMm + EPS)));
@@ -127,7 +139,7 @@ const FIRST_POWER = 1.2;
 /** Every pass the same step, the last one the rest; a rest under the floor goes with the pass before, shared if that is over the cap. */
 function fixedSteps(q: DepthRequest, left: number): number[] {
   const step = Math.min(q.stepMm ?? left, q.capMm ?? Infinity);
-  const whole = Math.min(MOST_PASSES, Math.floor(left / step + EPS));
+  const whole = Math.floor(left / step + EPS);
   const out = Array.from({ length: whole }, (_, i) => q.fromMm + step * (i + 1));
   const rest = left - whole * step;
   if (rest > 1e-7) {

@@ -60,7 +60,10 @@ const PLACES = 40;
  * @example placesAlong(0, 40).length // 41
  */
 export const placesAlong = (fromMm: number, toMm: number): readonly number[] =>
-  Array.from({ length: PLACES + 1 }, (_, i) => fromMm + ((toMm - fromMm) * i) / PLACES);
+  // worked out, the last may come out a hair beyond the end, where there is no work
+  Array.from({ length: PLACES + 1 }, (_, i) =>
+    i === PLACES ? toMm : Math.min(toMm, fromMm + ((toMm - fromMm) * i) / PLACES),
+  );
 
 /** Where a steady helps most: the middle of chuck and centre is softest a little beyond half way. Common practice, no source. */
 const STEADY_SHARE = 0.52;

@@ -402,3 +402,28 @@ test('the section of a round-nosed tool is what its widths add up to', () => {
     { numRuns: 40 },
   );
 });
+
+describe('a cap or a step that makes thousands of passes', () => {
+  const deep = request({ target: { depthMm: 1.2 }, doneMm: 0, grooveMm: 0, stages: null });
+  test.each([
+    ['firstMaxMm', { rule: 'constant-area', firstMaxMm: 1e-6, stepMm: null }],
+    ['firstMaxMm', { rule: 'constant-force', firstMaxMm: 0.002, stepMm: null }],
+    ['stepMm', { rule: 'step', firstMaxMm: null, stepMm: 0.001 }],
+    ['firstMaxMm', { rule: 'step', firstMaxMm: 0.001, stepMm: 0.05 }],
+  ] as const)('is refused at %s, with the least that would do', (field, over) => {
+    const p = planOf({ ...deep, ...over, lastMinMm: null });
+    expect(p.ok ? null : [p.problem.field, p.problem.code, p.problem.figures['leastMm']]).toEqual([
+      field,
+      'too-many-passes',
+      0.003,
+    ]);
+  });
+  test('what is refused for one would do: the least, and no pass takes more', () => {
+    for (const rule of ['step', 'constant-area', 'constant-depth', 'constant-force'] as const) {
+      const p = planOf({ ...deep, rule, firstMaxMm: 0.003, stepMm: 0.003, lastMinMm: null });
+      if (!p.ok) throw new Error(p.problem.code);
+      const depths = [0, ...p.value.passes.filter((x) => !x.spring).map((x) => x.depthMm)];
+      expect(Math.max(...depths.slice(1).map((d, i) => d - (depths[i] ?? 0)))).toBeLessThan(0.0031);
+    }
+  });
+});

@@ -1,7 +1,7 @@
 import { isSquare, slopeOf, type Flanks } from '../form/flanks.ts';
 import { bad, good, type Outcome, type Refused } from '../quantity/outcome.ts';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
-import { stepDepths, type DepthRule } from './depths.ts';
+import { fewestPasses, MOST_PASSES, stepDepths, type DepthRule } from './depths.ts';
 import { sectionMm2, tangencyMm, tipBeyondPitchLineMm, vertexBeyondTipMm, type Tip, type ToolOutline } from './tip.ts';
 
 /** Straight in, along one flank, on both flanks in turn, or along one flank less a degree or so. */
@@ -140,7 +140,10 @@ export function planOf(q: PlanRequest): Outcome<Plan> {
   const depthMm = depth.value;
   const from = Math.max(q.doneMm, q.grooveMm);
   const feedDeg = feedDegOf(q);
-  const passes = passesOf(q, tool, from, depthMm, feedDeg);
+  const stretches = stretchesOf(q, from, depthMm);
+  const tooMany = countRefusal(stretches);
+  if (tooMany) return tooMany;
+  const passes = passesOf(q, tool, stretches, feedDeg);
   const beyondMm = q.clearanceMm + q.runOutMm + (Math.abs(q.taper) * (q.lengthMm ?? 0)) / 2;
   if (q.boreClearMm !== null && beyondMm > q.boreClearMm + EPS)
     return bad('clearanceMm', 'bar-hits-wall', {
@@ -276,8 +279,15 @@ function metal(q: PlanRequest, tool: ToolOutline, depthMm: number): Outcome<numb
   return good(depthMm);
 }
 
-function passesOf(q: PlanRequest, tool: ToolOutline, from: number, depthMm: number, feedDeg: number): PlannedPass[] {
-  if (!(depthMm - from > EPS)) return [];
+/** A part of what is to be cut, with the stage by whose rule it is. */
+interface Stretch {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly stage: Stage;
+  readonly index: number;
+}
+/** What is to be cut from one depth to another, stage by stage; none where nothing is. */
+function stretchesOf(q: PlanRequest, from: number, depthMm: number): Stretch[] {
   const stages: readonly Stage[] = q.stages ?? [
     {
       upToMm: depthMm,
@@ -288,17 +298,46 @@ function passesOf(q: PlanRequest, tool: ToolOutline, from: number, depthMm: numb
       springs: q.springs,
     },
   ];
+  let d = from;
+  return stages.flatMap((stage, index) => {
+    const toMm = index === stages.length - 1 ? depthMm : Math.min(depthMm, stage.upToMm);
+    if (!(toMm - d > EPS)) return [];
+    const fromMm = d;
+    d = toMm;
+    return [{ fromMm, toMm, stage, index }];
+  });
+}
+
+/** A cap or a step so small that it makes no plan, but thousands of passes. */
+function countRefusal(stretches: readonly Stretch[]): Refused | null {
+  for (const { fromMm, toMm, stage } of stretches) {
+    const { rule, firstMaxMm: capMm } = stage;
+    const stepMm = stage.stepMm ?? null;
+    const passes = fewestPasses({ fromMm, toMm, rule, capMm, stepMm });
+    if (passes > MOST_PASSES)
+      return bad(
+        rule === 'step' && (stepMm ?? Infinity) < (capMm ?? Infinity) ? 'stepMm' : 'firstMaxMm',
+        'too-many-passes',
+        {
+          passes,
+          leastMm: Math.ceil((1000 * (toMm - fromMm)) / MOST_PASSES) / 1000,
+        },
+      );
+  }
+  return null;
+}
+
+function passesOf(q: PlanRequest, tool: ToolOutline, stretches: readonly Stretch[], feedDeg: number): PlannedPass[] {
+  const [from, depthMm] = [stretches[0]?.fromMm, stretches.at(-1)?.toMm];
+  if (from === undefined || depthMm === undefined) return [];
   const whole = sectionMm2(tool, depthMm) - sectionMm2(tool, from);
   const place = placer(q, from, depthMm, feedDeg);
   const out: PlannedPass[] = [];
-  let d = from;
-  stages.forEach((stage, index) => {
-    const end = index === stages.length - 1 ? depthMm : Math.min(depthMm, stage.upToMm);
-    if (!(end - d > EPS)) return;
-    const share = (sectionMm2(tool, end) - sectionMm2(tool, d)) / whole;
+  for (const { fromMm, toMm, stage, index } of stretches) {
+    const share = (sectionMm2(tool, toMm) - sectionMm2(tool, fromMm)) / whole;
     const depths = stepDepths({
-      fromMm: d,
-      toMm: end,
+      fromMm,
+      toMm,
       rule: stage.rule,
       passes: q.passes === null ? null : Math.max(1, Math.round(q.passes * share)),
       capMm: stage.firstMaxMm,
@@ -307,6 +346,7 @@ function passesOf(q: PlanRequest, tool: ToolOutline, from: number, depthMm: numb
       tool,
       feedDeg,
     });
+    let d = fromMm;
     for (const depth of depths) {
       out.push({
         depthMm: depth,
@@ -319,7 +359,7 @@ function passesOf(q: PlanRequest, tool: ToolOutline, from: number, depthMm: numb
     }
     const last = out.at(-1);
     for (let i = 0; last && i < stage.springs; i += 1) out.push({ ...last, chipMm2: 0, spring: true });
-  });
+  }
   return out;
 }
 

@@ -259,6 +259,9 @@ export interface SpecialForm extends Flanks {
   readonly taper?: number;
 }
 
+/** A taper under this is none: a micron over a metre. */
+const LEAST_TAPER = 1e-6;
+
 /**
  * A form by its own angles, flats, radius and depth. @throws RangeError for flanks outside 0 to 80 degrees.
  * @example specialForm(6, { leadingDeg: 45, trailingDeg: 5 }).name // '45\u00b0/5\u00b0 special'
@@ -295,7 +298,7 @@ export function specialForm(pitchMm: number, given: SpecialForm): ThreadForm {
     leadingDeg: a1,
     trailingDeg: a2,
     ...both(profile),
-    taper: given.taper ?? 0,
+    taper: Math.abs(given.taper ?? 0) < LEAST_TAPER ? 0 : (given.taper ?? 0),
     depthStepMm: null,
     source: 'as measured',
   };

@@ -13,6 +13,7 @@ export interface ProblemFigures {
   'bar-hits-wall': { readonly beyondMm: number; readonly roomMm: number; readonly clearanceMm: number };
   'flank-0-to-80': None;
   'no-step': { readonly forExampleMm: number };
+  'too-many-passes': { readonly passes: number; readonly leastMm: number };
   'no-length-on-taper': None;
   'tip-as-wide-as-groove': { readonly tipMm: number; readonly halfPitchMm: number };
   'round-tip-square-flanks': None;

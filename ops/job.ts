@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
-import { checkJob, checkShop, type Checked } from '../core/formats/check.ts';
+import { checkJob, checkShop, storable, type Checked } from '../core/formats/check.ts';
+import { storableShop } from '../core/formats/checkShop.ts';
 import { rank } from '../core/identify/rank.ts';
 import { answersOf } from './answers.ts';
 import { applyEdit, beginJob, EditSchema, type Edit } from '../core/job/edits/index.ts';
@@ -55,6 +56,10 @@ export const editOp = op({
       if (!job) return bad(`edits.${i}.do`, 'no-job-yet');
       const done = applyEdit(job, now, e, made);
       if (!done.ok) return bad(`edits.${i}.${done.problem.field}`, 'refused-edit', { edit: e.do }, done.problem);
+      // what the border would refuse is not made: the door keeps to it as the application does
+      const kept = [storable(done.value.job), storableShop(done.value.shop)].find((k) => !k.ok);
+      if (kept && !kept.ok)
+        return bad(`edits.${i}.${kept.problem.field}`, 'refused-edit', { edit: e.do }, kept.problem);
       job = done.value.job;
       now = done.value.shop;
     }

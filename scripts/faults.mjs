@@ -30,6 +30,17 @@ figures.push([
   `${imports} harmed backups`,
   `${jest.ok ? 'none threw, none that was taken in broke an answer' : 'FAILED'}; ${jest.seconds} s`,
 ]);
+const documents = 3000;
+const any = step(
+  `${documents} jobs, shops and runs of edits`,
+  'node',
+  ['--experimental-vm-modules', 'node_modules/jest/bin/jest.js', 'app/anyJob', 'ops/anyRequest'],
+  { FAULTS_JOBS: String(documents), FAULTS_OPS: String(documents) },
+);
+figures.push([
+  `${documents} jobs and shops with anything that may stand in them, as many runs of edits and requests to each operation`,
+  `${any.ok ? 'every one told whole by every station and sheet, or refused with its field' : 'FAILED'}; ${any.seconds} s`,
+]);
 const lines = figures.map(([name, value]) => `| ${name} | ${value} |`).join('\n');
 const text = `| what | figure |\n|---|---|\n${lines}\n\n${new Date().toISOString().slice(0, 10)}, ${cpus().length} processors, Node ${process.versions.node}.`;
 console.log(text);

@@ -129,6 +129,10 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   ],
   'no-lathe-chosen': () => ['No lathe is chosen.', 'choose one under Gears'],
   'no-train-chosen': () => ['No train is chosen.', 'take one under Gears'],
+  'flanks-within-slack': (f, L) => [
+    `The two touches are ${L(f.apartMm)} apart, less than the top slide\u2019s slack of ${L(f.slackMm)}: it had not begun to move the tool.`,
+    'wind on until it touches, or measure the slack anew',
+  ],
   'flanks-crossed': (f, L) => [
     `The flank towards the headstock was touched at ${L(f.headMm)}, the other at ${L(f.tailMm)}: the tool cannot have passed through the metal.`,
     'the reading towards the headstock is the greater one, + towards the headstock',

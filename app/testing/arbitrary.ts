@@ -47,9 +47,18 @@ const lowOf = (s: TSchema, step: number): number =>
 const highOf = (s: TSchema, step: number): number =>
   Number(s['maximum'] ?? ('exclusiveMaximum' in s ? Number(s['exclusiveMaximum']) - step : 1e6));
 
+/** As fine as anybody writes a number: what is smaller than this is not typed, and no instrument gives it. */
+const FINEST = 1e-6;
+const written = (x: number, min: number, max: number): number =>
+  Math.min(max, Math.max(min, Number((Math.round(x / FINEST) * FINEST).toFixed(6))));
 const anyNumber = (min: number, max: number): fc.Arbitrary<number> =>
   fc.oneof(
-    { weight: 6, arbitrary: fc.double({ min: Math.max(min, -60), max: Math.min(max, 60), noNaN: true }) },
+    {
+      weight: 6,
+      arbitrary: fc
+        .double({ min: Math.max(min, -60), max: Math.min(max, 60), noNaN: true })
+        .map((x) => written(x, min, max)),
+    },
     {
       weight: 6,
       arbitrary: fc

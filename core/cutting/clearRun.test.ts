@@ -37,3 +37,21 @@ describe('room to stop', () => {
     expect(stopShort(60, 2, 100).mm).toBeCloseTo(0.02, 9);
   });
 });
+
+test('a spindle that stands at once coasts nothing: the hand\u2019s time alone counts, as with the nuts opened', () => {
+  expect(highestRpm(6, 2, 0.5, { rpm: 100, turns: 0 })).toBeCloseTo(highestRpm(6, 2, 0.5, null), 9);
+  // and what it coasts only ever takes speed away
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 5, noNaN: true }),
+      fc.double({ min: 20, max: 2000, noNaN: true }),
+      (turns, rpm) => {
+        const most = highestRpm(6, 2, 0.5, { rpm, turns });
+        expect(most).toBeGreaterThan(0);
+        expect(most).toBeLessThanOrEqual(highestRpm(6, 2, 0.5, null) + 1e-9);
+        // at that speed it stands within the three turns that there are
+        expect(stoppingTurns(most, 0.5, { rpm, turns })).toBeCloseTo(3, 6);
+      },
+    ),
+  );
+});

@@ -39,9 +39,9 @@ export const stoppingTurns = (rpm: number, reactS: number, coast: Coast | null):
 export function highestRpm(clearMm: number, leadMm: number, reactS: number, coast: Coast | null): number {
   const turns = clearMm / leadMm;
   const perRpm = reactS / 60;
-  if (!coast) return turns / perRpm;
-  const square = coast.turns / coast.rpm ** 2;
-  return (-perRpm + Math.sqrt(perRpm * perRpm + 4 * square * turns)) / (2 * square);
+  const square = coast ? coast.turns / coast.rpm ** 2 : 0;
+  // the root in the form that holds for a spindle that stands at once, too
+  return (2 * turns) / (perRpm + Math.sqrt(perRpm * perRpm + 4 * square * turns));
 }
 
 /**

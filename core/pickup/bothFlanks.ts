@@ -29,11 +29,12 @@ const USUAL_SLACK_MM = 0.15;
  * flank, so the play is shared as the tangents are, and only equal flanks put the seat in the middle. The second touch is
  * made against the slide's slack, which is taken off its reading. Square flanks share evenly. Geometry.
  * @param first which flank was touched first; the slide turns back for the other
- * @throws RangeError when the tool would have passed through metal: the places are in the wrong order
+ * Slack that nobody measured is no more than lies between the two touches.
+ * @throws RangeError when the tool would have passed through metal: the places are in the wrong order, or nearer than the slack
  * @example middleOf({ towardsHeadMm: 1, towardsTailMm: 0, headDeg: 30, tailDeg: 30, slackMm: 0 }, 'head').mm // 0.5
  */
 export function middleOf(t: FlanksTouched, first: 'head' | 'tail'): Middle {
-  const slack = t.slackMm ?? USUAL_SLACK_MM;
+  const slack = t.slackMm ?? Math.max(0, Math.min(USUAL_SLACK_MM, t.towardsHeadMm - t.towardsTailMm));
   const head = t.towardsHeadMm - (first === 'tail' ? slack : 0);
   const tail = t.towardsTailMm + (first === 'head' ? slack : 0);
   const playMm = head - tail;

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { exact, numberOf } from '../quantity/rational.ts';
 import { countsThatAgree, zStart } from './dropped.ts';
+import { named } from '../../app/testing/bench.ts';
 import { middleOf } from './bothFlanks.ts';
 import { jointOf, oldLeadOf } from './joint.ts';
 import { judgeRun, leadFromGrowth } from './judge.ts';
@@ -165,4 +166,25 @@ test('a batch is found from what was taught', () => {
   // a quarter turn forward carries a right-hand groove a quarter lead towards the headstock, a left-hand one away
   expect(offsetFromTaught('mark', 90, 6, false)).toBeCloseTo(1.5, 12);
   expect(offsetFromTaught('mark', 90, 6, true)).toBeCloseTo(-1.5, 12);
+});
+
+describe('touches nearer to one another than the usual slack', () => {
+  const near = { towardsHeadMm: 0.1, towardsTailMm: 0, headDeg: 30, tailDeg: 30 };
+  test('slack that nobody measured is no more than lies between them: the middle stays between', () => {
+    for (const first of ['head', 'tail'] as const) {
+      const m = middleOf({ ...near, slackMm: null }, first);
+      expect(m.mm).toBeGreaterThanOrEqual(0);
+      expect(m.mm).toBeLessThanOrEqual(0.1);
+      expect(m.slackMm).toBeCloseTo(0.1, 9);
+    }
+  });
+  test('with slack that was measured they cannot both be: refused where it was typed, and nothing falls over', () => {
+    const b = named('M30x2', { wanted: 'extend' }).do({ do: 'chooseLathe', lathe: 'lathe-bess' });
+    const slack = b.shop.lathes.find((l) => l.id === 'lathe-bess')?.slack.topMm ?? null;
+    const twice = { do: 'offsetByFlanks', headMm: 0.0001, tailMm: 0, first: 'head' } as const;
+    expect(b.try(twice)).toBe(slack === null ? null : 'headMm');
+    b.shop = { ...b.shop, lathes: b.shop.lathes.map((l) => ({ ...l, slack: { ...l.slack, topMm: 0.2 } })) };
+    expect(b.try({ ...twice, headMm: 0.19 })).toBe('headMm');
+    expect(b.try({ ...twice, headMm: 0.21 })).toBeNull();
+  });
 });

@@ -65,6 +65,7 @@ export interface ProblemFigures {
   'surface-not-measured': None;
   'no-lathe-chosen': None;
   'no-train-chosen': None;
+  'flanks-within-slack': { readonly apartMm: number; readonly slackMm: number };
   'flanks-crossed': { readonly headMm: number; readonly tailMm: number };
   'nothing-taught': None;
   'nothing-left-over': None;

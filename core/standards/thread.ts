@@ -61,6 +61,7 @@ export function threadFormOf(spec: ThreadSpec): ThreadForm {
 
 /**
  * Basic diameters of a named thread, mm; for NPT those at the small end of the external thread (E0).
+ * @throws RangeError where none follow from its figures: see `possibleSizes`
  * @example threadSizes(thread('M10')).pitchDiameterMm // 9.026; ISO 724
  */
 export function threadSizes(spec: ThreadSpec): BasicSizes {
@@ -68,6 +69,20 @@ export function threadSizes(spec: ThreadSpec): BasicSizes {
   if (spec.form !== 'npt60' && spec.form !== 'nptf60') return basicSizes(form, spec.majorMm);
   const e0 = nptPitchDiameterMm(spec.majorMm, pitchMmOf(spec));
   return { ...basicSizes(form, e0 + 2 * form.external.outerMm), majorMm: spec.majorMm, pitchDiameterMm: e0 };
+}
+
+/**
+ * Basic diameters of a thread whose figures may be anything, mm; null: no thread follows from them together.
+ * @example possibleSizes({ ...thread('M10'), pitch: '30' }) // null; 30 mm are deeper than it is thick
+ */
+export function possibleSizes(spec: ThreadSpec): BasicSizes | null {
+  try {
+    const s = threadSizes(spec);
+    return s.minorExternalMm > 0 && s.minorInternalMm > 0 && s.pitchDiameterMm > 0 ? s : null;
+  } catch (e) {
+    if (e instanceof RangeError) return null;
+    throw e;
+  }
 }
 
 /**

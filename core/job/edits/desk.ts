@@ -4,7 +4,7 @@ import { flanksUnderTool } from '../../cutting/underTool.ts';
 import { clearanceForDutyMm, dutyOf } from '../../fit/duty.ts';
 import { aimProblem } from '../../fit/fit.ts';
 import { bad, good, type Refused } from '../../quantity/outcome.ts';
-import { threadFormOf, type ThreadSpec } from '../../standards/thread.ts';
+import { possibleSizes, threadFormOf, type ThreadSpec } from '../../standards/thread.ts';
 import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
 import { aimsThatHold } from '../aim.ts';
 import { basisOf, notYet } from '../chain.ts';
@@ -168,6 +168,8 @@ export const DESK = {
     },
     ({ job, shop, at }, { thread, probability, overruled, reason }) => {
       const spec = oriented(thread, job);
+      if (!possibleSizes(spec))
+        return bad('thread', 'thread-impossible', { majorMm: spec.majorMm, designation: spec.designation });
       const first = job.name === null || job.name.thread.form !== spec.form || job.name.thread.pitch !== spec.pitch;
       let next: Job = { ...job, name: { thread: spec, probability, overruled, reason } };
       if (first) next = asUsuallyFed(suitFit(next), shop);

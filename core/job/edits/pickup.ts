@@ -32,6 +32,8 @@ export const PICKUP = {
       const [headDeg, tailDeg] = thread.leftHand ? [trailingDeg, leadingDeg] : [leadingDeg, trailingDeg];
       const slackMm = latheOf(job, shop)?.slack.topMm ?? null;
       if (f.headMm < f.tailMm) return bad('headMm', 'flanks-crossed', { headMm: f.headMm, tailMm: f.tailMm });
+      const apartMm = f.headMm - f.tailMm;
+      if (slackMm !== null && apartMm < slackMm) return bad('headMm', 'flanks-within-slack', { apartMm, slackMm });
       const { mm } = middleOf({ towardsHeadMm: f.headMm, towardsTailMm: f.tailMm, headDeg, tailDeg, slackMm }, f.first);
       return {
         kind: 'offsetRead',

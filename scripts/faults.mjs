@@ -35,7 +35,7 @@ const any = step(
   `${documents} jobs, shops and runs of edits`,
   'node',
   ['--experimental-vm-modules', 'node_modules/jest/bin/jest.js', 'app/anyJob', 'ops/anyRequest'],
-  { FAULTS_JOBS: String(documents), FAULTS_OPS: String(documents) },
+  { FAULTS_JOBS: String(documents), FAULTS_OPS: String(documents), FAULTS_LIMIT_MS: '3600000' },
 );
 figures.push([
   `${documents} jobs and shops with anything that may stand in them, as many runs of edits and requests to each operation`,

@@ -91,7 +91,7 @@ describe('pass schedules', () => {
     expect(!r.ok && r.problem.field).toBe(field);
   });
 
-  test('a 4 tpi Acme in about twenty passes, a 2 mm metric in about ten (common practice, no source)', () => {
+  test('a 4 tpi Acme in about twenty passes, a 2 mm metric in ten to fourteen (common practice, no source)', () => {
     const acme = { leadingDeg: 14.5, trailingDeg: 14.5, tip: { flatMm: 2.22 } };
     const metric = { leadingDeg: 30, trailingDeg: 30, tip: { flatMm: 0 } };
     expect(calmPasses(0, 3.43, acme)).toBeGreaterThanOrEqual(16);

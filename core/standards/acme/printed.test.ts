@@ -1,5 +1,6 @@
-import { test } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import { nutRow, screwRow } from '../../../app/testing/printed.ts';
+import { acmeAllowanceIn } from './limits.ts';
 
 // Rows of the printed tables, written down from memory and each confirmed by the standard's own formula: a slip in either shows here.
 
@@ -59,3 +60,36 @@ test.each([
   ['5/16-14 Stub Acme', '2G', 0.3025, 0.2911, 0.2746, 0.2696],
   ['3/8-12 Stub Acme', '2G', 0.3623, 0.35, 0.33, 0.325],
 ])('ASME B1.8, %s-%s', nutRow(25.4));
+
+// ASME B1.5, allowances on the pitch diameter of a screw, inches: a size in each range, then 2G, 3G, 4G.
+test.each([
+  [0.125, 0.0024, 0.0018, 0.0012],
+  [0.25, 0.004, 0.003, 0.002],
+  [0.375, 0.0049, 0.0037, 0.0024],
+  [0.5, 0.0057, 0.0042, 0.0028],
+  [0.625, 0.0063, 0.0047, 0.0032],
+  [0.75, 0.0069, 0.0052, 0.0035],
+  [0.875, 0.0075, 0.0056, 0.0037],
+  [1, 0.008, 0.006, 0.004],
+  [1.125, 0.0085, 0.0064, 0.0042],
+  [1.25, 0.0089, 0.0067, 0.0045],
+  [1.375, 0.0094, 0.007, 0.0047],
+  [1.5, 0.0098, 0.0073, 0.0049],
+  [1.75, 0.0105, 0.0079, 0.0052],
+  [2, 0.0113, 0.0085, 0.0057],
+  [2.25, 0.012, 0.009, 0.006],
+  [2.5, 0.0126, 0.0095, 0.0063],
+  [2.75, 0.0133, 0.0099, 0.0066],
+  [3, 0.014, 0.0105, 0.007],
+  [3.5, 0.015, 0.0112, 0.0075],
+  [4, 0.016, 0.012, 0.008],
+  [4.5, 0.017, 0.0127, 0.0085],
+  [5, 0.0181, 0.0136, 0.0091],
+])('ASME B1.5, allowance of %s in', (d, ...printed) => {
+  expect([0.008, 0.006, 0.004].map((factor) => acmeAllowanceIn(d, factor))).toEqual(printed);
+});
+test('an allowance is one for its whole range, with the upper end in it', () => {
+  const at = (d: number): number => acmeAllowanceIn(d, 0.008);
+  expect([at(0.9376), at(1.0625)]).toEqual([at(1), at(1)]);
+  expect(at(1.0626)).toBeGreaterThan(at(1.0625));
+});

@@ -195,7 +195,7 @@ describe('a measuring instrument on a cable', () => {
     const before = metal().cuts;
     burst('39.62');
     expect(metal().cuts).toBe(before);
-    await user.click(screen.getByRole('button', { name: 'Over wires' }));
+    await user.click(screen.getByRole('button', { name: 'Over wires', hidden: false }));
     expect(job().events.at(-1)).toMatchObject({ kind: 'overWires', mm: 39.62 });
   });
   test('on Prove and on Read it lands in the field that waits', async () => {

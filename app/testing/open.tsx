@@ -1,12 +1,16 @@
 import { jest } from '@jest/globals';
-import { configure, render, type RenderResult } from '@testing-library/react';
+import { act, configure, render, type RenderResult } from '@testing-library/react';
 import type { Job, Shop } from '../../core/job/schema.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import type { CalcWorker } from '../workers/protocol.ts';
 
 // a failure names what was sought; the whole page beside it hides that
 // and a machine that is busy with other tests beside this one takes its time
-configure({ asyncUtilTimeout: 5000, getElementError: (message) => new Error(message ?? 'not found') });
+configure({
+  asyncUtilTimeout: 5000,
+  defaultHidden: true,
+  getElementError: (message) => new Error(message ?? 'not found'),
+});
 
 /**
  * The worker's own functions without a thread: comlink is replaced, so that what the worker exposes is what the page
@@ -39,7 +43,7 @@ export async function openAt(
   path: string,
   shop: Shop = demoShop(),
   jobs: readonly Job[] = demoJobs(),
-): Promise<RenderResult> {
+): Promise<Opened> {
   // a browser fetches modules beside one another; the test runner loses its place when it has to, so that nothing is
   // fetched while it waits, and these one after the other
   globalThis.requestIdleCallback = () => 0;
@@ -60,18 +64,24 @@ export async function openAt(
   return show(path);
 }
 
+/** The application as it was opened, and how one goes on to another address in it. */
+export interface Opened extends RenderResult {
+  readonly goTo: (path: string) => Promise<void>;
+}
+
 /** The application at an address, with whatever lies in the record. */
-export async function show(path: string): Promise<RenderResult> {
+export async function show(path: string): Promise<Opened> {
   const { Provider } = await import('react-redux');
   const { createMemoryRouter, RouterProvider } = await import('react-router');
   const { routes } = await import('../routes.tsx');
   const { store } = await import('../store/store.ts');
+  const router = createMemoryRouter(routes, { initialEntries: [path] });
   const rendered = render(
     <Provider store={store}>
-      <RouterProvider router={createMemoryRouter(routes, { initialEntries: [path] })} />
+      <RouterProvider router={router} />
     </Provider>,
   );
   // a view is fetched when it is first wanted, and a busy machine reads a whole station's sources first
   await rendered.findAllByRole('heading', { level: 1 }, { timeout: 25_000 });
-  return rendered;
+  return { ...rendered, goTo: (to) => act(() => router.navigate(to)) };
 }

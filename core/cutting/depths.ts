@@ -28,7 +28,7 @@ export interface DepthRequest {
 const EPS = 1e-9;
 const BISECTIONS = 60;
 /** More passes than this are no plan. Common practice, no source. */
-export const MOST_PASSES = 500;
+const MOST_PASSES = 500;
 const FORCE_ROUNDS = 80;
 
 /**
@@ -44,25 +44,31 @@ export function calmPasses(fromMm: number, toMm: number, tool: ToolOutline): num
 }
 
 /**
- * Passes that cap and step leave at least for a stretch: where it is more than MOST_PASSES, one of the two is a slip.
- * @example fewestPasses({ fromMm: 0, toMm: 1, rule: 'constant-area', capMm: 0.25, stepMm: null }) // 4
+ * A cap or a step so small that it makes no plan, but thousands of passes; null: it makes one.
+ * @returns how many it would be, and the least a pass that would do, mm, to the micron
+ * @example tooManyPasses({ fromMm: 0, toMm: 1, rule: 'constant-area', capMm: 0.001, stepMm: null }) // { passes: 1000, leastMm: 0.002 }
  */
-export function fewestPasses(q: Pick<DepthRequest, 'fromMm' | 'toMm' | 'rule' | 'capMm' | 'stepMm'>): number {
+export function tooManyPasses(
+  q: Pick<DepthRequest, 'fromMm' | 'toMm' | 'rule' | 'capMm' | 'stepMm'>,
+): { readonly passes: number; readonly leastMm: number } | null {
+  const left = q.toMm - q.fromMm;
   const most = Math.min(q.capMm ?? Infinity, q.rule === 'step' ? (q.stepMm ?? Infinity) : Infinity);
-  return Math.max(0, Math.ceil((q.toMm - q.fromMm) / most - EPS));
+  const passes = Math.ceil(left / most - EPS);
+  return passes > MOST_PASSES ? { passes, leastMm: Math.ceil((1000 * left) / MOST_PASSES) / 1000 } : null;
 }
 
 /**
  * Depths reached by the passes from one depth to another, mm, ascending, the last one exactly the end. The number of passes
  * is raised only where the cap makes it impossible, and lowered only where the floor does; a rest under the floor is one
  * pass. Where cap and floor contradict each other the cap holds: it is the one that keeps the part whole.
- * @throws RangeError where `fewestPasses` is more than MOST_PASSES: who asks refuses that first, with the field that is to blame
+ * @throws RangeError where they are too many: who asks refuses that first, by `tooManyPasses`, with the field that is to blame
  * @example stepDepths({ fromMm: 0, toMm: 1, rule: 'constant-area', passes: 4, capMm: null, floorMm: null, stepMm: null, tool: { ...equalFlanks(60), tip: { flatMm: 0 } }, feedDeg: 0 }) // [0.5, 0.7071, 0.8660, 1]; as the roots of a quarter, a half, three quarters
  */
 export function stepDepths(q: DepthRequest): number[] {
   const left = q.toMm - q.fromMm;
   if (!(left > EPS)) return [];
-  if (fewestPasses(q) > MOST_PASSES) throw new RangeError(`${fewestPasses(q)} passes`);
+  const tooMany = tooManyPasses(q);
+  if (tooMany) throw new RangeError(`${tooMany.passes} passes`);
   if (q.rule === 'step') return fixedSteps(q, left);
   let n = Math.min(MOST_PASSES, q.passes ?? calmPasses(q.fromMm, q.toMm, q.tool));
   if (q.floorMm !== null && q.floorMm > 0) n = Math.max(1, Math.min(n, Math.floor(left / q.floorMm + EPS)));

@@ -1,7 +1,7 @@
 import { equalFlanks, type Flanks } from '../form/flanks.ts';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
-import { fewestPasses, MOST_PASSES, stepDepths } from './depths.ts';
+import { stepDepths, tooManyPasses } from './depths.ts';
 
 /** A schedule without a lathe: depth, passes, rule and the way the slide goes in. */
 export interface PassRequest {
@@ -43,12 +43,8 @@ export function passSchedule(request: PassRequest): Outcome<Pass[]> {
   if (floor !== null && !(floor >= 0)) return bad('lastMinMm', 'under-zero');
   if (cap !== null && floor !== null && floor > cap)
     return bad('lastMinMm', 'smallest-over-largest', { largestMm: cap });
-  const fewest = fewestPasses({ fromMm: 0, toMm: depthMm, rule, capMm: cap, stepMm: null });
-  if (fewest > MOST_PASSES)
-    return bad('firstMaxMm', 'too-many-passes', {
-      passes: fewest,
-      leastMm: Math.ceil((1000 * depthMm) / MOST_PASSES) / 1000,
-    });
+  const tooMany = tooManyPasses({ fromMm: 0, toMm: depthMm, rule, capMm: cap, stepMm: null });
+  if (tooMany) return bad('firstMaxMm', 'too-many-passes', tooMany);
   const depths = stepDepths({
     fromMm: 0,
     toMm: depthMm,

@@ -1,7 +1,7 @@
 import { isSquare, slopeOf, type Flanks } from '../form/flanks.ts';
 import { bad, good, type Outcome, type Refused } from '../quantity/outcome.ts';
 import { cosDeg, tanDeg } from '../quantity/units.ts';
-import { fewestPasses, MOST_PASSES, stepDepths, type DepthRule } from './depths.ts';
+import { stepDepths, tooManyPasses, type DepthRule } from './depths.ts';
 import { sectionMm2, tangencyMm, tipBeyondPitchLineMm, vertexBeyondTipMm, type Tip, type ToolOutline } from './tip.ts';
 
 /** Straight in, along one flank, on both flanks in turn, or along one flank less a degree or so. */
@@ -313,16 +313,9 @@ function countRefusal(stretches: readonly Stretch[]): Refused | null {
   for (const { fromMm, toMm, stage } of stretches) {
     const { rule, firstMaxMm: capMm } = stage;
     const stepMm = stage.stepMm ?? null;
-    const passes = fewestPasses({ fromMm, toMm, rule, capMm, stepMm });
-    if (passes > MOST_PASSES)
-      return bad(
-        rule === 'step' && (stepMm ?? Infinity) < (capMm ?? Infinity) ? 'stepMm' : 'firstMaxMm',
-        'too-many-passes',
-        {
-          passes,
-          leastMm: Math.ceil((1000 * (toMm - fromMm)) / MOST_PASSES) / 1000,
-        },
-      );
+    const tooMany = tooManyPasses({ fromMm, toMm, rule, capMm, stepMm });
+    const byStep = rule === 'step' && (stepMm ?? Infinity) < (capMm ?? Infinity);
+    if (tooMany) return bad(byStep ? 'stepMm' : 'firstMaxMm', 'too-many-passes', tooMany);
   }
   return null;
 }

@@ -9,7 +9,7 @@ import type { Pin } from '../core/job/schema.ts';
 import type { RightBy } from '../core/job/sizing.ts';
 import type { Reason } from '../core/job/verdict.ts';
 import type { WorthView } from '../core/job/worthView.ts';
-import { FINE, lengthText, percentText } from '../core/quantity/format.ts';
+import { FINE, lengthText, percentText, smallShareText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Effect } from '../core/sizing/decide.ts';
 import { LAY_NAMES, TRY_NAMES } from './try.ts';
@@ -63,7 +63,7 @@ export function diagnosisText(d: Diagnosis, u: UnitSystem): { readonly what: str
         what:
           d.perMm === null
             ? 'The lead: it binds after the same turns wherever it starts.'
-            : `The lead is off by about ${mmText(d.perMm * 25.4, u)} in an inch, ${percentText(d.perMm)}.`,
+            : `The lead is off by about ${mmText(d.perMm * 25.4, u)} in an inch, ${smallShareText(d.perMm)}.`,
         todo: `Do not go deeper yet: check the train and read the lead.${
           d.wantsMm === null ? '' : ` The whole mate would want ${mmText(d.wantsMm, u)} more on the pitch diameter.`
         }`,

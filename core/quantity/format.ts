@@ -104,6 +104,12 @@ export function percentText(p: number): string {
 }
 
 /**
+ * A small share, such as that of a length by which a lead is off: to two figures, where whole per cents say too little.
+ * @example [smallShareText(0.005), smallShareText(0.00037), smallShareText(0.13)] // ['0.5 %', '0.037 %', '13 %']
+ */
+export const smallShareText = (share: number): string => `${marked(String(Number((100 * share).toPrecision(2))))} %`;
+
+/**
  * An error of a lead; nothing off is said to be exact.
  * @example ppmText(213) // '+213 ppm'
  */

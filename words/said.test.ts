@@ -27,7 +27,7 @@ const SYSTEMS = ['mm', 'in'] as const;
 /** A sentence that a reader can take for one. */
 const sentence = (text: string): void => {
   expect(text).toMatch(/^[A-Z0-9+\u2212\u0022(].*\S$/s);
-  expect(text).not.toMatch(/NaN|undefined|\[object|Infinity|null|\.\.|  /);
+  expect(text).not.toMatch(/NaN|undefined|\[object|Infinity|null|\.\.| {2}/);
 };
 /** In each system the figures carry its unit and never the other's. */
 function inBoth(say: (u: 'mm' | 'in') => string): void {

@@ -1,7 +1,7 @@
 import type { Problem } from '../core/quantity/outcome.ts';
 import type { ProblemCode, ProblemFigures } from '../core/quantity/problems.ts';
-import { FINE, lengthText } from '../core/quantity/format.ts';
-import type { UnitSystem } from '../core/quantity/units.ts';
+import { FINE, lengthText, type LengthStyle } from '../core/quantity/format.ts';
+import { toInches, type UnitSystem } from '../core/quantity/units.ts';
 import { plain } from '../core/quantity/working.ts';
 import type { Waiting } from '../core/job/chain.ts';
 import type { StationId } from '../core/job/stations.ts';
@@ -31,7 +31,10 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'whole-number': (f) => [`A whole number from ${f.from} to ${f.to} is needed.`, String(f.right)],
   'slide-0-to-60': () => ['The top slide is set between 0 and 60 degrees here.', '29.5, or straight in'],
   'under-zero': () => ['It cannot be less than nothing.', '0 or more'],
-  'smallest-over-largest': (f, L) => ['The smallest cut is larger than the largest.', `at most ${L(f.largestMm)}`],
+  'smallest-over-largest': (f, L) => [
+    `The smallest cut, ${L(f.smallestMm)}, is larger than the largest, ${L(f.largestMm)}.`,
+    `a smallest of at most ${L(f.largestMm)}, or a largest of at least ${L(f.smallestMm)}`,
+  ],
   'bar-hits-wall': (f, L) => [
     `Drawing the tool ${L(f.beyondMm)} clear of the wall brings the back of the bar against the other side: there is room for ${L(f.roomMm)}.`,
     `a clearance of ${L(f.clearanceMm)} or less, or a thinner bar`,
@@ -388,12 +391,20 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'no-class-given': (f) => ['No class is given.', f.there || 'no classes are carried for this family'],
 };
 
+/** As fine as sizes are measured; what is less than that to its first figure, so that it is not written as nothing. */
+function fineEnough(mm: number, u: UnitSystem): LengthStyle {
+  const x = Math.abs(u === 'mm' ? mm : toInches(mm));
+  if (x === 0 || x >= (u === 'mm' ? 0.001 : 0.0001)) return FINE;
+  const step = 10 ** Math.floor(Math.log10(x));
+  return { stepMm: step, stepIn: step };
+}
+
 /** A problem in words, its lengths in the unit at hand. */
 export function problemText(p: Problem, u: UnitSystem): Said {
   const cause = p.cause ? problemText(p.cause, u).message : '';
   const [message, right] = (SENTENCES[p.code] as Sentence<ProblemCode>)(
     p.figures,
-    (mm) => lengthText(mm, u, FINE),
+    (mm) => lengthText(mm, u, fineEnough(mm, u)),
     cause,
   );
   return { message, right: right ?? null };

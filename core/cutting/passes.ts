@@ -42,7 +42,7 @@ export function passSchedule(request: PassRequest): Outcome<Pass[]> {
   if (cap !== null && !(cap > 0)) return bad('firstMaxMm', 'not-above-zero', { right: '0.25' });
   if (floor !== null && !(floor >= 0)) return bad('lastMinMm', 'under-zero');
   if (cap !== null && floor !== null && floor > cap)
-    return bad('lastMinMm', 'smallest-over-largest', { largestMm: cap });
+    return bad('lastMinMm', 'smallest-over-largest', { smallestMm: floor, largestMm: cap });
   const tooMany = tooManyPasses({ fromMm: 0, toMm: depthMm, rule, capMm: cap, stepMm: null });
   if (tooMany) return bad('firstMaxMm', 'too-many-passes', tooMany);
   const depths = stepDepths({

@@ -202,7 +202,7 @@ function refusal(q: PlanRequest): Refused | null {
   if (q.firstMaxMm !== null && !(q.firstMaxMm > 0)) return bad('firstMaxMm', 'not-above-zero', { right: '0.25' });
   if (q.lastMinMm !== null && !(q.lastMinMm >= 0)) return bad('lastMinMm', 'under-zero');
   if (q.firstMaxMm !== null && q.lastMinMm !== null && q.lastMinMm > q.firstMaxMm)
-    return bad('lastMinMm', 'smallest-over-largest', { largestMm: q.firstMaxMm });
+    return bad('lastMinMm', 'smallest-over-largest', { smallestMm: q.lastMinMm, largestMm: q.firstMaxMm });
   if (q.rule === 'step' && q.stages === null && !(q.stepMm !== null && q.stepMm > 0))
     return bad('stepMm', 'no-step', { forExampleMm: 0.05 });
   if (q.taper !== 0 && q.lengthMm === null) return bad('lengthMm', 'no-length-on-taper');

@@ -9,7 +9,7 @@ export interface ProblemFigures {
   'whole-number': { readonly from: string | number; readonly to: string | number; readonly right: string | number };
   'slide-0-to-60': None;
   'under-zero': None;
-  'smallest-over-largest': { readonly largestMm: number };
+  'smallest-over-largest': { readonly smallestMm: number; readonly largestMm: number };
   'bar-hits-wall': { readonly beyondMm: number; readonly roomMm: number; readonly clearanceMm: number };
   'flank-0-to-80': None;
   'no-step': { readonly forExampleMm: number };

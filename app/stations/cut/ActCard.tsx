@@ -59,7 +59,7 @@ export function ActCard({ beside }: { readonly beside: Beside }) {
           <MachineCautions codes={card.cautions} />
         </div>
       }
-      bar={<CutBar beside={beside} main={stopped ? <HaltActs stopped={stopped} /> : <Acts />} />}
+      bar={<CutBar beside={beside} main={stopped ? <HaltActs stopped={stopped} beside={beside} /> : <Acts />} />}
     />
   );
 }

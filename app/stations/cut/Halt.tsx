@@ -1,6 +1,7 @@
 import { RotateCw } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import type { Stopped } from '../../../core/job/card.ts';
+import { planDecidedAt } from '../../../core/job/planProblem.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { STATION_NAMES } from '../../../words/stations.ts';
 import type { StationId } from '../../../core/job/stations.ts';
@@ -9,6 +10,7 @@ import { MainAct, SideAct } from '../../machine/Bar.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
+import type { Beside } from './beside.ts';
 
 /** Where a fact that changed is decided. */
 const STATION_OF_FACT: Readonly<Record<string, StationId>> = {
@@ -69,7 +71,7 @@ export function HaltMore({ stopped }: { readonly stopped: Stopped }) {
 }
 
 /** What to press when what stopped the card is right, or where to look. */
-export function HaltActs({ stopped }: { readonly stopped: Stopped }) {
+export function HaltActs({ stopped, beside }: { readonly stopped: Stopped; readonly beside: Beside }) {
   const { job, machine } = useJobView();
   const shop = useShop();
   const navigate = useNavigate();
@@ -92,13 +94,17 @@ export function HaltActs({ stopped }: { readonly stopped: Stopped }) {
           To the lathe
         </MainAct>
       );
-    case 'plan':
+    case 'plan': {
+      const where = planDecidedAt(stopped.problem.field);
+      if (where === 'plan') return <MainAct onClick={() => beside.open('plan')}>Change the plan</MainAct>;
+      const other = where === 'fit' ? 'setup' : 'fit';
       return (
         <>
-          <SideAct onClick={go('setup')}>To {STATION_NAMES.setup}</SideAct>
-          {main('fit')}
+          <SideAct onClick={go(other)}>To {STATION_NAMES[other]}</SideAct>
+          {main(where)}
         </>
       );
+    }
     case 'stale':
       return main(stopped.station);
     case 'assumed':

@@ -16,16 +16,16 @@ export function PassTable({
 }) {
   const { metal, feed, plan } = view;
   const u = lathe.crossSlide.unit;
-  const len = (mm: number): string => lengthText(mm, u, FINE);
+  const len = (mm: number): string => lengthText(mm, u, { ...FINE, bare: true });
   return (
     <div className="max-h-96 overflow-auto" role="region" aria-label="Passes to come" tabIndex={0}>
-      <table className="num w-full text-right">
+      <table className="num w-full text-right [&_:is(td,th)+:is(td,th)]:pl-3">
         <thead className="font-sans text-sm text-ink2">
           <tr>
             <th className="text-left font-normal">Pass</th>
             <th className="font-normal">Dial</th>
-            <th className="font-normal">Depth</th>
-            <th className="font-normal">Along, + to headstock</th>
+            <th className="font-normal">Depth, {u}</th>
+            <th className="font-normal">Along, {u}, + to headstock</th>
             <th className="font-normal">Chip, mm&sup2;</th>
           </tr>
         </thead>

@@ -28,7 +28,7 @@ const inTurn = async (names, beside = false) => {
   for (const name of names) await step(name, beside);
 };
 
-await Promise.all([inTurn(['typecheck', 'arch', 'unused'], true), inTurn(['lint'], true)]);
+await Promise.all([inTurn(['typecheck', 'arch', 'unused', 'lint:layout'], true), inTurn(['lint:code'], true)]);
 await inTurn(['unit', 'e2e']);
 if (failed.length > 0) console.error(`\nFailed: ${failed.join(', ')}`);
 process.exit(failed.length > 0 ? 1 : 0);

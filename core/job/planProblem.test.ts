@@ -6,6 +6,7 @@ import { problemText } from '../../words/problems.ts';
 import { problem } from '../quantity/outcome.ts';
 import { applyEdit, type Edit } from './edits/index.ts';
 import { planDecidedAt } from './planProblem.ts';
+import type { Job } from './schema.ts';
 
 const sluice = known(demoJobs().find((j) => j.id === 'demo-sluice'));
 const tried = (e: Edit) => applyEdit(sluice, demoShop(), e, { id: 'x', at: '2026-11-26T08:00:00.000Z' });
@@ -21,6 +22,11 @@ describe('a limit of the passes that makes no plan', () => {
     const over = tried({ do: 'setSchedule', lastMinMm: 2 });
     expect(over.ok ? null : over.problem.field).toBe('lastMinMm');
     expect(tried({ do: 'setSchedule', firstMaxMm: 0.2 }).ok).toBe(true);
+  });
+  test('who has such limits already, from a file, may change one after the other', () => {
+    const bad: Job = { ...sluice, cut: { ...sluice.cut, firstMaxMm: 0.001 } };
+    const at = (e: Edit) => applyEdit(bad, demoShop(), e, { id: 'x', at: '2026-11-26T08:00:00.000Z' }).ok;
+    expect([at({ do: 'setSchedule', springs: 3 }), at({ do: 'setSchedule', firstMaxMm: 0.002 })]).toEqual([true, true]);
   });
   test('steps are chosen before their size is typed: that is asked for and not refused', () => {
     expect(m30().try({ do: 'setSchedule', rule: 'step' })).toBeNull();

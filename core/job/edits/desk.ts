@@ -8,13 +8,12 @@ import { possibleSizes, threadFormOf, type ThreadSpec } from '../../standards/th
 import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
 import { aimsThatHold } from '../aim.ts';
 import { basisOf, notYet } from '../chain.ts';
-import { cutPlan, planRequest } from '../cutPlan.ts';
 import { asUsuallyFed, slideAngleFor, suitClass, suitFit } from '../defaults.ts';
 import { fitOfJob, threadOfJob } from '../derive.ts';
 import { feedsAtAngle } from '../feed.ts';
 import { makeOf } from '../made.ts';
-import { lastN, metalOf } from '../metal.ts';
-import { BY_LIMIT } from '../planProblem.ts';
+import { lastN } from '../metal.ts';
+import { refusedByLimit } from '../planProblem.ts';
 import { oriented, withDimensions } from '../special.ts';
 import { angle, id, positive, text } from '../parts.ts';
 import {
@@ -358,8 +357,9 @@ export const DESK = {
           ...(passes === undefined ? {} : { passes: passes === null ? null : { count: passes, after: lastN(job) } }),
         },
       };
-      const plan = cutPlan(next, planRequest(next, shop, metalOf(next)));
-      if (plan && !plan.ok && BY_LIMIT.has(plan.problem.code)) return plan;
+      // who is among such limits already may change one after the other
+      const brought = refusedByLimit(job, shop) ? null : refusedByLimit(next, shop);
+      if (brought) return brought;
       return good(rest.rule === undefined ? { job: next } : { job: next, shop: fedSo(next, shop) });
     },
   ),

@@ -123,7 +123,8 @@ export function overWiresExact(g: Groove, pitchDiameterMm: number, wireMm: numbe
 const BACK_WITHIN_MM = 1e-6;
 
 /**
- * The reverse: pitch diameter from a measurement over wires, mm, to a nanometre of the exact one.
+ * The reverse: pitch diameter from a measurement over wires, mm, to a nanometre or two of the exact one; at lead angles about 20
+ * degrees, where the deepest tilt is the last that the groove allows, to ten.
  * @example value(pitchDiameterExact({ ...{ pitchMm: 1.5, starts: 1, crestMm: 0.487, flankTopMm: 0.487, flankBottomMm: 0.325 }, ...equalFlanks(60) }, 10.3267, 0.866)) // 9.026
  */
 export function pitchDiameterExact(g: Groove, overMm: number, wireMm: number): Outcome<number> {

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import type { TSchema } from '@sinclair/typebox';
 import fc from 'fast-check';
 import { demoJobs, demoShop } from '../demo/index.ts';
 import { blankSheet } from '../core/job/blankSheet.ts';
@@ -44,7 +43,8 @@ import { SHEETS } from '../words/paper/frame.ts';
 import { conclusion } from '../words/conclusions.ts';
 import { reasonText } from '../words/prove.ts';
 import { shortConclusion } from '../words/short.ts';
-import { anyOf, placesOf } from './testing/arbitrary.ts';
+import { anyOf, changed, changesOf, type Changed } from './testing/arbitrary.ts';
+import { oddLeaf } from './testing/leaves.ts';
 import { onPaper } from './testing/paper.ts';
 import { pagesOn } from './sheets/papers.ts';
 
@@ -57,44 +57,18 @@ const SHOP = demoShop();
 const JOBS = demoJobs();
 // identity and version are not anybody's to choose; the ledger has its own laws; lathes are changed one by one
 const FIXED = ['id', 'format', 'version', 'events'];
-const placesIn = (schema: TSchema) =>
-  placesOf(schema).filter(({ way: [k = ''], of }) => !FIXED.includes(k) && !JSON.stringify(of).includes('$ref'));
 
-interface Changed {
-  readonly doc: unknown;
-  readonly told: string;
-}
-const isBox = (x: unknown): x is Record<string, unknown> => typeof x === 'object' && x !== null;
-type Way = readonly (string | number)[];
-interface Change {
-  readonly way: Way;
-  readonly value: unknown;
-}
-/** Anything that a description allows, in some of its places. */
-const changesOf = (schema: TSchema, most: number): fc.Arbitrary<Change[]> =>
-  fc.array(fc.oneof(...placesIn(schema).map(({ way, of }) => anyOf(of).map((value) => ({ way, value })))), {
-    minLength: 1,
-    maxLength: most,
-  });
-function changed(doc: unknown, changes: readonly Change[]): Changed {
-  for (const { way, value } of changes) {
-    const holder = way.slice(0, -1).reduce<unknown>((o, k) => (isBox(o) ? o[k] : null), doc);
-    const key = way.at(-1);
-    if (isBox(holder) && key !== undefined) holder[key] = value;
-  }
-  return { doc, told: changes.map((c) => `${c.way.join('.')} = ${JSON.stringify(c.value)}`).join('; ') };
-}
 /** A demo job in which some settings are anything that its description allows. */
 const anyJob: fc.Arbitrary<Changed> = fc
-  .tuple(fc.constantFrom(...JOBS), changesOf(JobSchema, 4))
+  .tuple(fc.constantFrom(...JOBS), changesOf(JobSchema, 4, FIXED))
   .map(([job, changes]) => changed(structuredClone(job), changes));
 /** The demo shop with anything in some of its places, or in those of one of its lathes. */
 const anyShop: fc.Arbitrary<Changed> = fc
   .tuple(
     fc.oneof(
-      changesOf(ShopSchema, 3),
+      changesOf(ShopSchema, 3, FIXED),
       fc
-        .tuple(fc.nat(SHOP.lathes.length - 1), changesOf(LatheSchema, 4))
+        .tuple(fc.nat(SHOP.lathes.length - 1), changesOf(LatheSchema, 4, FIXED))
         .map(([i, changes]) => changes.map((c) => ({ ...c, way: ['lathes', i, ...c.way] }))),
     ),
   )
@@ -144,17 +118,9 @@ const VIEWS: Readonly<Record<string, (job: Job, shop: Shop) => unknown>> = {
     return (['mm', 'in'] as const).map((system) => pagesOn(SHEETS, { ...paper, system, dialUnit: system }, 'a4', null));
   },
 };
-/** Where something stands that is no number, or a text with such a thing in it; null: nowhere. */
-function notTold(x: unknown, way: string): string | null {
-  if (typeof x === 'number') return Number.isNaN(x) ? way : null;
-  if (typeof x === 'string') return /NaN|undefined|\[object|Infinity/.test(x) ? `${way}: ${x}` : null;
-  if (!isBox(x)) return null;
-  for (const [k, v] of Object.entries(x)) {
-    const wrong = notTold(v, `${way}.${k}`);
-    if (wrong !== null) return wrong;
-  }
-  return null;
-}
+/** What is no number, or a text with such a thing in it. */
+const notTold = (leaf: unknown): boolean =>
+  Number.isNaN(leaf) || (typeof leaf === 'string' && /NaN|undefined|\[object|Infinity/.test(leaf));
 
 /** Every view of it, and every sheet: whole, with numbers that are numbers. @throws with what was done to come there */
 function toldWhole(job: Job, shop: Shop, told: string): void {
@@ -166,7 +132,7 @@ function toldWhole(job: Job, shop: Shop, told: string): void {
       const where = e instanceof Error ? (e.stack ?? '').slice(0, 600) : '';
       throw new Error(`${told}: ${name} is not made: ${where}`, { cause: e });
     }
-    const wrong = notTold(made, name);
+    const wrong = oddLeaf(made, notTold, name);
     if (wrong !== null) throw new Error(`${told}: ${wrong}`);
   }
 }

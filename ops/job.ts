@@ -57,11 +57,12 @@ export const editOp = op({
       const done = applyEdit(job, now, e, made);
       if (!done.ok) return bad(`edits.${i}.${done.problem.field}`, 'refused-edit', { edit: e.do }, done.problem);
       // what the border would refuse is not made: the door keeps to it as the application does
-      const kept = [storable(done.value.job), storableShop(done.value.shop)].find((k) => !k.ok);
-      if (kept && !kept.ok)
-        return bad(`edits.${i}.${kept.problem.field}`, 'refused-edit', { edit: e.do }, kept.problem);
-      job = done.value.job;
-      now = done.value.shop;
+      const changed = done.value;
+      const kept = storable(changed.job);
+      const also = kept.ok && changed.shop !== now ? storableShop(changed.shop) : kept;
+      if (!also.ok) return bad(`edits.${i}.${also.problem.field}`, 'refused-edit', { edit: e.do }, also.problem);
+      job = changed.job;
+      now = changed.shop;
     }
     if (!job) return bad('job', 'no-job-yet');
     return good({ job, shop: now });

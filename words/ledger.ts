@@ -1,8 +1,8 @@
-import type { FormReading, LedgerEvent } from '../core/job/events.ts';
+import { formUnit, type LedgerEvent } from '../core/job/events.ts';
 import type { Aim, PartBefore } from '../core/job/partBefore.ts';
 import { TRY_NAMES } from './try.ts';
 import { BIND_NAMES, DRESS_NAMES, FORM_NAMES } from './prove.ts';
-import { FINE, lengthText, roundText } from '../core/quantity/format.ts';
+import { degreesText, FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { trainText } from '../core/gearing/trainText.ts';
 import { JUDGED_NAMES, OFFSET_NAMES, TAUGHT_NAMES, WAY_NAMES } from './pickup.ts';
@@ -20,7 +20,7 @@ export const HOLDING_NAMES = HOLDING;
 export function eventText(e: LedgerEvent, u: UnitSystem): string {
   const len = (mm: number): string => lengthText(mm, u, FINE);
   // what nobody typed is told by what it means
-  const typed = (text: string, mm: number): string => (text.trim() === '' ? len(mm) : text);
+  const typed = (text: string, means: string): string => (text.trim() === '' ? means : text);
   switch (e.kind) {
     case 'partBegun':
       return `Part ${e.part} begun`;
@@ -39,7 +39,7 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
     case 'runOutRead':
       return `Runs out ${len(e.fullMm)}, full reading`;
     case 'blankMeasured':
-      return `Surface measured: ${typed(e.text, e.diameterMm)}`;
+      return `Surface measured: ${typed(e.text, len(e.diameterMm))}`;
     case 'touchedOff':
       return e.on === 'groove'
         ? 'Touched off in the groove, zero there'
@@ -49,7 +49,7 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
     case 'leversSet':
       return `A lever moved${e.ratio === '' ? '' : `: ${e.ratio}`}`;
     case 'scratchRead':
-      return `Scratch read: ${e.text.trim() === '' ? `${e.crests} crests over ${len(e.spanMm)}` : e.text}`;
+      return `Scratch read: ${typed(e.text, `${e.crests} crests over ${len(e.spanMm)}`)}`;
     case 'slideSwung':
       return `Top slide swung to ${e.deg}\u00b0 from the cross slide`;
     case 'offsetRead':
@@ -100,14 +100,14 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
             .join(', ') + (e.note ? `; ${e.note}` : '');
     case 'overWires':
       return [
-        `Over ${e.count === 3 ? 'wires' : e.count === 2 ? 'two wires' : 'one wire'} ${typed(e.text, e.mm)}`,
-        e.wire ? ` (wire ${typed(e.wire.text, e.wire.mm)})` : '',
+        `Over ${e.count === 3 ? 'wires' : e.count === 2 ? 'two wires' : 'one wire'} ${typed(e.text, len(e.mm))}`,
+        e.wire ? ` (wire ${typed(e.wire.text, len(e.wire.mm))})` : '',
         e.atMm === null ? '' : ` at ${len(e.atMm)}`,
       ].join('');
     case 'betweenBalls':
-      return `Between balls ${typed(e.text, e.mm)}${e.ball ? ` (ball ${typed(e.ball.text, e.ball.mm)})` : ''}${e.atMm === null ? '' : ` at ${len(e.atMm)}`}`;
+      return `Between balls ${typed(e.text, len(e.mm))}${e.ball ? ` (ball ${typed(e.ball.text, len(e.ball.mm))})` : ''}${e.atMm === null ? '' : ` at ${len(e.atMm)}`}`;
     case 'formRead':
-      return `${FORM_NAMES[e.what]} ${e.text.trim() !== '' ? e.text : FORM_IN_DEGREES.has(e.what) ? `${roundText(e.value, 0.01)}\u00b0` : len(e.value)}${e.atMm === null ? '' : ` at ${len(e.atMm)}`}`;
+      return `${FORM_NAMES[e.what]} ${typed(e.text, formUnit(e.what) === 'deg' ? degreesText(e.value, 0.01) : len(e.value))}${e.atMm === null ? '' : ` at ${len(e.atMm)}`}`;
     case 'dressed':
       return DRESS_NAMES[e.what].done;
     case 'gauged':
@@ -121,7 +121,7 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
     case 'facedBack':
       return `Faced back ${len(e.byMm)}`;
     case 'standOffRead':
-      return `Stand-off ${typed(e.text, e.mm)}`;
+      return `Stand-off ${typed(e.text, len(e.mm))}`;
     case 'controlOffset':
       return `Offset at the control ${len(e.byMm)} on ${e.on}`;
     case 'deeper':
@@ -134,9 +134,6 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
       return `Event ${e.of} taken back`;
   }
 }
-
-/** What is read of a form as an angle; the rest are lengths. */
-const FORM_IN_DEGREES: ReadonlySet<FormReading> = new Set(['leadingFlank', 'trailingFlank']);
 
 /** One aim for the next part, as a button says it. */
 export function aimText(aim: Aim, before: PartBefore, u: UnitSystem): string {

@@ -5,10 +5,9 @@ import type { ReactElement } from 'react';
 import { aheadOf } from '../../core/job/ahead.ts';
 import { blankSheet } from '../../core/job/blankSheet.ts';
 import { chartOfJob } from '../../core/job/chartOfJob.ts';
-import { fitOfJob, latheOf, threadOfJob } from '../../core/job/derive.ts';
+import { fitOfJob } from '../../core/job/derive.ts';
 import { holdingOf } from '../../core/job/holdingView.ts';
 import { lessonOf } from '../../core/job/lesson.ts';
-import { metalOf } from '../../core/job/metal.ts';
 import { mistakeOf, type Mistake } from '../../core/job/mistakes.ts';
 import type { Job } from '../../core/job/schema.ts';
 import { setupOf } from '../../core/job/setupView.ts';
@@ -18,8 +17,8 @@ import { judgeRun } from '../../core/pickup/judge.ts';
 import { halfNutsRound, shutAt } from '../../core/practice/halfNuts.ts';
 import { slipRound } from '../../core/practice/slip.ts';
 import { toolOf } from '../../core/cutting/plan.ts';
-import { pitchMmOf } from '../../core/standards/thread.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
+import { BLANK_NAMES, blankFigureText } from '../../words/blank.ts';
 import { known } from '../testing/known.ts';
 import { threadNamed } from '../testing/printed.ts';
 import { BendPlate } from './BendPlate.tsx';
@@ -184,11 +183,16 @@ describe('to scale', () => {
   });
   test('grip: a need beyond all that the chuck gives lies beyond its bracket', () => {
     const { svg } = drawn(<GripBar least={1000} most={3000} needs={4000} w={400} />);
-    expect(LABEL(svg) || 'bar').not.toBe('');
-    const xs = [...svg.querySelectorAll('path, rect, circle')].flatMap((e) =>
-      [...(e.getAttribute('d') ?? '').matchAll(/[MH](\d+(?:\.\d+)?)/g)].map(([, x]) => Number(x)),
-    );
-    expect(Math.max(...xs)).toBeLessThanOrEqual(400);
+    expect(LABEL(svg)).toMatch(/gives 1\.0 to 3\.0 kN, the hardest pass asks 4\.0 kN/);
+    const [bracket, mark] = [...svg.querySelectorAll('rect')].map((r) => ({
+      from: Number(r.getAttribute('x')),
+      to: Number(r.getAttribute('x')) + Number(r.getAttribute('width')),
+    }));
+    expect(known(mark).from).toBeGreaterThan(known(bracket).to);
+    expect(known(mark).to).toBeLessThan(400);
+    // from 1 to 3 is twice as far as from 3 to 4
+    const middle = (known(mark).from + known(mark).to) / 2;
+    expect((known(bracket).to - known(bracket).from) / (middle - known(bracket).to)).toBeCloseTo(2, 6);
   });
 });
 
@@ -244,12 +248,10 @@ describe('which side is which', () => {
     }
   });
   test.each([
-    ['outside', 'pump', false],
-    ['in a bore', 'gland', true],
-  ])('where the tool may go, %s', (_, id, internal) => {
-    const job = demo(id);
-    const view = setupOf(demo('sluice'), SHOP);
-    const { end } = known(view);
+    ['outside', false],
+    ['in a bore', true],
+  ])('where the tool may go, %s', (_, internal) => {
+    const { end } = known(setupOf(demo('sluice'), SHOP));
     const { svg, words } = drawn(
       <StopPlate
         end={known(end)}
@@ -264,7 +266,7 @@ describe('which side is which', () => {
         depthMm={1.2}
         system="mm"
         big="1.5 s"
-        enough={job.id !== ''}
+        enough
       />,
     );
     expect(LABEL(svg)).toMatch(/thread 40.*room to stop 12.*1\.5 s/);
@@ -294,22 +296,30 @@ describe('which side is which', () => {
     expect(svg.querySelector('path[stroke-dasharray="8 6"]')).not.toBeNull();
   });
   test('a chasing dial fills the marks that may be used and no other', () => {
-    const all = drawn(<ChaserDial marks={8} safe={[0, 2, 4, 6]} />);
-    const none = () => drawn(<ChaserDial marks={8} safe={[]} label="Chasing dial: 8 marks" />);
-    const filled = (svg: Element): number =>
-      svg.innerHTML.split('var(--primary').length + svg.innerHTML.split('var(--blue').length;
-    const inUse = filled(all.svg);
-    cleanup();
-    expect(inUse).not.toBe(filled(none().svg));
+    const filled = (safe: readonly number[]): (string | undefined)[] => {
+      const { svg } = drawn(<ChaserDial marks={8} safe={safe} />);
+      const marks = [...svg.querySelectorAll('g')].filter(
+        (g) => g.querySelector('circle')?.getAttribute('fill') !== 'none',
+      );
+      cleanup();
+      return marks.map((g) => g.textContent ?? undefined);
+    };
+    expect(filled([0, 2, 4, 6])).toEqual(['1', '3', '5', '7']);
+    expect(filled([])).toEqual([]);
   });
   test('shut on a wrong mark, the groove that would be cut lies beside the one that is there by what the arithmetic says', () => {
     const round = known(halfNutsRound(1, 1, bess, '7/2'));
     const open = drawn(<DialLeverPlate r={round} passed={0.5} shut={null} would={null} />);
     expect(LABEL(open.svg)).toMatch(/half-nuts open/);
+    expect(open.svg.querySelector('path[stroke="var(--straw)"]')).toBeNull();
     cleanup();
-    const shut = shutAt(round, 0.5);
-    const done = drawn(<DialLeverPlate r={round} passed={0.5} shut={shut} would={null} />);
-    expect(LABEL(done.svg)).toMatch(/half-nuts shut/);
+    for (const passed of [0.5, 1.5, 2.5, 6.5]) {
+      const shut = shutAt(round, passed);
+      const { svg, words } = drawn(<DialLeverPlate r={round} passed={passed} shut={shut} would={null} />);
+      expect(LABEL(svg)).toMatch(/half-nuts shut/);
+      expect(words).toContain(shut.right ? 'in its groove' : 'a second groove');
+      cleanup();
+    }
   });
 });
 
@@ -320,7 +330,8 @@ describe('all that the demo shop has to draw', () => {
       const sheet = blankSheet(job, SHOP);
       if (sheet) {
         const { svg } = drawn(<BlankPlate sheet={sheet} system={system} />);
-        for (const f of sheet.figures) expect(LABEL(svg).length).toBeGreaterThan(f.code.length);
+        for (const f of sheet.figures)
+          expect(LABEL(svg)).toContain(`${BLANK_NAMES[f.code]} ${blankFigureText(f, system).figure}`);
         count += 1;
         cleanup();
       }
@@ -456,14 +467,5 @@ describe('all that the demo shop has to draw', () => {
     render(<LessonsPlot lessons={lessons} unit="in" />);
     const [plot] = screen.getAllByRole('img');
     expect(known(plot).querySelectorAll('circle').length).toBeGreaterThanOrEqual(lessons.length);
-  });
-  test('what the metal says of the demo jobs is never beyond what its plan would cut', () => {
-    for (const job of JOBS) {
-      const ahead = aheadOf(job, SHOP);
-      const [thread, lathe] = [threadOfJob(job), latheOf(job, SHOP)];
-      if (!ahead?.ok || !thread || !lathe) continue;
-      const metal = metalOf(job);
-      if (metal.cuts > 0) expect(metal.depthMm).toBeLessThanOrEqual(ahead.value.plan.depthMm + pitchMmOf(thread) / 10);
-    }
   });
 });

@@ -91,7 +91,42 @@ function anyObject(schema: TSchema): fc.Arbitrary<unknown> {
 }
 
 /** Every place of a description, as the way to it and what may stand there; not inside of lists. */
-export function placesOf(schema: TSchema, way: readonly string[] = []): { way: readonly string[]; of: TSchema }[] {
+function placesOf(schema: TSchema, way: readonly string[] = []): { way: readonly string[]; of: TSchema }[] {
   const fields = Object.entries((schema['properties'] ?? {}) as Record<string, TSchema>);
   return fields.flatMap(([k, s]) => [{ way: [...way, k], of: s }, ...placesOf(s, [...way, k])]);
+}
+
+/** What is put where in a document. */
+interface Change {
+  readonly way: readonly (string | number)[];
+  readonly value: unknown;
+}
+/**
+ * Anything that a description allows, in one to so many of its places.
+ * @param fixed fields of the whole that are left as they are
+ */
+export const changesOf = (schema: TSchema, most: number, fixed: readonly string[] = []): fc.Arbitrary<Change[]> => {
+  const places = placesOf(schema).filter(
+    ({ way: [k = ''], of }) => !fixed.includes(k) && !JSON.stringify(of).includes('$ref'),
+  );
+  return fc.array(fc.oneof(...places.map(({ way, of }) => anyOf(of).map((value) => ({ way, value })))), {
+    minLength: 1,
+    maxLength: most,
+  });
+};
+
+/** A document after changes, with what was put where. */
+export interface Changed {
+  readonly doc: unknown;
+  readonly told: string;
+}
+const isBox = (x: unknown): x is Record<string, unknown> => typeof x === 'object' && x !== null;
+/** Puts changes into a document; one whose place is not there is left out. */
+export function changed(doc: unknown, changes: readonly Change[]): Changed {
+  for (const { way, value } of changes) {
+    const holder = way.slice(0, -1).reduce<unknown>((o, k) => (isBox(o) ? o[k] : null), doc);
+    const key = way.at(-1);
+    if (isBox(holder) && key !== undefined) holder[key] = value;
+  }
+  return { doc, told: changes.map((c) => `${c.way.join('.')} = ${JSON.stringify(c.value)}`).join('; ') };
 }

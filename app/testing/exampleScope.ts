@@ -25,8 +25,9 @@ import { foldOf, laid, type Edge } from '../../core/profile/teeth.ts';
 import type { Outcome } from '../../core/quantity/outcome.ts';
 import { exact, textOf } from '../../core/quantity/rational.ts';
 import { expectationOf } from '../../core/reading/expectation.ts';
-import { parseDesignation } from '../../core/standards/designation.ts';
 import { known } from './known.ts';
+import { threadNamed } from './printed.ts';
+import { SHOT } from './shot.ts';
 
 function value<T>(o: Outcome<T>): T {
   if (!o.ok) throw new Error(o.problem.code);
@@ -44,19 +45,7 @@ function once<T>(make: () => T): () => T {
 }
 
 /** A picture of M24 x 3 at 20 px a mm, clean, and what is read off it. */
-const picture = once(() =>
-  pictureOf(solidOf(formAt('iso60', 3), { majorMm: 24, pitchMm: 3 }), {
-    w: 900,
-    h: 620,
-    pxPerMm: 20,
-    rotationDeg: 0,
-    blurPx: 0.8,
-    noise: 0.008,
-    scan: false,
-    uneven: 0,
-    seed: 7,
-  }),
-);
+const picture = once(() => pictureOf(solidOf(formAt('iso60', 3), { majorMm: 24, pitchMm: 3 }), SHOT));
 const pictureRead = once(() =>
   readProfile(picture(), { pxPerMm: 20, pinMm: null, knownMajorMm: null, starts: null, leadAngleDeg: null }),
 );
@@ -81,7 +70,7 @@ export const EXAMPLE_SCOPE = {
   grooveOf,
   expectationOf,
   value,
-  thread: (designation: string) => value(parseDesignation(designation)).thread,
+  thread: threadNamed,
   /** A job of the demo shop by its short name, its shop, and what its stations make of it. */
   demo,
   shop,

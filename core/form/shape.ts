@@ -267,7 +267,7 @@ const LEAST_TAPER = 1e-6;
  * @example specialForm(6, { leadingDeg: 45, trailingDeg: 5 }).name // '45\u00b0/5\u00b0 special'
  */
 export function specialForm(pitchMm: number, given: SpecialForm): ThreadForm {
-  const { leadingDeg: a1, trailingDeg: a2 } = given;
+  const { leadingDeg: a1, trailingDeg: a2, taper = 0 } = given;
   for (const a of [a1, a2]) if (!(a >= 0 && a <= 80)) throw new RangeError(`flank angle: ${a}`);
   const slope = slopeOf(given);
   // outer height follows from the crest flat; without one, H/8 is cut off as in the 60 degree forms, or P/4 for steep flanks
@@ -298,7 +298,7 @@ export function specialForm(pitchMm: number, given: SpecialForm): ThreadForm {
     leadingDeg: a1,
     trailingDeg: a2,
     ...both(profile),
-    taper: Math.abs(given.taper ?? 0) < LEAST_TAPER ? 0 : (given.taper ?? 0),
+    taper: Math.abs(taper) < LEAST_TAPER ? 0 : taper,
     depthStepMm: null,
     source: 'as measured',
   };

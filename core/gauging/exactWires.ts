@@ -21,7 +21,7 @@ interface Flank {
 }
 
 /** How closely each unknown is closed: angles, radians, about which the lengths are flat; lengths, mm. */
-const WITHIN = { angle: 1e-5, shiftMm: 1e-9, outMm: 1e-9, tilt: 1e-4 } as const;
+const WITHIN = { angle: 1e-5, shiftMm: 1e-9, outMm: 1e-9, tilt: 1e-6 } as const;
 const ANGLE_STEP = 0.02;
 
 /** A wire's axis: how far out, mm; how far along the work from the middle of the groove, mm; its tilt, radians. */
@@ -123,8 +123,7 @@ export function overWiresExact(g: Groove, pitchDiameterMm: number, wireMm: numbe
 const BACK_WITHIN_MM = 1e-6;
 
 /**
- * The reverse: pitch diameter from a measurement over wires, mm, to a nanometre or two of the exact one; at lead angles about 20
- * degrees, where the deepest tilt is the last that the groove allows, to ten.
+ * The reverse: pitch diameter from a measurement over wires, mm, to a nanometre of the exact one.
  * @example value(pitchDiameterExact({ ...{ pitchMm: 1.5, starts: 1, crestMm: 0.487, flankTopMm: 0.487, flankBottomMm: 0.325 }, ...equalFlanks(60) }, 10.3267, 0.866)) // 9.026
  */
 export function pitchDiameterExact(g: Groove, overMm: number, wireMm: number): Outcome<number> {

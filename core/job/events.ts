@@ -44,6 +44,12 @@ const FORM_READINGS = [
 ] as const;
 /** One of FORM_READINGS. */
 export type FormReading = (typeof FORM_READINGS)[number];
+/**
+ * What a reading of the form is read in: flanks are angles, all else is a length.
+ * @example [formUnit('leadingFlank'), formUnit('lead')] // ['deg', 'mm']
+ */
+export const formUnit = (what: FormReading): 'deg' | 'mm' =>
+  what === 'leadingFlank' || what === 'trailingFlank' ? 'deg' : 'mm';
 /** What is done to a thread before its verdict, in this order. */
 export const DRESSED = ['wire-edge', 'crests', 'start', 'chamfer', 'clean'] as const;
 /** One of DRESSED. */

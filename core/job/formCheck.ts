@@ -11,7 +11,7 @@ import {
 import { crestFlatMm } from '../form/sizes.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { engagedOf, fitOfJob, threadOfJob } from './derive.ts';
-import type { EventOf, FormReading } from './events.ts';
+import { formUnit, type EventOf, type FormReading } from './events.ts';
 import { measurePlan, rightPitch } from './measure.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
@@ -153,7 +153,7 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
       const read = last(what);
       return {
         what,
-        unit: what === 'leadingFlank' || what === 'trailingFlank' ? 'deg' : 'mm',
+        unit: formUnit(what),
         right,
         spanMm: what === 'lead' ? span : null,
         read: read && { n: read.n, value: read.value, text: read.text, spanMm: read.spanMm },

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { SHOT } from '../../app/testing/shot.ts';
 import { readProfile } from './readProfile.ts';
 import type { ProfileAskedFor, ProfileRead } from './types.ts';
 import { pictureOf, type Shot, type Solid } from './render.ts';
@@ -30,17 +31,6 @@ function solid(p: {
   };
 }
 const M24 = { pitch: 3, major: 24, left: 30, right: 30, depth: 1.84, flat: 0.375 };
-const SHOT: Shot = {
-  w: 900,
-  h: 620,
-  pxPerMm: 20,
-  rotationDeg: 0,
-  blurPx: 0.8,
-  noise: 0.008,
-  scan: false,
-  uneven: 0,
-  seed: 7,
-};
 const ASK: ProfileAskedFor = { pxPerMm: 20, pinMm: null, knownMajorMm: null, starts: null, leadAngleDeg: null };
 const look = (s: Solid, shot: Partial<Shot> = {}, ask: Partial<ProfileAskedFor> = {}): ProfileRead =>
   readProfile(pictureOf(s, { ...SHOT, ...shot }), { ...ASK, ...ask });

@@ -358,8 +358,8 @@ export const DESK = {
         },
       };
       // who is among such limits already may change one after the other
-      const brought = refusedByLimit(job, shop) ? null : refusedByLimit(next, shop);
-      if (brought) return brought;
+      const refused = refusedByLimit(next, shop);
+      if (refused && !refusedByLimit(job, shop)) return refused;
       return good(rest.rule === undefined ? { job: next } : { job: next, shop: fedSo(next, shop) });
     },
   ),

@@ -35,10 +35,6 @@ const PRINTED: readonly OfPitch[] = [
 /** Of a pitch that the tables have not got: the next finer one that they have, so that no limit is wider than its neighbour's. */
 const ofPitch = (p: number): OfPitch => PRINTED.findLast(([printed]) => printed <= p + 1e-9) ?? FINEST;
 
-/** Fundamental deviation of a screw, um; null: it is not in this standard. */
-const deviationUm = (position: string, [, c, e]: OfPitch): number | null =>
-  position === 'h' ? 0 : position === 'c' ? c : position === 'e' ? e : null;
-
 /**
  * Limits of a metric trapezoidal thread, classes such as 7e and 7H. Pitch diameter by grade; screw major and nut minor by
  * grade 4; screw minor by 1.25 Td2 + |es|, position h. ISO 2903.
@@ -65,23 +61,21 @@ function trapezoidalLimits(dMm: number, pitchMm: number, cls: string): Outcome<T
     dMm + 2 * ac,
   ];
   const source = 'ISO 2903';
-  const printed = ofPitch(pitchMm);
-  const [td4, td1] = [printed[3] / 1000, printed[4] / 1000];
+  const [, c, e, td4, td1] = ofPitch(pitchMm);
   if (position === 'H') {
     const t2 = r40Step(td2, 5 + 4 * (grade - 6)) / 1000;
     return good({
-      internal: { major: mmLimits(d4, null), pitch: mmLimits(d2, d2 + t2), minor: mmLimits(d1, d1 + td1) },
+      internal: { major: mmLimits(d4, null), pitch: mmLimits(d2, d2 + t2), minor: mmLimits(d1, d1 + td1 / 1000) },
       source,
       notes: [],
     });
   }
-  const es = deviationUm(position, printed);
-  if (es === null) return bad('class', 'not-a-class', { class: position, standard: 'ISO 2903', near: right });
+  const es = position === 'c' ? c : position === 'e' ? e : 0;
   const t2 = r40Step(td2, 4 * (grade - 6)) / 1000;
   const t3 = 1.25 * t2 + es / 1000;
   return good({
     external: {
-      major: mmLimits(dMm - td4, dMm),
+      major: mmLimits(dMm - td4 / 1000, dMm),
       pitch: mmLimits(d2 - es / 1000 - t2, d2 - es / 1000),
       minor: mmLimits(d3 - t3, d3),
     },

@@ -13,6 +13,7 @@ export default {
     '<rootDir>/app',
     '<rootDir>/cli',
     '<rootDir>/demo',
+    '<rootDir>/scripts',
     '<rootDir>/server',
     '<rootDir>/sim',
     '<rootDir>/words',

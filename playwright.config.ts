@@ -1,11 +1,7 @@
 import { defineConfig } from '@playwright/test';
-import { existsSync } from 'node:fs';
-const executablePath = [
-  process.env.CHROMIUM_PATH,
-  '/usr/bin/chromium',
-  '/usr/bin/chromium-browser',
-  '/usr/bin/google-chrome',
-].find((p): p is string => !!p && existsSync(p));
+import { chromium } from './scripts/chromium.mjs';
+
+const executablePath = chromium();
 const port = Number(process.env.E2E_PORT ?? 4180);
 export default defineConfig({
   testDir: 'e2e',

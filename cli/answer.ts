@@ -30,7 +30,7 @@ export function laterAnswerer(o: Op): (line: string) => Promise<Answer> {
     const asked = read(line);
     if ('ok' in asked) return asked;
     try {
-      return answered(await (o.later ?? o.run)(asked.request));
+      return answered(await (o.later ? o.later(asked.request) : o.run(asked.request)));
     } catch (e) {
       return broken(e);
     }

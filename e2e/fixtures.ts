@@ -27,11 +27,15 @@ export { expect };
 export const written = (page: Page): Promise<unknown> =>
   page.waitForFunction(() => document.documentElement.dataset['written'] !== 'no');
 
-export async function axeClean(page: Page): Promise<void> {
+/**
+ * Nothing that axe finds wrong. Contrast takes it longer than all else together: it is looked at once in each view and scheme
+ * (views.e2e.ts), and of the palette itself by app/palette.test.ts.
+ */
+export async function axeClean(page: Page, { contrast = false } = {}): Promise<void> {
   // every page comes from one server and holds no frame: no second page is opened to gather what was found
   const { violations } = await new AxeBuilder({ page })
     .setLegacyMode(true)
-    .options({ resultTypes: ['violations'] })
+    .options({ resultTypes: ['violations'], rules: { 'color-contrast': { enabled: contrast } } })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);

@@ -39,7 +39,7 @@ for (const [size, scheme] of [
           await page.goto(path);
           await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
           if (path.includes('/name')) await expect(page.getByRole('button', { name: /Accept/ }).first()).toBeVisible();
-          await axeClean(page);
+          await axeClean(page, { contrast: true });
           const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
           expect(wide).toBeLessThanOrEqual(0);
         });

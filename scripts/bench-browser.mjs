@@ -1,14 +1,12 @@
 /* global document, MutationObserver, requestAnimationFrame -- what is handed to the page runs there */
 // What the built application costs in a browser: bytes of script of the first screen, when it is usable, processor per act.
 import { spawn } from 'node:child_process';
-import { existsSync } from 'node:fs';
 import { chromium } from '@playwright/test';
+import { chromium as placeOfChromium } from './chromium.mjs';
 
 const PORT = 4190;
 const SLOWED = 4;
-const executablePath = [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
-  (p) => p && existsSync(p),
-);
+const executablePath = placeOfChromium();
 const at = `http://127.0.0.1:${PORT}`;
 const median = (xs) => xs.toSorted((a, b) => a - b)[Math.floor(xs.length / 2)] ?? NaN;
 const say = (name, value) => console.log(`${name.padEnd(62)}${value}`);

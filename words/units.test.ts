@@ -36,7 +36,7 @@ const BARE = { mm: /12\.70*(?!\d| mm)|(?<!\d)0\.50/, in: /(?<!\d)0\.50*(?!\d| in
 const FIGURES = new Proxy(
   {},
   {
-    get: (_, key) => NAMED[String(key)] ?? (/Mm$/.test(String(key)) ? 12.7 : /Deg$/.test(String(key)) ? 30 : 'x'),
+    get: (_, key) => NAMED[String(key)] ?? (String(key).endsWith('Mm') ? 12.7 : String(key).endsWith('Deg') ? 30 : 'x'),
   },
 );
 const codes = [...readFileSync('core/quantity/problems.ts', 'utf8').matchAll(/^ {2}'([a-z0-9-]+)':/gm)].map(

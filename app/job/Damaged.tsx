@@ -22,9 +22,9 @@ export function Damaged({
 }) {
   const [failed, setFailed] = useState<string | null>(null);
   const { checked, raw, past } = found;
+  const [now] = useState(() => new Date());
   const title = titleOf(raw) || 'A job without a title';
-  const repaired =
-    checked.state === 'damaged' ? repairJob(raw, id, past.map((p) => p.value).toReversed(), new Date()) : null;
+  const repaired = checked.state === 'damaged' ? repairJob(raw, id, past.map((p) => p.value).toReversed(), now) : null;
   return (
     <div className="flex min-h-dvh flex-col">
       <TopBar />

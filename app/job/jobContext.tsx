@@ -47,12 +47,7 @@ function WithJob({ job, children }: { readonly job: Job; readonly children: Reac
   const ranking = answered.value;
   const top = useMemo(() => (ranking ? likeliest(ranking, job) : null), [ranking, job]);
   const states = useMemo(
-    () =>
-      stationStates(
-        job,
-        shop,
-        top ?? (answered.pending ? ((job.name?.thread as ThreadSpec | undefined) ?? null) : null),
-      ),
+    () => stationStates(job, shop, top ?? (answered.pending ? (job.name?.thread ?? null) : null)),
     [job, shop, top, answered.pending],
   );
   const machine = useMemo(() => machineOf(job, shop, states), [job, shop, states]);

@@ -89,6 +89,7 @@ export function Opening() {
       );
     }
     case 'ready':
+      // oxlint-disable-next-line react/globals -- made once, when there is a record to show
       router ??= createBrowserRouter(routes);
       return (
         <>

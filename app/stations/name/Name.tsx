@@ -2,7 +2,6 @@ import { useMemo } from 'react';
 import { candidatesOf, residualsOf, sameSection } from '../../../core/job/candidates.ts';
 import { partOf } from '../../../core/job/evidence.ts';
 import type { Reading } from '../../../core/job/schema.ts';
-import type { ThreadSpec } from '../../../core/standards/thread.ts';
 import { RivalsPlate, type ReadLine } from '../../drawing/RivalsPlate.tsx';
 import { ThreadDrawing } from '../../drawing/ThreadDrawing.tsx';
 import { StationFrame } from '../../job/StationFrame.tsx';
@@ -26,7 +25,7 @@ export function Name() {
   const second = first && list.slice(1).find((c) => !sameSection(first.thread, c.thread));
   const residuals = useMemo(() => (first && second ? residualsOf(first, second, job) : []), [first, second, job]);
   useRows();
-  const accepted = job.name?.thread as ThreadSpec | undefined;
+  const accepted = job.name?.thread;
   const special = list.find((c) => c.special && (c === first || c.thread.designation === accepted?.designation));
   return (
     <StationFrame

@@ -1,0 +1,1 @@
+export function chromium(): string | undefined;

@@ -6,7 +6,8 @@ const css = readFileSync(new URL('./app.css', import.meta.url), 'utf8');
 const block = (selector: string): Readonly<Record<string, string>> => {
   const from = css.indexOf(`${selector} {\n  --page: #`);
   const text = css.slice(from, css.indexOf('}', from));
-  return Object.fromEntries([...text.matchAll(/--(\w+): (#[0-9a-f]{6});/g)].map(([, name, value]) => [name, value]));
+  const pairs = [...text.matchAll(/--(\w+): (#[0-9a-f]{6});/g)].map(([, name, value]) => [name, value] as const);
+  return Object.fromEntries(pairs) as Record<string, string>;
 };
 const LIGHT = block(':root');
 const SCHEMES = { light: LIGHT, dark: { ...LIGHT, ...block("[data-theme='dark']") } };

@@ -2,8 +2,8 @@ import { cardOf } from '../core/job/card.ts';
 import { againFrom } from '../core/job/again.ts';
 import { DRESSED } from '../core/job/events.ts';
 import type { Edit } from '../core/job/edits/index.ts';
-import type { Job, Shop } from '../core/job/schema.ts';
-import { acts, settled } from './telling.ts';
+import type { Job, JobDraft, Shop } from '../core/job/schema.ts';
+import { acts, asWritten, settled } from './telling.ts';
 
 /** How one of them went: spring passes, then so often still tight and cut deeper by so much, mm radial. */
 interface Went {
@@ -54,15 +54,15 @@ export const finishedJobs = (like: Job, shop: Shop): Job[] => WENT.map((w) => fi
 
 function finished(like: Job, shop: Shop, w: Went): Job {
   const begun = againFrom(like, w.title, w.id, new Date(w.at));
-  const job: Job = {
+  const job = structuredClone({
     ...begun,
     customer: w.customer,
     intake: { ...begun.intake, cameIn: 'screw', note: '' },
     readings: begun.readings.map((r) => ({ ...r, at: w.at })),
     record: { note: w.note, verdict: 'fits' },
     cut: { ...begun.cut, springs: w.springs },
-  };
-  job.setup = { ...job.setup, checks: like.setup.checks };
+    setup: { ...begun.setup, checks: like.setup.checks },
+  }) as JobDraft;
   const go = (...edits: Edit[]): void => acts(job, shop, w.at, edits);
   go(
     { do: 'mountGears' },
@@ -85,9 +85,9 @@ function finished(like: Job, shop: Shop, w: Went): Job {
 }
 
 /** Pass by pass as the card says, its springs too. */
-function cutOut(job: Job, shop: Shop, go: (e: Edit) => void): void {
+function cutOut(job: JobDraft, shop: Shop, go: (e: Edit) => void): void {
   for (;;) {
-    const { card } = cardOf(job, shop, null);
+    const { card } = cardOf(asWritten(job), shop, null);
     if (card.do !== 'set') return;
     go({ do: card.pass?.spring ? 'springDone' : 'passDone' });
   }

@@ -1,7 +1,7 @@
 import { emptyShop, newJob } from '../core/job/create.ts';
 import { DRESSED } from '../core/job/events.ts';
 import type { Edit } from '../core/job/edits/index.ts';
-import type { Job, Shop, Pin } from '../core/job/schema.ts';
+import type { Job, JobDraft, Shop, Pin } from '../core/job/schema.ts';
 import { demoLathes } from './lathes.ts';
 import { finishedJobs } from './finished.ts';
 import { DEMO_SHOP } from './name.ts';
@@ -28,8 +28,8 @@ export function demoShop(): Shop {
 
 const pin = (kind: Pin['kind'], mm: number): Pin => ({ kind, mm, measuredMm: null, roundMm: null });
 
-const begin = (id: string, title: string, customer: string, day: string): Job => {
-  const job = newJob(id, title, new Date(`2026-11-${day}T08:00:00.000Z`));
+const begin = (id: string, title: string, customer: string, day: string): JobDraft => {
+  const job = structuredClone(newJob(id, title, new Date(`2026-11-${day}T08:00:00.000Z`))) as JobDraft;
   job.customer = customer;
   return job;
 };
@@ -297,7 +297,13 @@ export function demoJobs(): Job[] {
   settled(fitting, shop, ['intake', 'read']);
 
   // the two winches of the boatyard, made on either side of a border: alike to the eye
-  const winch = (id: string, title: string, day: string, origin: 'metric' | 'american', told: readonly Told[]): Job => {
+  const winch = (
+    id: string,
+    title: string,
+    day: string,
+    origin: 'metric' | 'american',
+    told: readonly Told[],
+  ): JobDraft => {
     const job = begin(id, title, 'Withy Boatyard, hire fleet', day);
     job.intake = {
       ...job.intake,

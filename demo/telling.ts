@@ -6,7 +6,7 @@ import { evidenceOfJob, partOf } from '../core/job/evidence.ts';
 import { rank } from '../core/identify/rank.ts';
 import { readEntry } from '../core/reading/kinds.ts';
 import type { EntryText } from '../core/reading/kind.ts';
-import type { Job, Reading, Shop } from '../core/job/schema.ts';
+import type { Job, JobDraft, Reading, Shop } from '../core/job/schema.ts';
 import type { StationId } from '../core/job/stations.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
 
@@ -25,7 +25,10 @@ export type Told = readonly [
   },
 ];
 
-export function tell(job: Job, told: readonly Told[]): void {
+/** The job as it is now, as core takes documents: never written to again. */
+export const asWritten = (job: JobDraft): Job => structuredClone(job);
+
+export function tell(job: JobDraft, told: readonly Told[]): void {
   const shop = emptyShop();
   told.forEach(([quantity, text, more = {}], i) => {
     const entry = readEntry({ quantity, text, spanText: more.span ?? '', leaf: more.leaf ?? 'fits' }, 'mm');
@@ -48,13 +51,14 @@ export function tell(job: Job, told: readonly Told[]): void {
 }
 
 /** Names a demo job; how sure that is comes from its own readings. */
-export function name(job: Job, designation: string, reason = ''): void {
+export function name(job: JobDraft, designation: string, reason = ''): void {
   const parsed = parseDesignation(designation);
   if (!parsed.ok) throw new Error(`demo thread ${designation}: ${parsed.problem.code}`);
   const { special, ...plain } = parsed.value.thread;
+  const now = asWritten(job);
   const ranking = rank({
-    part: partOf(job),
-    evidence: evidenceOfJob(job),
+    part: partOf(now),
+    evidence: evidenceOfJob(now),
     context: { origin: job.intake.origin, use: job.intake.use },
     most: 20,
   });
@@ -66,26 +70,27 @@ export function name(job: Job, designation: string, reason = ''): void {
     overruled: reason !== '',
     reason,
   };
-  Object.assign(job, suitFit(job));
+  Object.assign(job, structuredClone(suitFit(asWritten(job))));
 }
 
-export function settled(job: Job, shop: Shop, stations: readonly StationId[]): void {
-  const believed = job.name?.thread ?? null;
+export function settled(job: JobDraft, shop: Shop, stations: readonly StationId[]): void {
+  const now = asWritten(job);
+  const believed = now.name?.thread ?? null;
   for (const s of stations) {
     for (const under of RESTS_ON[s])
       if (!stations.includes(under)) throw new Error(`demo: ${s} settled before ${under}`);
-    job.settled[s] = { basis: { ...basisOf(s, job, shop, believed) }, at: job.changed };
+    job.settled[s] = { basis: { ...basisOf(s, now, shop, believed) }, at: job.changed };
   }
 }
 
 /** Acts at the lathe, a quarter of an hour apart: written to the ledger as the interface writes them. */
-export function acts(job: Job, shop: Shop, from: string, edits: readonly Edit[]): void {
+export function acts(job: JobDraft, shop: Shop, from: string, edits: readonly Edit[]): void {
   const start = Date.parse(from);
   edits.forEach((e, i) => {
     const at = new Date(start + i * 15 * 60_000).toISOString();
-    const done = applyEdit(job, shop, e, { id: `demo-${i + 1}`, at });
+    const done = applyEdit(asWritten(job), shop, e, { id: `demo-${i + 1}`, at });
     if (!done.ok) throw new Error(`demo ${job.id}, ${e.do}: ${done.problem.code}`);
-    Object.assign(job, done.value.job);
+    Object.assign(job, structuredClone(done.value.job));
   });
 }
 export const times = (n: number, e: Edit): Edit[] => Array.from({ length: n }, () => e);

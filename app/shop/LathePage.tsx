@@ -53,8 +53,11 @@ export function LathePage() {
             tone="stop"
             onClick={() => {
               editShop(`remove ${lathe.name}`, (d) => {
+                const gone = d.lathes
+                  .filter((l) => l.id === latheId)
+                  .map((l) => ({ at: new Date().toISOString(), lathe: l }));
+                d.removedLathes = [...gone, ...d.removedLathes].slice(0, 100);
                 d.lathes = d.lathes.filter((l) => l.id !== latheId);
-                d.removedLathes = [{ at: new Date().toISOString(), lathe }, ...d.removedLathes].slice(0, 100);
               });
               void navigate('/lathes');
             }}

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { newJob } from '../../core/job/create.ts';
 import type { Edit } from '../../core/job/edits/index.ts';
 import { readDocument, writeBackup } from '../../core/formats/documents.ts';
+import type { ShopDraft } from '../../core/job/schema.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { replaceAll } from '../storage/db.ts';
 import { act, allSaved, editShop, openJob, openShop, store } from './store.ts';
@@ -16,7 +17,7 @@ const gears = fc.array(fc.integer({ min: 1, max: 500 }), { maxLength: 230 });
 const ratio = fc.constantFrom('1', '127/40', `0.${'3'.repeat(61)}`, `1/${'7'.repeat(70)}`, '', '0');
 
 /** Acts of the interface with whatever a hand may have typed into its fields, past their limits too. */
-const acts: fc.Arbitrary<Edit | { shop: (d: ReturnType<typeof demoShop>) => void }> = fc.oneof(
+const acts: fc.Arbitrary<Edit | { shop: (d: ShopDraft) => void }> = fc.oneof(
   fc.record({ title: long, customer: long, note: long }).map((f): Edit => ({ do: 'setIntake', ...f })),
   fc.record({ text: long, place: long, value: size }).map(({ text, place, value }): Edit => ({
     do: 'takeReading',
@@ -36,7 +37,7 @@ const acts: fc.Arbitrary<Edit | { shop: (d: ReturnType<typeof demoShop>) => void
   fc.constant<Edit>({ do: 'settle', station: 'gears' }),
   fc.constant<Edit>({ do: 'settle', station: 'fit' }),
   fc.record({ name: long, gears, fixedRatio: ratio }).map(({ name, gears: g, fixedRatio }) => ({
-    shop: (d: ReturnType<typeof demoShop>) => {
+    shop: (d: ShopDraft) => {
       d.name = name;
       const lathe = d.lathes.find((l) => l.id === 'lathe-bess');
       if (lathe) Object.assign(lathe, { gears: g, fixedRatio });

@@ -4,7 +4,7 @@ import { cardOf } from '../../core/job/card.ts';
 import { newJob } from '../../core/job/create.ts';
 import { applyEdit, type Edit } from '../../core/job/edits/index.ts';
 import { metalOf } from '../../core/job/metal.ts';
-import type { Job, Reading, Shop } from '../../core/job/schema.ts';
+import type { Job, JobDraft, Reading, Shop, ShopDraft } from '../../core/job/schema.ts';
 
 /** A reading as it is typed: a value of the part itself, unless it is said otherwise. */
 export const readingOf = (
@@ -32,6 +32,14 @@ export const took = (...reading: Parameters<typeof readingOf>): Edit => ({
 });
 
 export const AT = '2026-11-26T08:00:00.000Z';
+/** A document changed by hand, as another document: what core has worked out from the first stays true of it. */
+export function changedBy(doc: Job, change: (draft: JobDraft) => void): Job;
+export function changedBy(doc: Shop, change: (draft: ShopDraft) => void): Shop;
+export function changedBy(doc: Job | Shop, change: (draft: never) => void): Job | Shop {
+  const draft = structuredClone(doc);
+  change(draft as never);
+  return draft;
+}
 /** A job and its shop, changed by named edits alone. */
 export class Bench {
   job: Job;

@@ -1,7 +1,9 @@
 import type { Plan, PlanRequest } from '../cutting/plan.ts';
 import type { Outcome } from '../quantity/outcome.ts';
-import { cutPlan, planRequest } from './cutPlan.ts';
-import { fitOfJob } from './derive.ts';
+import type { Lathe } from '../lathe/schema.ts';
+import { cutPlan, requestOn } from './cutPlan.ts';
+import { fitOfJob, latheOf } from './derive.ts';
+import { ofParts } from './ofParts.ts';
 import { metalOf } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -17,16 +19,20 @@ export interface Ahead {
  * @example aheadOf(demo('press'), shop) // null
  */
 export function aheadOf(job: Job, shop: Shop): Outcome<Ahead> | null {
-  const fit = fitOfJob(job);
-  if (!fit) return null;
-  const metal = metalOf(job);
-  const untouched: Job = { ...job, events: [] };
-  const request = planRequest(untouched, shop, {
-    ...metalOf(untouched),
-    measuredMm: metal.surfaceMm ?? metal.measuredMm ?? fit.startDiameterMm,
-    grooveMm: metal.grooveMm,
-  });
-  const plan = cutPlan(untouched, request);
-  if (!request || !plan) return null;
-  return plan.ok ? { ok: true, value: { request, plan: plan.value } } : plan;
+  const { surfaceMm, measuredMm, grooveMm } = metalOf(job);
+  return ahead(job, latheOf(job, shop), surfaceMm ?? measuredMm, grooveMm);
 }
+const UNTOUCHED: Job['events'] = [];
+const ahead = ofParts(
+  ['name', 'fit', 'intake', 'readings', 'wearMap', 'setup', 'cut'],
+  (job, lathe: Lathe | null, measuredMm: number | null, grooveMm: number | null): Outcome<Ahead> | null => {
+    const fit = fitOfJob(job);
+    if (!fit) return null;
+    const untouched = { ...job, events: UNTOUCHED };
+    const metal = { ...metalOf(untouched), measuredMm: measuredMm ?? fit.startDiameterMm, grooveMm };
+    const request = requestOn(untouched, lathe, metal);
+    const plan = cutPlan(untouched, request);
+    if (!request || !plan) return null;
+    return plan.ok ? { ok: true, value: { request, plan: plan.value } } : plan;
+  },
+);

@@ -9,6 +9,7 @@ import { cautionsAt, type CautionCode } from './cautions.ts';
 import type { Because } from './chain.ts';
 import { changedFacts, cutFacts, cutPlan, jobStages, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
 import { gearState, latheOf, threadOfJob } from './derive.ts';
+import { kept } from '../keep/keep.ts';
 import { measurePlan } from './measure.ts';
 import { isSizeTest, type EventBody, type SizeTest } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
@@ -125,7 +126,7 @@ export const testsSinceCut = (job: Job, metal: Metal): SizeTest[] =>
  * Everything that Cut shows, decided from the ledger and the plan. @param stale what upstream has to be looked at again
  * @example cardOf(demo('latch'), shop, null).card.do // 'check'
  */
-export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardView {
+export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): CardView => {
   const metal = metalOf(job);
   const feed = feedOf(job, metal);
   const lathe = latheOf(job, shop);
@@ -264,7 +265,7 @@ export function cardOf(job: Job, shop: Shop, stale: StaleStation | null): CardVi
     do: testsSinceCut(job, metal).length > 0 ? 'try' : measurePlan(job, shop)?.atHand ? 'measure' : 'try',
     what: 'thread',
   });
-}
+});
 
 /** A dial cannot be set nearer to a stage's end than this, mm. Common practice, no source. */
 const STAGE_END_MM = 0.02;

@@ -1,3 +1,4 @@
+import { kept } from '../keep/keep.ts';
 import { emptyShop } from './create.ts';
 import { roundText } from '../quantity/format.ts';
 import type { ThreadSpec } from '../standards/thread.ts';
@@ -230,24 +231,26 @@ export function notYet(station: StationId, job: Job, shop: Shop, metal: Metal = 
  * State of every station of a job, staleness carried along the chain.
  * @example stationStates(demo('press'), shop, null).intake.kind // 'settled'
  */
-export function stationStates(job: Job, shop: Shop, top: ThreadSpec | null): Readonly<Record<StationId, StationState>> {
-  const believed = believedThread(job, top);
-  const metal = metalOf(job);
-  const out = {} as Record<StationId, StationState>;
-  for (const s of STATIONS) {
-    const needs = NEEDS[s]?.(job, shop) ?? null;
-    const settled = job.settled[s];
-    if (settled && REOPENS.has(s) && notYet(s, job, shop, metal) !== null) out[s] = { kind: 'open' };
-    else if (settled) {
-      const moved = changes(settled.basis, basisOf(s, job, shop, believed, metal), settled.older === true);
-      const upstream = RESTS_ON[s].find((u) => out[u]?.kind === 'stale' && u !== 'name');
-      if (moved.length > 0) out[s] = { kind: 'stale', because: { code: 'moved', moved } };
-      else if (upstream) out[s] = { kind: 'stale', because: { code: 'upstream', station: upstream } };
-      else out[s] = { kind: 'settled' };
-    } else if (needs !== null) out[s] = { kind: 'blocked', because: { code: 'waiting', for: needs } };
-    else out[s] = { kind: 'open' };
-  }
-  return out;
-}
+export const stationStates = kept(
+  (job: Job, shop: Shop, top: ThreadSpec | null): Readonly<Record<StationId, StationState>> => {
+    const believed = believedThread(job, top);
+    const metal = metalOf(job);
+    const out = {} as Record<StationId, StationState>;
+    for (const s of STATIONS) {
+      const needs = NEEDS[s]?.(job, shop) ?? null;
+      const settled = job.settled[s];
+      if (settled && REOPENS.has(s) && notYet(s, job, shop, metal) !== null) out[s] = { kind: 'open' };
+      else if (settled) {
+        const moved = changes(settled.basis, basisOf(s, job, shop, believed, metal), settled.older === true);
+        const upstream = RESTS_ON[s].find((u) => out[u]?.kind === 'stale' && u !== 'name');
+        if (moved.length > 0) out[s] = { kind: 'stale', because: { code: 'moved', moved } };
+        else if (upstream) out[s] = { kind: 'stale', because: { code: 'upstream', station: upstream } };
+        else out[s] = { kind: 'settled' };
+      } else if (needs !== null) out[s] = { kind: 'blocked', because: { code: 'waiting', for: needs } };
+      else out[s] = { kind: 'open' };
+    }
+    return out;
+  },
+);
 /** Going back at the machine opens these again: what made them settled is no longer there. */
 const REOPENS: ReadonlySet<StationId> = new Set(['pickup', 'cut', 'prove', 'record']);

@@ -9,12 +9,13 @@ import { bad, type Outcome } from '../quantity/outcome.ts';
 import { pitchMmOf, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import { trainText } from '../gearing/trainText.ts';
-import { isGeared } from '../lathe/schema.ts';
+import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { roundText } from '../quantity/format.ts';
 import { feedOf, feedsAtAngle, plannedSlideDeg } from './feed.ts';
 import { standing, type Facts, type Metal } from './metal.ts';
 import { nextPass } from './nextPass.ts';
-import type { Job, Shop } from './schema.ts';
+import { ofParts } from './ofParts.ts';
+import type { CutParts, Has, Job, Shop } from './schema.ts';
 import { cleaning, recutting, targetOf } from './recut.ts';
 import { leastWorn } from './special.ts';
 
@@ -23,8 +24,11 @@ export const CLEARANCE_MM = 0.5;
 /** Slack allowed for on a cross slide that nobody has measured, mm. Common practice, no source. */
 export const UNMEASURED_SLACK_MM = 0.3;
 
+/** On what a plan of the cut rests; the events for the passes that were asked for. */
+const PLANNED = ['name', 'fit', 'intake', 'readings', 'wearMap', 'setup', 'cut', 'events'] as const;
+
 /** The end of the tool that cuts: the one in the holder, or one ground to the form's root. */
-function tipOf(job: Job, thread: ThreadSpec): Tip {
+function tipOf(job: Has<'fit' | 'intake'>, thread: ThreadSpec): Tip {
   if (job.fit.tip) return job.fit.tip;
   const form = threadFormOf(thread);
   const pitchMm = pitchMmOf(thread);
@@ -35,7 +39,7 @@ function tipOf(job: Job, thread: ThreadSpec): Tip {
  * Passes typed, less those cut since: what is left of the wish. Null: none typed, or it is used up.
  * @example passesWanted(demo('pump')) // null; as many as are calm
  */
-export function passesWanted(job: Job): number | null {
+export function passesWanted(job: Has<'cut' | 'events'>): number | null {
   const { passes } = job.cut;
   if (!passes) return null;
   const since = standing(job.events).filter((e) => e.kind === 'cut' && e.n > passes.after).length;
@@ -47,7 +51,7 @@ export function passesWanted(job: Job): number | null {
  * @example toolOfJob(demo('pump')).pitchMm // 2
  */
 export function toolOfJob(
-  job: Job,
+  job: Has<'name' | 'fit' | 'intake'>,
 ): { readonly tool: ToolOutline; readonly pitchMm: number; readonly leftHand: boolean } | null {
   const thread = threadOfJob(job);
   if (!thread) return null;
@@ -59,11 +63,16 @@ export function toolOfJob(
  * The plan's question for a job: target, metal, tool and lathe as they are. Null: no thread is named, or no surface touched or measured.
  * @example planRequest(demo('press'), shop, metal(demo('press'))) // null; it has no name yet
  */
-export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | null {
+export const planRequest = (job: Job, shop: Shop, metal: Metal): PlanRequest | null =>
+  requestOn(job, latheOf(job, shop), metal);
+/**
+ * The same on one lathe.
+ * @example requestOn(demo('press'), null, metal(demo('press'))) // null
+ */
+export const requestOn = ofParts(PLANNED, (job, lathe: Lathe | null, metal: Metal): PlanRequest | null => {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);
   if (!thread || !fit) return null;
-  const lathe = latheOf(job, shop);
   const feed = feedOf(job, metal);
   const form = threadFormOf(thread);
   const flanks = flanksUnderTool(form, { leftHand: thread.leftHand });
@@ -110,7 +119,7 @@ export function planRequest(job: Job, shop: Shop, metal: Metal): PlanRequest | n
     dial: lathe && lathe.kind !== 'control' ? { turnMm: turnTravelMm(lathe.crossSlide) } : null,
   };
   return { ...q, target: targetOf(job, q, metal.deeperMm) };
-}
+});
 
 /** An old root may lie deeper than form and tool say, by wear or an older tool: this share of the pitch. Common practice, no source. */
 const OLD_ROOT_SHARE = 0.05;
@@ -120,7 +129,7 @@ const OLD_ROOT_SHARE = 0.05;
  * this tool reaches when both its flanks touch at the pitch line.
  * @example oldGrooveMm(demo('auger')) // 2.585; the form's own depth, for none was read
  */
-export function oldGrooveMm(job: Job): number {
+export function oldGrooveMm(job: Has<'name' | 'fit' | 'intake' | 'readings'>): number {
   const thread = threadOfJob(job);
   if (!thread) return 0;
   const form = threadFormOf(thread);
@@ -134,7 +143,7 @@ export function oldGrooveMm(job: Job): number {
  * What is still to be cut on this job, by the one plan that card, stations and what is left share; null where nothing can be planned yet.
  * @example cutPlan(demo('press'), null) // null
  */
-export function cutPlan(job: Job, q: PlanRequest | null): Outcome<Plan> | null {
+export const cutPlan = ofParts(PLANNED, (job, q: PlanRequest | null): Outcome<Plan> | null => {
   // a class that does not hold gives no size to cut to, and none is put in its place
   const problem = fitOfJob(job)?.problem;
   if (q && problem) return { ok: false, problem };
@@ -144,10 +153,10 @@ export function cutPlan(job: Job, q: PlanRequest | null): Outcome<Plan> | null {
   const cleans = (cleaning(job)?.deeperMm ?? 0) > 0;
   if (q && cleans && q.surfaceMm !== null && q.grooveMm === 0) return bad('grooveMm', 'groove-depth-unknown');
   return q && inStages(job, q);
-}
+});
 
 /** The plan with its stages, which are shares of the depth that it finds first. */
-function inStages(job: Job, q: PlanRequest): Outcome<Plan> {
+function inStages(job: CutParts, q: PlanRequest): Outcome<Plan> {
   const plan = planOf(q);
   const stages = plan.ok ? jobStages(job, q, plan.value.depthMm) : null;
   return stages === null ? plan : planOf({ ...q, stages, straightLastMm: job.cut.straightLastMm });
@@ -156,7 +165,7 @@ function inStages(job: Job, q: PlanRequest): Outcome<Plan> {
  * Stages of this job's cut; null: one rule throughout, and so where an old groove is followed.
  * @example jobStages(demo('pump'), plan(demo('pump')).request, 1.2) // null; in one go
  */
-export const jobStages = (job: Job, q: PlanRequest, depthMm: number): readonly Stage[] | null =>
+export const jobStages = (job: CutParts, q: PlanRequest, depthMm: number): readonly Stage[] | null =>
   recutting(job)
     ? null
     : stagesOf({
@@ -219,7 +228,7 @@ export function cutFacts(job: Job, shop: Shop): Facts {
 }
 
 /** Only where there is something to clean, so that records from before it was asked do not read as changed. */
-function cleaningFact(job: Job): Facts {
+function cleaningFact(job: CutParts): Facts {
   const deeperMm = cleaning(job)?.deeperMm;
   return deeperMm == null ? {} : { Cleaning: roundText(deeperMm, 0.001) };
 }

@@ -2,6 +2,7 @@ import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { HOLDINGS, RESTS } from '../cutting/holding.ts';
 import { TrainSchema } from '../lathe/schema.ts';
 import { TAUGHT_BY } from '../pickup/taught.ts';
+import type { Unwritten } from '../quantity/unwritten.ts';
 import { finite, id, object, oneOf, positive, text, time, TipSchema } from './parts.ts';
 
 /**
@@ -216,13 +217,13 @@ type Fields<K extends EventKind> = {
   [F in keyof (typeof EVENT_FIELDS)[K]]: Static<Extract<(typeof EVENT_FIELDS)[K][F], TSchema>>;
 };
 /** An event of one kind, with its fields. */
-export type EventOf<K extends EventKind> = { n: number; id: string; at: string; part: number; start: number } & {
-  kind: K;
-} & Fields<K>;
+export type EventOf<K extends EventKind> = Unwritten<
+  { n: number; id: string; at: string; part: number; start: number } & { kind: K } & Fields<K>
+>;
 /** One line of the ledger. */
 export type LedgerEvent = { [K in EventKind]: EventOf<K> }[EventKind];
 /** What an edit says of an event: number, time and part are put to it when it is written down. */
-export type EventBody = { [K in EventKind]: { kind: K } & Fields<K> }[EventKind];
+export type EventBody = { [K in EventKind]: Unwritten<{ kind: K } & Fields<K>> }[EventKind];
 
 /** What says something of the size: a trial of the mate, a measurement, a gauge. A note of a trial is no trial. */
 export type SizeTest = EventOf<'tried'> | EventOf<'overWires'> | EventOf<'betweenBalls'> | EventOf<'gauged'>;

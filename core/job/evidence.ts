@@ -3,13 +3,14 @@ import { kindOf } from '../reading/kinds.ts';
 import { isSpanned, spanSigmaMm } from '../reading/pitch.ts';
 import { otherMember } from './made.ts';
 import { inches, type UnitSystem } from '../quantity/units.ts';
-import type { Job, Reading } from './schema.ts';
+import type { Has, Reading } from './schema.ts';
 
 /**
  * The side that was measured: what came in, not what is to be made.
  * @example [partOf(demo('pump')), partOf(demo('gland'))] // ['external', 'external']; for the gland's nut the screw is read
  */
-export const partOf = (job: Job): 'external' | 'internal' => (job.intake.cameIn === 'nut' ? 'internal' : 'external');
+export const partOf = (job: Has<'intake'>): 'external' | 'internal' =>
+  job.intake.cameIn === 'nut' ? 'internal' : 'external';
 
 /**
  * A stored reading as evidence for naming.
@@ -82,4 +83,5 @@ export function pitchOfCount(r: Reading): { readonly mm: number; readonly sigmaM
  * Every reading of a job as evidence; those that lack what they were taken with are left out.
  * @example evidenceOfJob(demo('pump')).length // 4
  */
-export const evidenceOfJob = (job: Job): Evidence[] => job.readings.flatMap((r) => evidenceOf(r, partOf(job)) ?? []);
+export const evidenceOfJob = (job: Has<'intake' | 'readings'>): Evidence[] =>
+  job.readings.flatMap((r) => evidenceOf(r, partOf(job)) ?? []);

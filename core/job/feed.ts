@@ -1,6 +1,6 @@
 import type { Infeed } from '../cutting/plan.ts';
 import type { Metal } from './metal.ts';
-import type { Job } from './schema.ts';
+import type { Has } from './schema.ts';
 
 /**
  * Ways of feeding in which the top slide, at its angle, is the one that feeds.
@@ -28,7 +28,7 @@ export interface Feed {
  * so that it can. A slide left along the bed by picking up is fed straight in; the conflict is said wherever it shows.
  * @example feedOf(demo('pump'), metal(demo('pump'))).infeed // 'plunge'
  */
-export function feedOf(job: Job, metal: Metal): Feed {
+export function feedOf(job: Has<'setup'>, metal: Metal): Feed {
   const wanted = job.setup.infeed;
   const lies = metal.slideDeg;
   const feeds = feedsAtAngle(wanted);
@@ -50,5 +50,5 @@ export function feedOf(job: Job, metal: Metal): Feed {
  * How the slide has to lie for what Set up asks for; null: straight in, it may lie as it likes.
  * @example plannedSlideDeg(demo('pump')) // null; straight in
  */
-export const plannedSlideDeg = (job: Job): number | null =>
+export const plannedSlideDeg = (job: Has<'setup'>): number | null =>
   job.setup.infeed === 'plunge' ? null : job.setup.infeed === 'alternate' ? ALONG_BED_DEG : job.setup.slideAngleDeg;

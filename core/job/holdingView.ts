@@ -13,6 +13,7 @@ import {
 import { passLoad } from '../cutting/load.ts';
 import { materialOf, type Material } from '../cutting/materials.ts';
 import { toolOf } from '../cutting/plan.ts';
+import { kept } from '../keep/keep.ts';
 import { aheadOf, type Ahead } from './ahead.ts';
 import { fitOfJob, latheOf } from './derive.ts';
 import { loadedPasses, type LoadedPass } from './loads.ts';
@@ -85,7 +86,7 @@ const CLOSED_MM = 0.005;
  * What each pass asks, what gives way and by how much, and what the trade does about it. Null: no thread is named.
  * @example holdingOf(demo('press'), shop) // null
  */
-export function holdingOf(job: Job, shop: Shop): HoldingView | null {
+export const holdingOf = kept((job: Job, shop: Shop): HoldingView | null => {
   const ahead = aheadOf(job, shop);
   const fit = fitOfJob(job);
   if (!fit) return null;
@@ -139,7 +140,7 @@ export function holdingOf(job: Job, shop: Shop): HoldingView | null {
       ...(longBar ? (['overhang'] as const) : []),
     ],
   };
-}
+});
 
 function missingOf(job: Job, planned: boolean, material: Material | null): Unsaid[] {
   const { held, bar } = job.setup;

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
-import { readingOf } from '../../app/testing/bench.ts';
+import { changedBy, readingOf } from '../../app/testing/bench.ts';
 import { demoJobs, demoShop } from '../../demo/index.ts';
 import { readDocument, writeBackup, writeJob } from '../formats/documents.ts';
 import { parseDesignation } from '../standards/designation.ts';
@@ -29,21 +29,22 @@ const thread = (text: string) => {
 
 /** A job named, geared and settled throughout, on the inch lathe. */
 function workedJob(): Job {
-  let job = newJob('j', 'test', at);
-  job.readings.push({
-    id: 'a',
-    at: at.toISOString(),
-    ...readingOf('crestCount', 7, { span: { text: '1 in', mm: 25.4 } }),
-  });
+  const count = readingOf('crestCount', 7, { span: { text: '1 in', mm: 25.4 } });
   const { designation, family, majorMm, pitch, starts, leftHand, form } = thread('1 1/4-7 BSW');
-  job.name = {
-    thread: { designation, family, majorMm, pitch, starts, leftHand, form },
-    probability: 0.9,
-    overruled: false,
-    reason: '',
+  const named = {
+    ...newJob('j', 'test', at),
+    readings: [{ id: 'a', at: at.toISOString(), ...count }],
+    name: {
+      thread: { designation, family, majorMm, pitch, starts, leftHand, form },
+      probability: 0.9,
+      overruled: false,
+      reason: '',
+    },
   };
-  job = suitFit(job);
-  job.gears = { lathe: 'lathe-bess', train: { drivers: [40], driven: [35], gearbox: '1' } };
+  let job: Job = {
+    ...suitFit(named),
+    gears: { lathe: 'lathe-bess', train: { drivers: [40], driven: [35], gearbox: '1' } },
+  };
   let now = shop;
   for (const e of [
     { do: 'mountGears' },
@@ -59,10 +60,12 @@ function workedJob(): Job {
     if (done.ok) ({ job, shop: now } = done.value);
     else if (e.do !== 'passDone') throw new Error(done.problem.code);
   }
-  for (const s of ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove'] as const) {
-    job.settled[s] = { basis: { ...basisOf(s, job, shop, thread('1 1/4-7 BSW')) }, at: at.toISOString() };
-  }
-  return job;
+  const worked = ['intake', 'read', 'name', 'fit', 'gears', 'setup', 'cut', 'prove'] as const;
+  const settled = worked.map((s) => [
+    s,
+    { basis: { ...basisOf(s, job, shop, thread('1 1/4-7 BSW')) }, at: at.toISOString() },
+  ]);
+  return { ...job, settled: Object.fromEntries(settled) as Job['settled'] };
 }
 
 describe('staleness', () => {
@@ -73,12 +76,7 @@ describe('staleness', () => {
   });
 
   test('a changed pitch in Read makes Name, Gears, Cut and Prove say so', () => {
-    const job = workedJob();
-    const [first] = job.readings;
-    if (first) {
-      first.value = 8;
-      first.text = '8';
-    }
+    const job = changedBy(workedJob(), (d) => void Object.assign(d.readings[0]!, { value: 8, text: '8' }));
     const states = stationStates(job, shop, thread('1 1/4-8 UN'));
     for (const s of ['name', 'fit', 'gears', 'cut', 'prove'] as const) {
       const state = states[s];
@@ -90,31 +88,30 @@ describe('staleness', () => {
   });
 
   test('one more reading that agrees asks for a look at Name, not for the gears again', () => {
-    const job = workedJob();
-    job.readings.push({ ...job.readings[0]!, id: 'b' });
+    const job = changedBy(workedJob(), (d) => void d.readings.push({ ...d.readings[0]!, id: 'b' }));
     const states = stationStates(job, shop, thread('1 1/4-7 BSW'));
     expect(states.name.kind).toBe('stale');
     expect(states.gears.kind).toBe('settled');
   });
 
   test('a name chosen by hand is not second-guessed, but is no longer believed when the evidence moves', () => {
-    const job = workedJob();
-    if (job.name) job.name.overruled = true;
+    const job = changedBy(workedJob(), (d) => void (d.name!.overruled = true));
     expect(stationStates(job, shop, thread('M10')).gears.kind).toBe('settled');
-    job.readings[0]!.text = '8';
-    expect(stationStates(job, shop, thread('M10')).gears.kind).toBe('stale');
+    const moved = changedBy(job, (d) => void (d.readings[0]!.text = '8'));
+    expect(stationStates(moved, shop, thread('M10')).gears.kind).toBe('stale');
   });
 
   test('another leadscrew or depth reaches what rests on it', () => {
     const job = workedJob();
-    const other = structuredClone(shop);
-    other.lathes[0]!.leadscrew = '127/20';
+    const other = changedBy(shop, (d) => void (d.lathes[0]!.leadscrew = '127/20'));
     const states = stationStates(job, other, thread('1 1/4-7 BSW'));
     expect(states.gears.kind).toBe('stale');
     expect(states.cut.kind).toBe('stale');
-    job.fit.class = null;
-    job.fit.pitchClearanceMm += 0.2;
-    const deeper = stationStates(job, shop, thread('1 1/4-7 BSW'));
+    const looser = changedBy(job, ({ fit }) => {
+      fit.class = null;
+      fit.pitchClearanceMm += 0.2;
+    });
+    const deeper = stationStates(looser, shop, thread('1 1/4-7 BSW'));
     expect(deeper.prove.kind).toBe('stale');
     // there is more to cut now: Cut is open again
     expect(deeper.cut.kind).toBe('open');
@@ -139,10 +136,11 @@ describe('what follows from a job', () => {
     expect(gearState(workedJob(), shop)).toMatchObject({ errorPpm: 0 });
   });
   test('1 1/4-7 BSW over 0.081 in wires', () => {
-    const job = workedJob();
-    job.fit.class = null;
-    job.fit.pitchClearanceMm = 0;
-    job.prove.wire = { text: '.081 in', mm: 0.081 * 25.4 };
+    const job = changedBy(workedJob(), (d) => {
+      d.fit.class = null;
+      d.fit.pitchClearanceMm = 0;
+      d.prove.wire = { text: '.081 in', mm: 0.081 * 25.4 };
+    });
     // 1.2777 in flat (BS 84 effective diameter 1.1585 in), plus under 2 um for the lead angle
     expect((measurePlan(job, shop)?.targetMm ?? 0) / 25.4).toBeCloseTo(1.2778, 4);
   });

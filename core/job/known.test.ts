@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import type { JobDraft } from './schema.ts';
+import { changedBy } from '../../app/testing/bench.ts';
 import { demoJobs } from '../../demo/index.ts';
 import { wearProfile } from '../evidence/wearMap.ts';
 import { evidenceOf, pitchOfCount } from './evidence.ts';
@@ -23,13 +25,14 @@ describe('readings along the part', () => {
     expect(wires?.worstMm).toBeCloseTo(0.013 * 25.4, 6);
   });
   test('wires of two sizes are never compared', () => {
-    const other = structuredClone(sluice);
-    const last = other.readings.findLast((r) => r.quantity === 'overWires');
-    if (last) last.span = { text: '0.15 in', mm: 3.81 };
+    const other = changedBy(sluice, (d) => {
+      const last = d.readings.findLast((r) => r.quantity === 'overWires');
+      if (last) last.span = { text: '0.15 in', mm: 3.81 };
+    });
     expect(wearSeries(other).filter((s) => s.quantity === 'overWires')).toHaveLength(2);
   });
   test('of a nut the bore comes first; its mate\u2019s readings are not the part\u2019s', () => {
-    const nut = structuredClone(sluice);
+    const nut = structuredClone(sluice) as JobDraft;
     nut.intake.cameIn = 'nut';
     nut.readings = nut.readings.map((r, i) => ({
       ...r,
@@ -72,7 +75,7 @@ describe('what is known so far', () => {
     expect(slipIn(sluice, 'flankAngle', 14.5, null, '14.5', 'mm')).toMatchObject({ kind: 'half-angle', instead: 29 });
   });
   test('a leaf that fits speaks for the pitch before a count does', () => {
-    const job = structuredClone(sluice);
+    const job = structuredClone(sluice) as JobDraft;
     const [first] = job.readings;
     if (first) job.readings.push({ ...first, id: 'leaf', quantity: 'pitchLeaf', value: 7, leaf: 'fits', span: null });
     expect(knownOf(job, 'mm').pitchMm).toBe(7);

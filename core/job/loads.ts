@@ -6,6 +6,7 @@ import { toolOf, type PlannedPass } from '../cutting/plan.ts';
 import { leadMmOf } from '../standards/thread.ts';
 import { aheadOf, type Ahead } from './ahead.ts';
 import { threadOfJob } from './derive.ts';
+import { kept } from '../keep/keep.ts';
 import type { Job, Shop } from './schema.ts';
 import { setupOf } from './setupView.ts';
 
@@ -29,22 +30,34 @@ export function loadedPasses(job: Job, shop: Shop, a: Ahead, force: NonNullable<
   const thread = threadOfJob(job);
   const rpm = setupOf(job, shop)?.rpm ?? null;
   const surfaceMm = a.request.surfaceMm ?? 0;
-  let from = Math.max(a.request.grooveMm, a.request.doneMm);
-  let n = 0;
-  return a.plan.passes.map((p) => {
-    const load = passLoad({
-      tool: toolOf(a.request),
-      fromMm: p.spring ? p.depthMm : from,
-      toMm: p.depthMm,
-      way: wayOf(a, p, n),
-      force,
-      leadAngleDeg: thread ? leadAngleDeg(leadMmOf(thread), surfaceMm) : 0,
-    });
-    from = p.depthMm;
-    n += p.spring ? 0 : 1;
-    return { ...p, ...load, powerKW: rpm === null ? null : powerKW(load.mainN, speedMMin(surfaceMm, rpm)) };
-  });
+  const speed = rpm === null ? null : speedMMin(surfaceMm, rpm);
+  const angleDeg = thread ? leadAngleDeg(leadMmOf(thread), surfaceMm) : 0;
+  return forcesOf(a, force, angleDeg).map((p) => ({
+    ...p,
+    powerKW: speed === null ? null : powerKW(p.mainN, speed),
+  }));
 }
+
+/** What each pass asks of the tool: not of the speed, so that one that is typed costs no more than its power. */
+const forcesOf = kept(
+  (a: Ahead, force: NonNullable<Material['force']>, leadAngle: number): (PlannedPass & PassLoad)[] => {
+    let from = Math.max(a.request.grooveMm, a.request.doneMm);
+    let n = 0;
+    return a.plan.passes.map((p) => {
+      const load = passLoad({
+        tool: toolOf(a.request),
+        fromMm: p.spring ? p.depthMm : from,
+        toMm: p.depthMm,
+        way: wayOf(a, p, n),
+        force,
+        leadAngleDeg: leadAngle,
+      });
+      from = p.depthMm;
+      n += p.spring ? 0 : 1;
+      return { ...p, ...load };
+    });
+  },
+);
 
 /**
  * The passes of a job with their forces; none where nothing can be planned, or the material's force is not known.

@@ -14,7 +14,7 @@ import { metalOf } from './metal.ts';
 import { partBefore } from './partBefore.ts';
 import { partBeforeText } from '../../words/ledger.ts';
 import { stoppedText } from '../../words/machine.ts';
-import { AT, Bench, m30, named, took } from '../../app/testing/bench.ts';
+import { AT, Bench, changedBy, m30, named, took } from '../../app/testing/bench.ts';
 
 describe('what is made follows from what came in, what is wanted and the mate', () => {
   test.each([
@@ -161,8 +161,10 @@ describe('what is made follows from what came in, what is wanted and the mate', 
     const lathe = b.shop.lathes.find((l) => l.id === b.job.gears.lathe) ?? b.shop.lathes[0];
     if (!lathe) throw new Error('no lathe');
     b.do({ do: 'chooseLathe', lathe: lathe.id });
-    lathe.unconfirmed = ['crossSlide'];
-    const { card } = cardOf(b.job, b.shop, null);
+    const asks = changedBy(b.shop, (d) => {
+      for (const l of d.lathes) if (l.id === lathe.id) l.unconfirmed = ['crossSlide'];
+    });
+    const { card } = cardOf(b.job, asks, null);
     expect(card.stopped).toEqual({ code: 'lathe-unknown', lathe: lathe.name, facts: ['crossSlide'] });
     expect(card.stopped && stoppedText(card.stopped, 'mm').what).toContain('the cross slide\u2019s dial');
   });

@@ -1,4 +1,4 @@
-import type { Job, Reading } from './schema.ts';
+import type { Has, Job, Reading } from './schema.ts';
 
 type Intake = Job['intake'];
 
@@ -28,13 +28,17 @@ export function makeOf(intake: Pick<Intake, 'cameIn' | 'wanted'>): Intake['make'
 export const classMemberOf = ({ make, wanted }: Pick<Intake, 'make' | 'wanted'>): Intake['make'] =>
   wanted === 'gauge' ? otherMember(make) : make;
 
-const partIsScrew = (job: Job): boolean => job.intake.cameIn !== 'nut';
+const partIsScrew = (job: Has<'intake'>): boolean => job.intake.cameIn !== 'nut';
 
 /**
  * Readings of one quantity on the screw, or on the nut, whichever of them was called the part.
  * @example readingsOn(demo('gland'), 'external', 'majorDiameter').length // 2
  */
-export const readingsOn = (job: Job, member: Intake['make'], quantity: Reading['quantity']): Reading[] =>
+export const readingsOn = (
+  job: Has<'intake' | 'readings'>,
+  member: Intake['make'],
+  quantity: Reading['quantity'],
+): Reading[] =>
   job.readings.filter(
     (r) => r.quantity === quantity && (r.member === 'part') === ((member === 'external') === partIsScrew(job)),
   );

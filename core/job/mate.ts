@@ -5,16 +5,16 @@ import { wearProfile } from '../evidence/wearMap.ts';
 import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { otherMember } from './made.ts';
 import { matePlaces, type Place } from './places.ts';
-import type { Job } from './schema.ts';
+import type { FitParts, Has, Job } from './schema.ts';
 
-const mateOf = (job: Job): Job['intake']['make'] => otherMember(job.intake.make);
+const mateOf = (job: Has<'intake'>): Job['intake']['make'] => otherMember(job.intake.make);
 
 /**
  * Travel that the mate is used on: as said, else where its pitch diameters show wear. Null: neither.
  * @example travelOf(demo('pump'), []) // null; nobody said, and no wear says it
  */
 export function travelOf(
-  job: Job,
+  job: Has<'fit' | 'intake'>,
   places: readonly Place[],
 ): { readonly stretch: Stretch; readonly said: boolean } | null {
   if (job.fit.travel) return { stretch: job.fit.travel, said: true };
@@ -29,7 +29,7 @@ export function travelOf(
  * The mate's pitch diameter that the part is made to, by the way chosen with a worn mate. Null: not read.
  * @example matePitchDiameter(demo('vice'), named(demo('vice'))) // 25.39
  */
-export function matePitchDiameter(job: Job, thread: ThreadSpec): number | null {
+export function matePitchDiameter(job: FitParts, thread: ThreadSpec): number | null {
   const places = matePlaces(job, thread);
   return wornMateMm(places, mateOf(job), job.fit.wornMate, travelOf(job, places)?.stretch ?? null);
 }
@@ -38,7 +38,7 @@ export function matePitchDiameter(job: Job, thread: ThreadSpec): number | null {
  * What may be done with a mate that is worn by places, each way with its figures; none where it is even.
  * @example mateChoices(demo('vice'), thread('Tr 28x5')).map((c) => c.way) // ['thickest', 'travel', 'recut']
  */
-export function mateChoices(job: Job, thread: ThreadSpec): WornChoice[] {
+export function mateChoices(job: FitParts, thread: ThreadSpec): WornChoice[] {
   const places = matePlaces(job, thread);
   return wornChoices(
     threadFormOf(thread),

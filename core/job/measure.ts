@@ -20,10 +20,12 @@ import { bad, type Outcome } from '../quantity/outcome.ts';
 import { plain, type Step } from '../quantity/working.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { fitOfJob, threadOfJob } from './derive.ts';
-import type { EventOf } from './events.ts';
+import { kept } from '../keep/keep.ts';
+import type { EventOf, LedgerEvent } from './events.ts';
+import { ofParts } from './ofParts.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import { copiedFrom, placesOn } from './places.ts';
-import type { Job, Pin, Shop } from './schema.ts';
+import type { FitParts, Job, Pin, Shop } from './schema.ts';
 
 /** A pin, wire or ball that could be laid in, and what is measured with it. */
 interface PinChoice {
@@ -139,7 +141,7 @@ const EXACT_WORTH_MM = 0.001;
 // The spine asks for the same figures at every keystroke and the exact solution takes milliseconds: the last answers are kept.
 const exactAnswers = new Map<string, number>();
 const ANSWERS_KEPT = 256;
-function kept(what: string, groove: Groove, mm: number, wireMm: number, answer: () => number): number {
+function remembered(what: string, groove: Groove, mm: number, wireMm: number, answer: () => number): number {
   const key = `${what} ${groove.leadingDeg} ${groove.trailingDeg} ${groove.pitchMm} ${groove.starts} ${mm} ${wireMm}`;
   const known = exactAnswers.get(key);
   if (known !== undefined) return known;
@@ -167,11 +169,12 @@ interface Way {
 const overScrew = (g: Groove): Way => ({
   over: (d2, w) => overWiresMm(g, d2, w, 'textbook'),
   flat: (d2, w) => overWiresMm(g, d2, w, 'flat'),
-  beyond: (d2, w) => (exactMatters(g, d2, w) ? kept('M', g, d2, w, () => exactBeyondTextbookMm(g, d2, w) ?? 0) : 0),
+  beyond: (d2, w) =>
+    exactMatters(g, d2, w) ? remembered('M', g, d2, w, () => exactBeyondTextbookMm(g, d2, w) ?? 0) : 0,
   back: (m, w) => {
     const textbook = pitchDiameterFromWiresMm(g, m, w, 'textbook');
     if (!exactMatters(g, textbook, w)) return textbook;
-    return kept('d2', g, m, w, () => {
+    return remembered('d2', g, m, w, () => {
       const exact = pitchDiameterExact(g, m, w);
       return exact.ok ? exact.value : textbook;
     });
@@ -182,7 +185,7 @@ const inNut = (g: Groove): Way => ({
   flat: (d2, w) => betweenBallsMm(g, d2, w),
   beyond: (d2, w) =>
     checkWire(g, w).ok
-      ? kept('B', g, d2, w, () => {
+      ? remembered('B', g, d2, w, () => {
           const exact = betweenBallsExact(g, d2, w);
           return exact.ok ? exact.value - betweenBallsMm(g, d2, w) : 0;
         })
@@ -190,12 +193,15 @@ const inNut = (g: Groove): Way => ({
   back: (m, w) => {
     const flat = m - betweenBallsMm(g, 0, w);
     if (!checkWire(g, w).ok) return flat;
-    return kept('D2', g, m, w, () => {
+    return remembered('D2', g, m, w, () => {
       const exact = pitchDiameterBetween(g, m, w, true);
       return exact.ok ? exact.value : flat;
     });
   },
 });
+
+/** On what the way of measuring rests, besides what there is to measure with. */
+const MEASURED = ['name', 'fit', 'intake', 'readings', 'wearMap', 'prove'] as const;
 
 const ownMm = (pin: Pin): number => pin.measuredMm ?? pin.mm;
 
@@ -206,95 +212,117 @@ const suits = (pin: Pin, make: 'external' | 'internal'): boolean => (pin.kind ==
  * Measuring over wires, or between balls in a nut. Null: no thread yet, or a square one, which has no flanks to rest on.
  * @example measurePlan(demo('press'), shop) // null
  */
-export function measurePlan(job: Job, shop: Shop): MeasurePlan | null {
-  const thread = threadOfJob(job);
-  const plan = fitOfJob(job);
-  if (!thread || !plan) return null;
-  const form = threadFormOf(thread);
-  if (isSquare(form)) return null;
-  const nut = plan.make === 'internal';
-  const groove = (nut ? nutGrooveOf : grooveOf)(form, pitchMmOf(thread), thread.starts);
-  const way = (nut ? inNut : overScrew)(groove);
-  const d2 = plan.pitchDiameterMm;
-  const best = bestWireMm(groove);
-  const alpha = expansionOf(job.intake.material);
-  const known = (pin: Pin | null): Known => ({
-    wireMm: pin
-      ? pin.measuredMm === null
-        ? PIN_MM[pin.kind]
-        : Math.min(PIN_MEASURED_MM, PIN_MM[pin.kind])
-      : PIN_MM.wire,
-    roundMm: pin?.roundMm ?? null,
-    halfAngleDeg: HALF_ANGLE_DEG,
-    pitchMm: PITCH_SHARE * groove.pitchMm,
-    readingMm: Math.hypot(FEEL_MM, shop.instruments.find((i) => i.id === 'micrometer')?.uncertainty ?? FEEL_MM),
-    flankMm: FLANK_MM,
-    heatK: job.prove.warmK === null ? HEAT_UNSAID_K : HEAT_SAID_K,
-    alpha,
-  });
-  const right = rightPitch(plan);
-  const limits = right.ofClass ? right : null;
-  // the wires lie on anvils and are cold; the part alone has grown
-  const grown = alpha * d2 * (job.prove.warmK ?? 0);
-  const major = metalOf(job).surfaceMm;
-  const count = nut ? 2 : job.prove.count;
-  const one = !nut && count === 1;
-  const asOne = (m: number): number => (one ? overOneWireMm(m, (major ?? plan.startDiameterMm) + grown) : m);
-  const overAt = (pd: number, w: number): number => asOne(way.over(pd, w) + way.beyond(d2, w) + grown);
-  const rangeAt = (w: number): Range | null => limits && { min: overAt(limits.min, w), max: overAt(limits.max, w) };
-  const pins = shop.pins
-    .filter((p) => suits(p, plan.make) && checkWire(groove, ownMm(p)).ok)
-    .map((pin) => {
-      const mm = ownMm(pin);
-      return {
-        pin,
-        mm,
-        targetMm: overAt(d2, mm),
-        limitsMm: rangeAt(mm),
-        uncertaintyMm: totalMm(budgetOf(groove, d2, mm, known(pin))),
-      };
-    })
-    .sort((a, b) => a.uncertaintyMm - b.uncertaintyMm || Math.abs(a.mm - best) - Math.abs(b.mm - best));
-  const wireMm = job.prove.wire?.mm ?? pins[0]?.mm ?? best;
-  const used = shop.pins.find((p) => suits(p, plan.make) && Math.abs(ownMm(p) - wireMm) < 1e-9) ?? null;
-  const budget = budgetOf(groove, d2, wireMm, known(used));
-  const beyond = way.beyond(d2, wireMm);
-  const needsMajor: Outcome<number> | null = one && major === null ? bad('majorMm', 'one-wire-needs-major') : null;
-  const ideal = totalMm(budgetOf(groove, d2, best, known(null)));
-  const measured = standingOfPart(job).flatMap((e) =>
-    e.kind === (nut ? 'betweenBalls' : 'overWires')
-      ? [measuredOf(e, { way, wireMm, alpha, make: plan.make, d2, budget, lowHigh: right, asOne, grown })]
-      : [],
-  );
-  const unworn = unwornPitchDiameter(job);
-  return {
-    by: nut ? 'balls' : 'wires',
-    atHand: !nut || pins.length > 0 || job.prove.wire !== null,
-    groove,
-    bestMm: best,
-    wireMm,
-    wireText: job.prove.wire?.text ?? (pins[0] ? plain(pins[0].mm) : ''),
-    count,
-    usableMm: usableWireMm(groove),
-    check: needsMajor ?? checkWire(groove, wireMm, 'wire'),
-    targetMm: overAt(d2, wireMm),
-    limitsMm: rangeAt(wireMm),
-    exact: beyond !== 0,
-    working: [
-      ...(nut ? ballSteps : wireWorking)(groove, d2, wireMm, beyond),
-      ...(grown === 0 ? [] : [warmStep(way.over(d2, wireMm) + beyond, d2, alpha, job.prove.warmK ?? 0)]),
-      ...(one ? [oneWireStep(way.over(d2, wireMm) + beyond + grown, (major ?? plan.startDiameterMm) + grown)] : []),
-    ],
-    flatMm: asOne(way.flat(d2, wireMm) + grown),
-    grownMm: job.prove.warmK === null ? null : grown,
-    budget,
-    uncertaintyMm: totalMm(budget),
-    unwornMm: unworn === null ? null : asOne(way.over(unworn, wireMm) + way.beyond(d2, wireMm) + grown),
-    pins,
-    buyMm: pins[0] && pins[0].uncertaintyMm <= ideal + AS_GOOD_MM ? null : handyMm(best),
-    measured,
-  };
-}
+export const measurePlan = (job: Job, shop: Shop): MeasurePlan | null =>
+  measuring(job, shop.pins, micrometerMm(shop.instruments), metalOf(job).surfaceMm, readingsOver(job));
+
+const micrometerMm = (instruments: Shop['instruments']): number =>
+  instruments.find((i) => i.id === 'micrometer')?.uncertainty ?? FEEL_MM;
+type OverEvent = EventOf<'overWires'> | EventOf<'betweenBalls'>;
+/** What was measured on the part on the lathe: the same list while no other was added or struck. */
+const readingsOver = (job: Job): readonly OverEvent[] => overOf(standingOfPart(job));
+const overOf = kept((events: readonly LedgerEvent[]): readonly OverEvent[] => {
+  const over = events.filter((e) => e.kind === 'overWires' || e.kind === 'betweenBalls');
+  return over.length === 0 ? NONE : over;
+});
+const NONE: readonly OverEvent[] = [];
+
+const measuring = ofParts(
+  MEASURED,
+  (
+    job,
+    owned: readonly Pin[],
+    micrometer: number,
+    major: number | null,
+    over: readonly OverEvent[],
+  ): MeasurePlan | null => {
+    const thread = threadOfJob(job);
+    const plan = fitOfJob(job);
+    if (!thread || !plan) return null;
+    const form = threadFormOf(thread);
+    if (isSquare(form)) return null;
+    const nut = plan.make === 'internal';
+    const groove = (nut ? nutGrooveOf : grooveOf)(form, pitchMmOf(thread), thread.starts);
+    const way = (nut ? inNut : overScrew)(groove);
+    const d2 = plan.pitchDiameterMm;
+    const best = bestWireMm(groove);
+    const alpha = expansionOf(job.intake.material);
+    const known = (pin: Pin | null): Known => ({
+      wireMm: pin
+        ? pin.measuredMm === null
+          ? PIN_MM[pin.kind]
+          : Math.min(PIN_MEASURED_MM, PIN_MM[pin.kind])
+        : PIN_MM.wire,
+      roundMm: pin?.roundMm ?? null,
+      halfAngleDeg: HALF_ANGLE_DEG,
+      pitchMm: PITCH_SHARE * groove.pitchMm,
+      readingMm: Math.hypot(FEEL_MM, micrometer),
+      flankMm: FLANK_MM,
+      heatK: job.prove.warmK === null ? HEAT_UNSAID_K : HEAT_SAID_K,
+      alpha,
+    });
+    const right = rightPitch(plan);
+    const limits = right.ofClass ? right : null;
+    // the wires lie on anvils and are cold; the part alone has grown
+    const grown = alpha * d2 * (job.prove.warmK ?? 0);
+    const count = nut ? 2 : job.prove.count;
+    const one = !nut && count === 1;
+    const asOne = (m: number): number => (one ? overOneWireMm(m, (major ?? plan.startDiameterMm) + grown) : m);
+    const overAt = (pd: number, w: number): number => asOne(way.over(pd, w) + way.beyond(d2, w) + grown);
+    const rangeAt = (w: number): Range | null => limits && { min: overAt(limits.min, w), max: overAt(limits.max, w) };
+    const pins = owned
+      .filter((p) => suits(p, plan.make) && checkWire(groove, ownMm(p)).ok)
+      .map((pin) => {
+        const mm = ownMm(pin);
+        return {
+          pin,
+          mm,
+          targetMm: overAt(d2, mm),
+          limitsMm: rangeAt(mm),
+          uncertaintyMm: totalMm(budgetOf(groove, d2, mm, known(pin))),
+        };
+      })
+      .sort((a, b) => a.uncertaintyMm - b.uncertaintyMm || Math.abs(a.mm - best) - Math.abs(b.mm - best));
+    const wireMm = job.prove.wire?.mm ?? pins[0]?.mm ?? best;
+    const used = owned.find((p) => suits(p, plan.make) && Math.abs(ownMm(p) - wireMm) < 1e-9) ?? null;
+    const budget = budgetOf(groove, d2, wireMm, known(used));
+    const beyond = way.beyond(d2, wireMm);
+    const needsMajor: Outcome<number> | null = one && major === null ? bad('majorMm', 'one-wire-needs-major') : null;
+    const ideal = totalMm(budgetOf(groove, d2, best, known(null)));
+    const measured = over.flatMap((e) =>
+      e.kind === (nut ? 'betweenBalls' : 'overWires')
+        ? [measuredOf(e, { way, wireMm, alpha, make: plan.make, d2, budget, lowHigh: right, asOne, grown })]
+        : [],
+    );
+    const unworn = unwornPitchDiameter(job);
+    return {
+      by: nut ? 'balls' : 'wires',
+      atHand: !nut || pins.length > 0 || job.prove.wire !== null,
+      groove,
+      bestMm: best,
+      wireMm,
+      wireText: job.prove.wire?.text ?? (pins[0] ? plain(pins[0].mm) : ''),
+      count,
+      usableMm: usableWireMm(groove),
+      check: needsMajor ?? checkWire(groove, wireMm, 'wire'),
+      targetMm: overAt(d2, wireMm),
+      limitsMm: rangeAt(wireMm),
+      exact: beyond !== 0,
+      working: [
+        ...(nut ? ballSteps : wireWorking)(groove, d2, wireMm, beyond),
+        ...(grown === 0 ? [] : [warmStep(way.over(d2, wireMm) + beyond, d2, alpha, job.prove.warmK ?? 0)]),
+        ...(one ? [oneWireStep(way.over(d2, wireMm) + beyond + grown, (major ?? plan.startDiameterMm) + grown)] : []),
+      ],
+      flatMm: asOne(way.flat(d2, wireMm) + grown),
+      grownMm: job.prove.warmK === null ? null : grown,
+      budget,
+      uncertaintyMm: totalMm(budget),
+      unwornMm: unworn === null ? null : asOne(way.over(unworn, wireMm) + way.beyond(d2, wireMm) + grown),
+      pins,
+      buyMm: pins[0] && pins[0].uncertaintyMm <= ideal + AS_GOOD_MM ? null : handyMm(best),
+      measured,
+    };
+  },
+);
 
 interface Reading {
   readonly way: Way;
@@ -328,7 +356,7 @@ function measuredOf(e: EventOf<'overWires'> | EventOf<'betweenBalls'>, r: Readin
 }
 
 /** Pitch diameter of the old part where it is not worn, as read at Read, mm; null: not read there. */
-function unwornPitchDiameter(job: Job): number | null {
+function unwornPitchDiameter(job: FitParts): number | null {
   const thread = threadOfJob(job);
   if (!thread || placesOn(job, thread, job.intake.make).length === 0) return null;
   const copied = copiedFrom(job, thread);

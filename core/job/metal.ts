@@ -1,7 +1,8 @@
 import type { Infeed } from '../cutting/plan.ts';
 import { cosDeg } from '../quantity/units.ts';
 import type { EventKind, EventOf, LedgerEvent } from './events.ts';
-import type { Job } from './schema.ts';
+import { kept } from '../keep/keep.ts';
+import type { Has } from './schema.ts';
 
 /** Facts by name, as short texts. */
 export type Facts = Readonly<Record<string, string>>;
@@ -75,27 +76,31 @@ export interface Metal {
  * The ledger without what was voided. Voids that were voided themselves count for nothing.
  * @example standing([]) // []
  */
-export function standing(events: readonly LedgerEvent[]): LedgerEvent[] {
+export const standing = kept((events: readonly LedgerEvent[]): readonly LedgerEvent[] => {
   const gone = voidedOf(events);
   return events.filter((e) => e.kind !== 'voided' && !gone.has(e.n));
-}
+});
 
 /**
  * Numbers of the events that are struck through.
  * @example voidedOf([]).size // 0
  */
-export function voidedOf(events: readonly LedgerEvent[]): ReadonlySet<number> {
+export const voidedOf = kept((events: readonly LedgerEvent[]): ReadonlySet<number> => {
   const gone = new Set<number>();
-  for (const e of [...events].sort((a, b) => b.n - a.n)) if (e.kind === 'voided' && !gone.has(e.n)) gone.add(e.of);
+  const voids = events.filter((e) => e.kind === 'voided').sort((a, b) => b.n - a.n);
+  for (const e of voids) if (!gone.has(e.n)) gone.add(e.of);
   return gone;
-}
+});
 
 /**
  * What stands in the ledger of one part: what was tried on another proves nothing of it. @param part the one on the lathe, when left out
  * @example standingOfPart(demo('latch')) // []
  */
-export const standingOfPart = (job: Job, part = metalOf(job).part): LedgerEvent[] =>
-  standing(job.events).filter((e) => e.part === part);
+export const standingOfPart = (job: Has<'events' | 'intake'>, part = metalOf(job).part): readonly LedgerEvent[] =>
+  ofPart(job.events, part);
+const ofPart = kept((events: readonly LedgerEvent[], part: number): readonly LedgerEvent[] =>
+  standing(events).filter((e) => e.part === part),
+);
 
 /**
  * How the work was last said to be put up, of the events of a part; null: nobody has said.
@@ -108,13 +113,13 @@ export const mountedOf = (events: readonly LedgerEvent[]): EventOf<'mounted'> | 
  * Number of the last event of the ledger; 0: nothing is written yet.
  * @example lastN(demo('latch')) // 0
  */
-export const lastN = (job: Job): number => job.events.at(-1)?.n ?? 0;
+export const lastN = (job: Has<'events'>): number => job.events.at(-1)?.n ?? 0;
 
 /**
  * A thread is there before anything is cut: it must be found before the first pass.
  * @example [threadExists(demo('auger')), threadExists(demo('plug'))] // [true, false]
  */
-export const threadExists = (job: Job): boolean =>
+export const threadExists = (job: Has<'intake'>): boolean =>
   job.intake.wanted === 'recut' || job.intake.wanted === 'extend' || job.intake.cameIn === 'broken-shaft';
 
 type State = { -readonly [K in keyof Metal]: Metal[K] } & { starts: Map<number, StartState> };
@@ -127,7 +132,7 @@ interface StartState {
   lastCutN: number;
 }
 
-const newPart = (job: Job, part: number): Omit<State, 'events' | 'slideDeg' | 'gears' | 'taught'> => ({
+const newPart = (threadThere: boolean, part: number): Omit<State, 'events' | 'slideDeg' | 'gears' | 'taught'> => ({
   part,
   start: 1,
   starts: new Map(),
@@ -143,11 +148,11 @@ const newPart = (job: Job, part: number): Omit<State, 'events' | 'slideDeg' | 'g
   topMm: 0,
   zeroMm: 0,
   infeed: null,
-  phase: threadExists(job) ? 'lost' : 'kept',
-  lostBy: threadExists(job) ? 'existing' : null,
+  phase: threadThere ? 'lost' : 'kept',
+  lostBy: threadThere ? 'existing' : null,
   zeroLost: false,
   assumed: null,
-  hasGroove: threadExists(job),
+  hasGroove: threadThere,
   airDue: false,
   cuts: 0,
   springs: 0,
@@ -164,8 +169,9 @@ const newPart = (job: Job, part: number): Omit<State, 'events' | 'slideDeg' | 'g
   scratch: null,
 });
 
-const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, job: Job) => void } = {
-  partBegun: (s, e, job) => void Object.assign(s, newPart(job, e.part)),
+/** What each kind of event makes of a state that is its own to write to. @param threadThere a thread is there before anything is cut */
+const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolean) => void } = {
+  partBegun: (s, e, threadThere) => void Object.assign(s, newPart(threadThere, e.part)),
   partFinished: (s) => void (s.finished = 'finished'),
   partScrapped: (s) => void (s.finished = 'scrapped'),
   mounted: (s) => {
@@ -356,15 +362,68 @@ function shiftDepths(s: State, fromMm: number, toMm: number): void {
   for (const start of s.starts.values()) start.depthMm -= by;
 }
 
+/** The state after an event, in the order in which events stand: a state is never written to once its event is counted. */
+interface Fold {
+  readonly event: LedgerEvent | null;
+  readonly before: Fold | null;
+  readonly length: number;
+  readonly state: State;
+}
+const fresh = (threadThere: boolean): Fold => ({
+  event: null,
+  before: null,
+  length: 0,
+  state: { ...newPart(threadThere, 1), events: 0, slideDeg: null, gears: null, taught: null },
+});
+/** A ledger as far as it was counted, found again by its last event: one for a thread that is there already, one for none. */
+const tails = {
+  there: { begun: fresh(true), byLast: new WeakMap<LedgerEvent, Fold>() },
+  none: { begun: fresh(false), byLast: new WeakMap<LedgerEvent, Fold>() },
+};
+
+/** Whether a fold counted just these events, in this order, from the first. */
+function counts(fold: Fold, list: readonly LedgerEvent[]): boolean {
+  let at: Fold | null = fold;
+  for (let i = fold.length - 1; i >= 0; i -= 1) {
+    if (at?.event !== list[i]) return false;
+    at = at?.before ?? null;
+  }
+  return true;
+}
+
+function step(before: Fold, event: LedgerEvent, threadThere: boolean): Fold {
+  const state: State = { ...before.state, starts: new Map([...before.state.starts].map(([n, s]) => [n, { ...s }])) };
+  (REDUCE[event.kind] as ((s: State, e: LedgerEvent, there: boolean) => void) | undefined)?.(state, event, threadThere);
+  return { event, before, length: before.length + 1, state };
+}
+
+/** Goes on from the longest beginning of these events that was counted before: mostly all but the last. */
+function folded(list: readonly LedgerEvent[], threadThere: boolean): State {
+  const { begun, byLast } = tails[threadThere ? 'there' : 'none'];
+  let at = begun;
+  for (let i = list.length - 1; i >= 0; i -= 1) {
+    const known = byLast.get(list[i] as LedgerEvent);
+    if (known?.length === i + 1 && counts(known, list)) {
+      at = known;
+      break;
+    }
+  }
+  for (const event of list.slice(at.length)) {
+    at = step(at, event, threadThere);
+    byLast.set(event, at);
+  }
+  return at.state;
+}
+
 /**
  * The metal and the lathe as the ledger leaves them. @param upTo leave out events after this number
  * @example metalOf(demo('sluice')).cuts // 6
  */
-export function metalOf(job: Job, upTo = Infinity): Metal {
-  const s: State = { ...newPart(job, 1), events: lastN(job), slideDeg: null, gears: null, taught: null };
-  for (const e of standing(job.events)) {
-    if (e.n > upTo) break;
-    (REDUCE[e.kind] as ((s: State, e: LedgerEvent, job: Job) => void) | undefined)?.(s, e, job);
-  }
-  return s;
-}
+export const metalOf = (job: Has<'events' | 'intake'>, upTo = Infinity): Metal =>
+  metalAfter(job.events, threadExists(job), upTo);
+const metalAfter = kept((events: readonly LedgerEvent[], threadThere: boolean, upTo: number): Metal => {
+  const stands = standing(events);
+  const after = stands.findIndex((e) => e.n > upTo);
+  const state = folded(after < 0 ? stands : stands.slice(0, after), threadThere);
+  return { ...state, events: events.at(-1)?.n ?? 0 };
+});

@@ -2,7 +2,7 @@ import { isSquare } from '../form/flanks.ts';
 import { grooveOf, pitchDiameterFromWiresMm } from '../gauging/wires.ts';
 import { pitchMmOf, threadFormOf, threadSizes, type ThreadSpec } from '../standards/thread.ts';
 import { otherMember, readingsOn } from './made.ts';
-import type { Job, Reading } from './schema.ts';
+import type { FitParts, Job, Reading } from './schema.ts';
 
 type Member = Job['intake']['make'];
 
@@ -19,7 +19,7 @@ export interface Place {
  * Pitch diameters of one member as read: directly, or over wires on a screw.
  * @example placesOn(demo('vice'), named(demo('vice')), 'external').map((p) => p.pitchDiameterMm) // [25.39, 25.07, 24.91, 25.36]; over wires
  */
-export function placesOn(job: Job, thread: ThreadSpec, member: Member): Place[] {
+export function placesOn(job: FitParts, thread: ThreadSpec, member: Member): Place[] {
   const at = (r: Reading, pitchDiameterMm: number): Place => ({
     pitchDiameterMm,
     place: r.place,
@@ -41,7 +41,7 @@ export function placesOn(job: Job, thread: ThreadSpec, member: Member): Place[] 
  * Pitch diameters of the surviving mate.
  * @example matePlaces(demo('vice'), thread('Tr 28x5')).length // 4
  */
-export const matePlaces = (job: Job, thread: ThreadSpec): Place[] =>
+export const matePlaces = (job: FitParts, thread: ThreadSpec): Place[] =>
   placesOn(job, thread, otherMember(job.intake.make));
 
 /**
@@ -69,7 +69,7 @@ export interface Copied {
  * What a copy is made like: the place that lost least, and whether it is unworn.
  * @example copiedFrom(demo('pump'), named(demo('pump'))) // { pitchDiameterMm: null, startMm: 29.86, unworn: false }
  */
-export function copiedFrom(job: Job, thread: ThreadSpec): Copied {
+export function copiedFrom(job: FitParts, thread: ThreadSpec): Copied {
   const member = job.intake.make;
   const pitch = leastLost(
     placesOn(job, thread, member).map((p) => ({ mm: p.pitchDiameterMm, wear: p.wear })),

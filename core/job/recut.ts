@@ -8,20 +8,20 @@ import { pitchMmOf, threadSizes } from '../standards/thread.ts';
 import { fitOfJob, threadOfJob } from './derive.ts';
 import type { Metal } from './metal.ts';
 import { placesOn } from './places.ts';
-import type { Job } from './schema.ts';
+import type { CutParts, FitParts, Has } from './schema.ts';
 import { depthRead, leastWorn } from './special.ts';
 
 /**
  * An old groove is cut again, and nothing besides it.
  * @example [recutting(demo('auger')), recutting(demo('pump'))] // [true, false]
  */
-export const recutting = (job: Job): boolean => job.intake.wanted === 'recut';
+export const recutting = (job: Has<'intake'>): boolean => job.intake.wanted === 'recut';
 
 /**
  * What has to be gone from the old groove for it to be clean all over; null where a recut has nothing to clean.
  * @example cleaning(demo('pump')) // null; nothing was said of bruises
  */
-export function cleaning(job: Job): Cleaned | null {
+export function cleaning(job: CutParts): Cleaned | null {
   const thread = threadOfJob(job);
   const { clean } = job.fit;
   if (!clean || !recutting(job)) return null;
@@ -46,7 +46,7 @@ const USUAL_PASS_MM = 0.25;
  * cleans it. @param q the question with the target of the fit alone
  * @example [plan(demo('pump')).request.target, targetOf(demo('pump'), plan(demo('pump')).request, 0.1)] // [{ pitchDiameterMm: 28.578 }, { pitchDiameterMm: 28.378 }]; 0.1 mm deeper is 0.2 mm on diameter
  */
-export function targetOf(job: Job, q: PlanRequest, deeperMm: number): PlanRequest['target'] {
+export function targetOf(job: CutParts, q: PlanRequest, deeperMm: number): PlanRequest['target'] {
   const least = q.grooveMm + (cleaning(job)?.deeperMm ?? 0);
   if (q.surfaceMm === null) return { depthMm: Math.max(least + deeperMm, q.doneMm, NOTHING_MM) };
   const planned = recutting(job) && least > 0 ? planOf(q) : null;
@@ -68,7 +68,7 @@ const CENTRING_MM = 0.05;
  * the basic one where none was), less what an error of centring brings the nearer flank forward: x / tan a.
  * @example meetsMetalMm(demo('sluice'), plan(demo('sluice')).request, metal(demo('sluice'))) // null; a new screw has no old groove
  */
-export function meetsMetalMm(job: Job, q: PlanRequest, metal: Metal): number | null {
+export function meetsMetalMm(job: FitParts, q: PlanRequest, metal: Metal): number | null {
   const thread = threadOfJob(job);
   if (!thread || !recutting(job) || metal.touched !== 'surface' || q.surfaceMm === null) return null;
   const tool = toolOf(q);
@@ -91,7 +91,7 @@ const LEAST_TAN = 0.05;
  * Null: not a recut, or not read. @param surfaceMm diameter of the surface that the tool touches
  * @example oldGrooveBelowMm(demo('latch'), 24) // null; it is no recut
  */
-export function oldGrooveBelowMm(job: Job, surfaceMm: number): number | null {
+export function oldGrooveBelowMm(job: FitParts, surfaceMm: number): number | null {
   const depth = recutting(job) ? depthRead(job) : null;
   if (depth === null) return null;
   const external = job.intake.make === 'external';
@@ -103,7 +103,7 @@ export function oldGrooveBelowMm(job: Job, surfaceMm: number): number | null {
  * Diameter at the tip in what is cut now, mm: from the surface touched, or from the root as it was read. Null: neither is known.
  * @example tipDiameterNowMm(demo('latch'), metal(demo('latch'))) // null; nothing was touched
  */
-export function tipDiameterNowMm(job: Job, metal: Metal): number | null {
+export function tipDiameterNowMm(job: FitParts, metal: Metal): number | null {
   const inward = job.intake.make === 'external' ? -1 : 1;
   if (metal.touched === 'groove') {
     const root = leastWorn(job, job.intake.make === 'external' ? 'minorDiameter' : 'majorDiameter');

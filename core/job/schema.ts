@@ -11,7 +11,8 @@ import { BACKUP_VERSION, JOB_VERSION, SHOP_VERSION, STATIONS, type StationId } f
 import { THREAD_ENDS } from '../cutting/clearRun.ts';
 import { DEPTH_RULES } from '../cutting/depths.ts';
 import { HOLDINGS, RESTS } from '../cutting/holding.ts';
-import { Exact, LatheSchema, TrainSchema, type Lathe } from '../lathe/schema.ts';
+import type { Unwritten } from '../quantity/unwritten.ts';
+import { Exact, LatheSchema, TrainSchema, type LatheDraft } from '../lathe/schema.ts';
 
 /**
  * The job document and the shop document: the only shapes that are stored, exported and imported. Types and JSON Schema
@@ -184,7 +185,7 @@ const ShadowSchema = object({
   ),
 });
 /** What was said of a picture and what it gave. */
-export type ShadowTaken = Static<typeof ShadowSchema>;
+export type ShadowTaken = Unwritten<Static<typeof ShadowSchema>>;
 /** Shape of what a job keeps of a picture. */
 export const PictureSchema = Type.Object(
   {
@@ -199,7 +200,7 @@ export const PictureSchema = Type.Object(
   { additionalProperties: false },
 );
 /** What a job keeps of a picture; the picture itself lies beside it. */
-export type Picture = Static<typeof PictureSchema>;
+export type Picture = Unwritten<Static<typeof PictureSchema>>;
 
 /** What is laid into grooves to measure them. */
 export const PIN_KINDS = ['wire', 'pin', 'drill', 'needle', 'ball'] as const;
@@ -213,7 +214,7 @@ const PinSchema = object({
   roundMm: Type.Union([Type.Null(), Type.Number({ minimum: 0, maximum: 1 })]),
 });
 /** A wire, needle, drill or ball that the shop has. */
-export type Pin = Static<typeof PinSchema>;
+export type Pin = Unwritten<Static<typeof PinSchema>>;
 
 /** Shape of a job as it is stored and exported. */
 export const JobSchema = Type.Object(
@@ -444,10 +445,18 @@ export const JobSchema = Type.Object(
   },
   { $id: 'job', additionalProperties: false },
 );
+/** A job while it is put together, before anybody has worked anything out from it. */
+export type JobDraft = Static<typeof JobSchema>;
 /** One repair, from what came in to its record. */
-export type Job = Static<typeof JobSchema>;
+export type Job = Unwritten<Static<typeof JobSchema>>;
+/** A job as far as these parts of it go: what else it holds makes no difference to who asks for them. */
+export type Has<K extends keyof Job> = Pick<Job, K>;
+/** On what the fit rests. */
+export type FitParts = Has<'name' | 'fit' | 'intake' | 'readings' | 'wearMap'>;
+/** On what the plan of a cut rests, besides the metal. */
+export type CutParts = FitParts & Has<'setup' | 'cut'>;
 /** One reading as it was typed, with what it means in mm or degrees. */
-export type Reading = Static<typeof ReadingSchema>;
+export type Reading = Unwritten<Static<typeof ReadingSchema>>;
 
 const InstrumentSchema = object({
   id,
@@ -457,10 +466,10 @@ const InstrumentSchema = object({
   uncertainty: Type.Number({ exclusiveMinimum: 0, maximum: 100 }),
 });
 /** What was read with. */
-export type Instrument = Static<typeof InstrumentSchema>;
+export type Instrument = Unwritten<Static<typeof InstrumentSchema>>;
 
 /** Described once, and so checked by one function: the first screen carries it. */
-const OneLathe = Type.Unsafe<Lathe>({ $ref: '#/definitions/lathe' });
+const OneLathe = Type.Unsafe<LatheDraft>({ $ref: '#/definitions/lathe' });
 /** Shape of the shop as it is stored and exported. */
 export const ShopSchema = Type.Object(
   {
@@ -508,8 +517,10 @@ export const ShopSchema = Type.Object(
   },
   { $id: 'shop', additionalProperties: false, definitions: { lathe: LatheSchema } },
 );
+/** A shop while it is put together. */
+export type ShopDraft = Static<typeof ShopSchema>;
 /** Lathes, instruments and settings that all jobs share. */
-export type Shop = Static<typeof ShopSchema>;
+export type Shop = Unwritten<Static<typeof ShopSchema>>;
 
 /** A whole shop with its jobs, as one file. */
 export const BackupSchema = Type.Object(

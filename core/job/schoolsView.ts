@@ -6,6 +6,7 @@ import { threadFormOf } from '../standards/thread.ts';
 import { feedsAtAngle } from './feed.ts';
 import { slideAngleFor } from './defaults.ts';
 import { threadOfJob } from './derive.ts';
+import { kept } from '../keep/keep.ts';
 import { loadsOf } from './loads.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -39,7 +40,7 @@ const WAYS: readonly (readonly [Infeed, DepthRule | null])[] = [
  * The main schools side by side for this job; none where nothing can be planned, or the material's force is not known.
  * @example schoolsOf(demo('pump'), shop).length // 5
  */
-export function schoolsOf(job: Job, shop: Shop): School[] {
+export const schoolsOf = kept((job: Job, shop: Shop): School[] => {
   const thread = threadOfJob(job);
   if (!thread) return [];
   const { trailingDeg } = flanksUnderTool(threadFormOf(thread), { leftHand: thread.leftHand });
@@ -72,4 +73,4 @@ export function schoolsOf(job: Job, shop: Shop): School[] {
       },
     ];
   });
-}
+});

@@ -9,6 +9,7 @@ import type { Step } from '../quantity/working.ts';
 import { threadFormOf } from '../standards/thread.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import { endOf, type EndView } from './endView.ts';
+import { kept } from '../keep/keep.ts';
 import type { Job, Shop } from './schema.ts';
 
 /** Materials whose speed is known here. */
@@ -60,7 +61,7 @@ export function parseSlideAngle(t: string, flankDeg: number): ReturnType<typeof 
  * All that Set up shows of a job; null: nothing is named.
  * @example setupOf(demo('sluice'), shop).rpm // 40
  */
-export function setupOf(job: Job, shop: Shop): SetupView | null {
+export const setupOf = kept((job: Job, shop: Shop): SetupView | null => {
   const thread = threadOfJob(job);
   if (!thread) return null;
   const lathe = latheOf(job, shop);
@@ -99,4 +100,4 @@ export function setupOf(job: Job, shop: Shop): SetupView | null {
           }
         : null,
   };
-}
+});

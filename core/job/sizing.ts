@@ -23,7 +23,7 @@ import type { EventOf, LedgerEvent } from './events.ts';
 import { feedOf } from './feed.ts';
 import { measurePlan, rightPitch, type MeasurePlan } from './measure.ts';
 import { metalOf, standingOfPart } from './metal.ts';
-import { perJob } from './perJob.ts';
+import { kept } from '../keep/keep.ts';
 import type { Job, Shop } from './schema.ts';
 import { recutting } from './recut.ts';
 
@@ -47,7 +47,7 @@ const FREE_BY_FEEL = [1, 4] as const;
  * By what the part is proved, as the job has it; null: no fit yet.
  * @example rightBy(demo('pump'), shop) // { by: 'limits', minMm: 28.493, maxMm: 28.663, of: 'class' }
  */
-export function rightBy(job: Job, shop: Shop): RightBy | null {
+export const rightBy = kept((job: Job, shop: Shop): RightBy | null => {
   const fit = fitOfJob(job);
   const thread = threadOfJob(job);
   if (!fit || !thread) return null;
@@ -75,7 +75,7 @@ export function rightBy(job: Job, shop: Shop): RightBy | null {
     return { by, leastMm: wanted * (1 - CLEARANCE_SHARE), mostMm: wanted * (1 + CLEARANCE_SHARE), of: 'fit' };
   const g = feelMm(pitchMmOf(thread));
   return { by, leastMm: FREE_BY_FEEL[0] * g, mostMm: FREE_BY_FEEL[1] * g, of: 'feel' };
-}
+});
 
 /** The part was tried with a mate, and neither measured nor gauged. */
 function onlyTried(job: Job): boolean {
@@ -93,7 +93,7 @@ interface Asked {
  * What is asked of the sizing loop for the part on the lathe; null where a depth says nothing of it: nothing cut, touched
  * off in an old groove, a square thread, or crests topped since.
  */
-function asked(job: Job, shop: Shop): Asked | null {
+const asked = kept((job: Job, shop: Shop): Asked | null => {
   const metal = metalOf(job);
   const fit = fitOfJob(job);
   const request = planRequest(job, shop, metal);
@@ -131,7 +131,7 @@ function asked(job: Job, shop: Shop): Asked | null {
       mostMm: job.cut.firstMaxMm,
     },
   };
-}
+});
 
 const targetOf = (r: RightBy): SizeTarget =>
   r.by === 'limits' ? { minMm: r.minMm, maxMm: r.maxMm } : { minClearanceMm: r.leastMm, maxClearanceMm: r.mostMm };
@@ -236,7 +236,7 @@ export interface Belief {
 }
 
 /** What the part on the lathe measures by everything in its ledger, and what comes next; null where nothing says. */
-export const sizingOf = perJob((job, shop): SizeAnswer | null => {
+export const sizingOf = kept((job: Job, shop: Shop): SizeAnswer | null => {
   const q = asked(job, shop);
   return q && sizeOf(q.asked);
 });
@@ -261,17 +261,19 @@ export function beliefOf(job: Job, shop: Shop): Belief | null {
 }
 
 /** What each event of the ledger made of what is believed, in order: by the event's number, the last part of it. */
-export const effectsOfJob = perJob((job, shop): readonly { readonly event: LedgerEvent; readonly effect: Effect }[] => {
-  const q = asked(job, shop);
-  if (!q) return [];
-  const effects = effectsOf(q.asked);
-  const out = new Map<number, { event: LedgerEvent; effect: Effect }>();
-  q.from.forEach((event, i) => {
-    const effect = effects[i];
-    if (effect) out.set(event.n, { event, effect });
-  });
-  return [...out.values()];
-});
+export const effectsOfJob = kept(
+  (job: Job, shop: Shop): readonly { readonly event: LedgerEvent; readonly effect: Effect }[] => {
+    const q = asked(job, shop);
+    if (!q) return [];
+    const effects = effectsOf(q.asked);
+    const out = new Map<number, { event: LedgerEvent; effect: Effect }>();
+    q.from.forEach((event, i) => {
+      const effect = effects[i];
+      if (effect) out.set(event.n, { event, effect });
+    });
+    return [...out.values()];
+  },
+);
 
 /** A step of one's own that has more than this chance of going past gives way to what is safe. */
 export const RISKY = 0.02;
@@ -281,7 +283,7 @@ export const LOOK_FIRST = 0.1;
  * Chance that a pass at a depth goes past what no cut can mend; null where nothing says. @param depthMm below the surface
  * @example passRisk(demo('pump'), shop, 1) // null; nothing has been cut
  */
-export function passRisk(job: Job, shop: Shop, depthMm: number): number | null {
+export const passRisk = kept((job: Job, shop: Shop, depthMm: number): number | null => {
   const q = asked(job, shop);
   return q && riskOf(q.asked, depthMm);
-}
+});

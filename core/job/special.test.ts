@@ -4,7 +4,7 @@ import { rank } from '../identify/rank.ts';
 import { threadFormOf, threadSizes } from '../standards/thread.ts';
 import { newJob } from './create.ts';
 import { evidenceOfJob, partOf } from './evidence.ts';
-import type { Job, Reading } from './schema.ts';
+import type { Job, JobDraft, Reading } from './schema.ts';
 import { externalDepthMm } from '../form/sizes.ts';
 import { parseDesignation } from '../standards/designation.ts';
 import { leastWorn, likeliest, oriented, lackingToCopy, specialOf } from './special.ts';
@@ -14,9 +14,9 @@ const AT = new Date('2026-01-05T08:00:00Z');
 /** A job with these readings, as plain values in core units. */
 function jobWith(
   readings: readonly [Reading['quantity'], number, Partial<Reading>?][],
-  change: (job: Job) => void = () => undefined,
+  change: (job: JobDraft) => void = () => undefined,
 ): Job {
-  const job = newJob('t', 'test', AT);
+  const job = structuredClone(newJob('t', 'test', AT)) as JobDraft;
   change(job);
   readings.forEach(([quantity, value, more], i) =>
     job.readings.push({ id: `r${i}`, at: AT.toISOString(), ...readingOf(quantity, value, more) }),

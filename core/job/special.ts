@@ -7,7 +7,7 @@ import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { pitchMmOf, specialThread, threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { partOf } from './evidence.ts';
 import type { Quantity } from '../evidence/evidence.ts';
-import type { Job, Reading } from './schema.ts';
+import type { Has, Job, Reading } from './schema.ts';
 
 /**
  * A measured pitch as something a lathe can be set for: a round number of threads per inch or of hundredths.
@@ -30,7 +30,7 @@ const DIAMETERS: readonly Reading['quantity'][] = ['majorDiameter', 'minorDiamet
  * largest diameter, of a nut the smallest, of a depth the deepest. Of anything else the last.
  * @example leastWorn(demo('sluice'), 'majorDiameter').value // 37.8968; 1.492 in
  */
-export function leastWorn(job: Job, quantity: Reading['quantity']): Reading | null {
+export function leastWorn(job: Has<'intake' | 'readings'>, quantity: Reading['quantity']): Reading | null {
   const list = job.readings.filter((r) => r.quantity === quantity && r.member === 'part');
   const diameter = DIAMETERS.includes(quantity);
   if (!diameter && quantity !== 'depth') return list.at(-1) ?? null;
@@ -49,7 +49,7 @@ export function leastWorn(job: Job, quantity: Reading['quantity']): Reading | nu
  * Depth as read, or half of what is between crest and root; null when neither is known.
  * @example depthRead(demo('sluice')) // 3.7
  */
-export function depthRead(job: Job): number | null {
+export function depthRead(job: Has<'intake' | 'readings'>): number | null {
   const read = leastWorn(job, 'depth');
   if (read) return read.value;
   const [major, minor] = [leastWorn(job, 'majorDiameter'), leastWorn(job, 'minorDiameter')];
@@ -71,11 +71,11 @@ const TO_COPY: readonly { readonly ask: Quantity; readonly or: readonly Quantity
  * The readings that a special still lacks, in the order in which they are taken; none when all are known.
  * @example lackingToCopy(demo('latch')) // ['flankAngle', 'depth', 'crestFlat', 'rootFlat', 'starts']
  */
-export const lackingToCopy = (job: Job): readonly Quantity[] =>
+export const lackingToCopy = (job: Has<'intake' | 'readings'>): readonly Quantity[] =>
   TO_COPY.filter(({ ask, or }) => ![ask, ...or].some((q) => leastWorn(job, q) !== null)).map((l) => l.ask);
 
 /** Both flanks by what they face, as read: leading faces the free end. Null where they were not both read. */
-function flanksRead(job: Job): Flanks | null {
+function flanksRead(job: Has<'intake' | 'readings'>): Flanks | null {
   const [leading, trailing] = [leastWorn(job, 'leadingFlank'), leastWorn(job, 'trailingFlank')];
   return leading && trailing ? { leadingDeg: leading.value, trailingDeg: trailing.value } : null;
 }

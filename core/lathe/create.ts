@@ -1,12 +1,12 @@
 import { bad, good, type Outcome } from '../quantity/outcome.ts';
 import { readList } from '../quantity/number.ts';
-import { UNCONFIRMED_FACTS, type Lathe } from './schema.ts';
+import { UNCONFIRMED_FACTS, type LatheDraft } from './schema.ts';
 
 /**
  * A lathe of which nobody has said anything yet; what stands in for its facts is marked as not known.
  * @example newLathe('x').id // 'x'
  */
-export const newLathe = (id: string): Lathe => ({
+export const newLathe = (id: string): LatheDraft => ({
   id,
   name: 'New lathe',
   note: '',

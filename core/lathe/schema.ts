@@ -1,3 +1,4 @@
+import type { Unwritten } from '../quantity/unwritten.ts';
 import { Type, type Static } from '@sinclair/typebox';
 
 const positive = { exclusiveMinimum: 0 };
@@ -221,7 +222,9 @@ export const LatheSchema = Type.Object(
   { additionalProperties: false },
 );
 /** A lathe as its owner has measured it. */
-export type Lathe = Static<typeof LatheSchema>;
+export type Lathe = Unwritten<Static<typeof LatheSchema>>;
+/** A lathe while it is put together. */
+export type LatheDraft = Static<typeof LatheSchema>;
 
 /**
  * Gears make the lead; else it is told to an electronic leadscrew or a control.

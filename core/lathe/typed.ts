@@ -87,7 +87,7 @@ const FORBIDDEN = new Set(['__proto__']);
  * @example value(parseLevers('cone 1=1 2=8/9')) // { cone: { 1: '1', 2: '8/9' } }
  */
 export function parseLevers(t: string): Outcome<Lathe['levers']> {
-  const out: Lathe['levers'] = {};
+  const out: Record<string, Record<string, string>> = {};
   for (const part of t
     .split(';')
     .map((x) => x.trim())

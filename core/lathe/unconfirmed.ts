@@ -1,4 +1,4 @@
-import { isGeared, type Lathe } from './schema.ts';
+import { isGeared, type Lathe, type LatheDraft } from './schema.ts';
 import type { UnconfirmedFact } from './schema.ts';
 
 /**
@@ -17,6 +17,6 @@ export const missingFacts = (lathe: Lathe): UnconfirmedFact[] =>
  * The lathe with a fact said; that it was said is kept even where it is what stood in.
  * @example [structuredClone(shop.lathes[0])].map((l) => (confirm(l, 'leadscrew'), l.unconfirmed.includes('leadscrew'))) // [false]
  */
-export function confirm(lathe: Lathe, fact: UnconfirmedFact): void {
+export function confirm(lathe: LatheDraft, fact: UnconfirmedFact): void {
   lathe.unconfirmed = lathe.unconfirmed.filter((f) => f !== fact);
 }

@@ -1,3 +1,4 @@
+import { sizingAfter } from './after.ts';
 import { FEEL_EDGES, signOf, Sizing, type Bounds, type SizeEvent, type SizeModel } from './model.ts';
 
 /** What there is to measure with. */
@@ -106,7 +107,7 @@ const SCATTER: readonly (readonly [number, number])[] = [
  * @example sizeOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [], stepMm: 0.01, mostMm: 0.15 }).next.do // 'cut'
  */
 export function sizeOf(q: SizeAsked): SizeAnswer {
-  const s = new Sizing(q.model, q.history);
+  const s = sizingAfter(q.model, q.history);
   const bounds = boundsOf(q, s);
   const inside = s.share((i) => within(bounds, i, s.size(i)));
   const past = s.share((i) => s.size(i) < bounds.far(i));
@@ -154,7 +155,7 @@ export function effectsOf(q: SizeAsked): Effect[] {
  * @example riskOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [], stepMm: 0.01, mostMm: 0.15 }, 0.2) // 0; far from size
  */
 export function riskOf(q: SizeAsked, depthMm: number): number {
-  const s = new Sizing(q.model, q.history);
+  const s = sizingAfter(q.model, q.history);
   const b = boundsOf(q, s);
   const beyond = (x: (i: number) => number): number => s.share((i) => x(i) - (s.cloud.side[i] ?? 0) < b.far(i));
   return (

@@ -123,6 +123,20 @@ const scaleOf = (m: SizeModel, tip: Tip) => {
   };
 };
 
+const cloudLike = (c: Cloud): Cloud => ({
+  n: c.n,
+  x: c.x.slice(),
+  dial: c.dial.slice(),
+  share: c.share.slice(),
+  law: c.law.slice(),
+  shared: c.shared.slice(),
+  side: c.side.slice(),
+  hand: c.hand.slice(),
+  lead: c.lead.slice(),
+  w: c.w.slice(),
+  mates: new Map([...c.mates].map(([name, size]) => [name, size.slice()])),
+});
+
 /** What is believed of the size, kept up as things happen. */
 export class Sizing {
   readonly m: SizeModel;
@@ -139,11 +153,23 @@ export class Sizing {
   private readonly ranges = new Map<string, readonly [number, number]>();
   private readonly dice: Dice;
 
-  /** @param watch is shown the belief after each event in turn */
-  constructor(m: SizeModel, history: readonly SizeEvent[], watch?: (s: Sizing) => void) {
+  /** @param watch is shown the belief after each event in turn @param from goes on from a belief, which stays as it is */
+  constructor(m: SizeModel, history: readonly SizeEvent[], watch?: (s: Sizing) => void, from?: Sizing) {
     this.m = m;
-    this.scale = scaleOf(m, m.tip);
     this.g = feelMm(m.pitchMm);
+    if (from) {
+      this.scale = from.scale;
+      this.dice = from.dice.copy();
+      this.cloud = cloudLike(from.cloud);
+      this.lastMm = from.lastMm;
+      this.measuredSinceCut = from.measuredSinceCut;
+      this.surprised = from.surprised;
+      this.strange = from.strange;
+      for (const [name, range] of from.ranges) this.ranges.set(name, range);
+      for (const e of history) this.take(e);
+      return;
+    }
+    this.scale = scaleOf(m, m.tip);
     this.dice = dice(SEED);
     const n = CLOUD;
     const start = this.scale.x(0);
@@ -434,7 +460,11 @@ const LEAD_SIGMA = 0.0002;
 /** One in so many is cut by wrong gears, or follows a wrong name, and is off by this much. Common practice, no source. */
 const WRONG_IN = 5;
 const LEAD_WRONG = 0.003;
-const tellsLead = (history: readonly SizeEvent[]): boolean => {
+/**
+ * Whether a history can tell a lead error: a bind, or mates of several lengths.
+ * @example tellsLead([]) // false
+ */
+export const tellsLead = (history: readonly SizeEvent[]): boolean => {
   const lengths = new Set<number>();
   for (const e of history)
     if (e.kind === 'mate') {

@@ -1,4 +1,3 @@
-import type { Arm } from './arm.ts';
 import type { LathePanel } from './edit.ts';
 import { type Measures, MEASURES, armFrom } from './measures.ts';
 import { useSystem } from '../../store/store.ts';
@@ -120,7 +119,7 @@ function Measure({
 }: {
   readonly read: Measures;
   readonly onRead: (m: Measures) => void;
-  readonly onTake: (arm: Arm) => void;
+  readonly onTake: (arm: ReturnType<typeof armFrom>) => void;
 }) {
   const system = useSystem();
   const { centresMm, fromMm, toMm, bossRadiusMm, shaftRadiusMm } = read;

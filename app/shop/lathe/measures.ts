@@ -1,4 +1,4 @@
-import type { Lathe } from '../../../core/lathe/schema.ts';
+import type { LatheDraft } from '../../../core/lathe/schema.ts';
 
 /** What has to be measured before a mounting can be checked. */
 export const MEASURES = [
@@ -18,7 +18,7 @@ export const armFrom = ({
   toMm,
   bossRadiusMm,
   shaftRadiusMm,
-}: Whole): NonNullable<Lathe['arm']> => ({
+}: Whole): NonNullable<LatheDraft['arm']> => ({
   centresMm,
   slots: [{ angleDeg: 0, offsetMm: 0, fromMm, toMm }],
   swing: null,

@@ -1,6 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { bad, good, type Outcome, type Refused } from '../../quantity/outcome.ts';
-import type { EventBody, LedgerEvent } from '../events.ts';
+import type { EventBody } from '../events.ts';
 import { lastN, metalOf } from '../metal.ts';
 import { id as idSchema, time } from '../parts.ts';
 import type { Job, Shop } from '../schema.ts';
@@ -83,13 +83,14 @@ export const COMMON = {
  * @example written(demo('latch'), [{ kind: 'gearsMounted' }], 'x', '2026-11-09T09:00:00.000Z').events.length // 1
  */
 export function written(job: Job, bodies: readonly EventBody[], id: string, at: string): Job {
-  const events: LedgerEvent[] = [...job.events];
+  let events = job.events;
   for (const body of bodies) {
     const { part, start, cuts, finished } = metalOf({ ...job, events });
     const n = (events.at(-1)?.n ?? 0) + 1;
     // a part on which nothing was cut is the one that is begun
     const own = body.kind === 'partBegun' && (cuts > 0 || finished !== null) ? part + 1 : part;
-    events.push({ ...body, n, id: `${id}-${n}`, at, part: own, start });
+    // another list for each: what was worked out from the one before stays true of it
+    events = [...events, { ...body, n, id: `${id}-${n}`, at, part: own, start }];
   }
   return { ...job, events };
 }

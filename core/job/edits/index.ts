@@ -1,5 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { bad, good, type Outcome } from '../../quantity/outcome.ts';
+import type { Unwritten } from '../../quantity/unwritten.ts';
 import { newJob } from '../create.ts';
 import { lastN } from '../metal.ts';
 import { object } from '../parts.ts';
@@ -17,7 +18,7 @@ export const EDITS = { ...DESK, ...CUTTING, ...PICKUP };
 /** Everything that can be done to a job or the shop. */
 export type EditName = keyof typeof EDITS;
 
-type FieldsOf<K extends EditName> = Static<ReturnType<typeof Type.Object<(typeof EDITS)[K]['of']>>>;
+type FieldsOf<K extends EditName> = Unwritten<Static<ReturnType<typeof Type.Object<(typeof EDITS)[K]['of']>>>>;
 type Common = { id?: string | null; at?: string | null; after?: number | null };
 /** One act with its fields. */
 export type Edit = { [K in EditName]: { do: K } & Common & FieldsOf<K> }[EditName];

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { defineConfig, type Rolldown } from 'vite';
 import react from '@vitejs/plugin-react';
@@ -23,7 +24,10 @@ function firstScreen(c: Rolldown.ChunkingContext): Set<string> {
   return first;
 }
 
+const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string };
+
 export default defineConfig({
+  define: { 'import.meta.env.VITE_GELVIN_VERSION': JSON.stringify(version) },
   plugins: [react(), tailwindcss(), offline(), compress()],
   // the PDF writer's helpers for drawing web pages, never asked here: 100 kB
   resolve: { alias: { html2canvas: NOTHING, canvg: NOTHING, dompurify: NOTHING } },

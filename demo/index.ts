@@ -8,25 +8,23 @@ import { DEMO_SHOP } from './name.ts';
 import { acts, name, settled, tell, times, type Told } from './telling.ts';
 
 /** The demo shop: a repair shop by a river lock and a boatyard. Every name and number in it is invented. */
-export function demoShop(): Shop {
-  return {
-    ...emptyShop(),
-    name: DEMO_SHOP,
-    lathes: demoLathes(),
-    pins: [
-      ...[0.29, 0.335, 0.455, 0.62, 0.725, 0.895, 1.1, 1.35, 1.65, 2.05, 2.0574, 2.55, 3.2, 4].map((mm) =>
-        pin('wire', mm),
-      ),
-      { ...pin('drill', 2.1), measuredMm: 2.087, roundMm: 0.004 },
-      pin('needle', 1.5),
-      pin('needle', 2.5),
-      ...[1, 1.5, 2, 2.381, 3].map((mm) => pin('ball', mm)),
-    ],
-    settings: { ...emptyShop().settings, operator: 'Ines Tarrow' },
-  };
-}
-
+export const demoShop = (): Shop => DEMO;
 const pin = (kind: Pin['kind'], mm: number): Pin => ({ kind, mm, measuredMm: null, roundMm: null });
+const DEMO: Shop = {
+  ...emptyShop(),
+  name: DEMO_SHOP,
+  lathes: demoLathes(),
+  pins: [
+    ...[0.29, 0.335, 0.455, 0.62, 0.725, 0.895, 1.1, 1.35, 1.65, 2.05, 2.0574, 2.55, 3.2, 4].map((mm) =>
+      pin('wire', mm),
+    ),
+    { ...pin('drill', 2.1), measuredMm: 2.087, roundMm: 0.004 },
+    pin('needle', 1.5),
+    pin('needle', 2.5),
+    ...[1, 1.5, 2, 2.381, 3].map((mm) => pin('ball', mm)),
+  ],
+  settings: { ...emptyShop().settings, operator: 'Ines Tarrow' },
+};
 
 const begin = (id: string, title: string, customer: string, day: string): JobDraft => {
   const job = structuredClone(newJob(id, title, new Date(`2026-11-${day}T08:00:00.000Z`))) as JobDraft;
@@ -34,8 +32,11 @@ const begin = (id: string, title: string, customer: string, day: string): JobDra
   return job;
 };
 
-/** Jobs in different states, so that every station has something real in it. */
-export function demoJobs(): Job[] {
+/** Jobs in different states, so that every station has something real in it. Told once: nobody writes to them. */
+export const demoJobs = (): Job[] => [...(told ??= tellAll())];
+let told: readonly Job[] | null = null;
+
+function tellAll(): Job[] {
   const shop = demoShop();
 
   const sluice = begin('demo-sluice', 'Sluice-gate spindle', 'Osier Lock, gate 2', '09');

@@ -86,11 +86,13 @@ export function settled(job: JobDraft, shop: Shop, stations: readonly StationId[
 /** Acts at the lathe, a quarter of an hour apart: written to the ledger as the interface writes them. */
 export function acts(job: JobDraft, shop: Shop, from: string, edits: readonly Edit[]): void {
   const start = Date.parse(from);
+  let now = asWritten(job);
   edits.forEach((e, i) => {
     const at = new Date(start + i * 15 * 60_000).toISOString();
-    const done = applyEdit(asWritten(job), shop, e, { id: `demo-${i + 1}`, at });
+    const done = applyEdit(now, shop, e, { id: `demo-${i + 1}`, at });
     if (!done.ok) throw new Error(`demo ${job.id}, ${e.do}: ${done.problem.code}`);
-    Object.assign(job, structuredClone(done.value.job));
+    now = done.value.job;
   });
+  Object.assign(job, structuredClone(now));
 }
 export const times = (n: number, e: Edit): Edit[] => Array.from({ length: n }, () => e);

@@ -8,7 +8,7 @@ import { problemText } from '../words/problems.ts';
 import { OPS } from './index.ts';
 
 /** `npm run faults` asks for more. */
-const RUNS = Number(process.env['FAULTS_OPS'] ?? 120);
+const RUNS = Number(process.env['FAULTS_OPS'] ?? 60);
 const ajv = new Ajv({ allErrors: false, strict: false });
 
 const noNumber = (leaf: unknown): boolean => typeof leaf === 'number' && !Number.isFinite(leaf);

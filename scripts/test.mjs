@@ -4,8 +4,10 @@
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 
+const begun = Date.now();
 rmSync('out', { recursive: true, force: true });
 const failed = [];
+const times = [];
 
 /** One step. @param beside what it says is kept until it is done, so that two of them do not talk at once */
 const step = (name, beside) =>
@@ -20,6 +22,7 @@ const step = (name, beside) =>
     child.on('close', (status) => {
       if (beside) console.log(`\n== ${name}\n${said.trimEnd()}`);
       console.log(`== ${name}: ${status === 0 ? 'ok' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(0)} s`);
+      times.push([name, (Date.now() - started) / 1000]);
       if (status !== 0) failed.push(name);
       done();
     });
@@ -28,7 +31,9 @@ const inTurn = async (names, beside = false) => {
   for (const name of names) await step(name, beside);
 };
 
-await Promise.all([inTurn(['typecheck', 'arch', 'unused', 'lint:layout'], true), inTurn(['lint:code'], true)]);
+await Promise.all([inTurn(['typecheck', 'lint:code'], true), inTurn(['lint:layout', 'arch', 'unused'], true)]);
 await inTurn(['unit', 'e2e']);
+const whole = times.map(([name, s]) => `${name} ${s.toFixed(0)} s`).join(', ');
+console.log(`\n== parts: ${whole}; in all ${((Date.now() - begun) / 60_000).toFixed(1)} min`);
 if (failed.length > 0) console.error(`\nFailed: ${failed.join(', ')}`);
 process.exit(failed.length > 0 ? 1 : 0);

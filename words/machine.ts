@@ -13,7 +13,8 @@ import type { SlideTravel } from '../core/job/pickupMove.ts';
 import type { Setting } from '../core/job/slides.ts';
 import { problemText } from './problems.ts';
 import { becauseText, STATION_NAMES } from './stations.ts';
-import { type Lathe, type LatheHas, type LatheKind, isGeared } from '../core/lathe/schema.ts';
+import { shownOn } from '../core/lathe/dials.ts';
+import { type Lathe, type LatheKind, isGeared } from '../core/lathe/schema.ts';
 import type { ThreadEnd } from '../core/cutting/clearRun.ts';
 
 /** Everything that is said at the machine, in one place, in the unit at hand. */
@@ -141,11 +142,21 @@ export const outText = (
   card: Card,
   make: 'external' | 'internal',
   u: UnitSystem,
-  has: readonly LatheHas[],
+  lathe: Pick<Lathe, 'has' | 'crossSlide' | 'kind'> | null,
 ): string | null =>
   card.outMm === null
     ? null
-    : withdrawal({ make, outTurns: card.outTurns, outText: hand(roundUp(card.outMm, u), u), has });
+    : withdrawal({
+        make,
+        outTurns: card.outTurns,
+        outText: acrossText(roundUp(card.outMm, u), u, lathe),
+        has: lathe?.has ?? [],
+      });
+/** A length that the cross slide moves, as its dial shows it: who winds 1.40 on a dial that reads diameter has moved 0.70. */
+function acrossText(radialMm: number, u: UnitSystem, lathe: Pick<Lathe, 'crossSlide' | 'kind'> | null): string {
+  const dial = lathe === null || lathe.kind === 'control' ? null : lathe.crossSlide;
+  return `${hand(shownOn(dial, radialMm), u)}${dial?.reads === 'diameter' ? ' on the diameter dial' : ''}`;
+}
 /** A withdrawal is rounded away from the work, to what a dial shows. */
 const roundUp = (mm: number, u: UnitSystem): number => {
   const step = u === 'mm' ? 0.05 : 0.0254;
@@ -172,14 +183,14 @@ export function motionsOf(
     leftHand: job.leftHand,
     feeds: card.settings[0]?.slide ?? (view.feed.slideDeg === null ? ('cross' as const) : ('top' as const)),
     outTurns: card.outTurns,
-    outText: card.outMm === null ? '' : hand(roundUp(card.outMm, u), u),
+    outText: card.outMm === null ? '' : acrossText(roundUp(card.outMm, u), u, lathe),
     returnBy: job.returnBy,
     safeMarks: card.closeOn?.length ?? 0,
     marks: lathe?.dial?.marks ?? 0,
     electronic: lathe !== null && !isGeared(lathe),
     has: lathe?.has ?? [],
     end: job.end,
-    perTurn: job.perTurnMm === null ? null : hand(job.perTurnMm, u),
+    perTurn: job.perTurnMm === null ? null : acrossText(job.perTurnMm, u, lathe),
   };
   const words = motionWords(request);
   return routine(request).map((text, i) => ({ word: words[i] ?? '', text }));

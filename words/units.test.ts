@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { changedBy } from '../app/testing/bench.ts';
 import { demoJobs, demoShop } from '../demo/index.ts';
 import { answersOf } from '../ops/answers.ts';
 import type { Problem } from '../core/quantity/outcome.ts';
@@ -70,9 +71,10 @@ describe.each(['mm', 'in'] as const)('every sentence that shows a length, in %s'
     }
   });
   test('conclusions, card, motions and the way out, of every demo job', () => {
-    const shop = { ...demoShop(), settings: { ...demoShop().settings, system: u } };
-    for (const lathe of shop.lathes)
-      for (const dial of [lathe.crossSlide, lathe.topSlide]) (dial as { unit: string }).unit = u;
+    const shop = changedBy(demoShop(), (d) => {
+      d.settings.system = u;
+      for (const lathe of d.lathes) for (const dial of [lathe.crossSlide, lathe.topSlide]) dial.unit = u;
+    });
     for (const job of demoJobs()) {
       const states = stationStates(job, shop, threadOfJob(job));
       const machine = machineOf(job, shop, states);
@@ -81,7 +83,7 @@ describe.each(['mm', 'in'] as const)('every sentence that shows a length, in %s'
         // a lead is named in the system in which it is a round number
         ...STATIONS.filter((s) => s !== 'gears' && s !== 'name').map((s) => conclusion(s, job, shop, u) ?? ''),
         cardText(machine, job.intake.make, u),
-        outText(machine.card, job.intake.make, u, []) ?? '',
+        outText(machine.card, job.intake.make, u, lathe) ?? '',
         ...motionsOf(
           machine,
           { make: job.intake.make, leftHand: false, returnBy: job.cut.returnBy, end: job.setup.end, perTurnMm: null },

@@ -12,6 +12,9 @@ import { TextField } from '../ui/fields.tsx';
 import { BackupPanel } from './BackupPanel.tsx';
 import { Kept } from './KeptPanel.tsx';
 
+/** As it was built; a test's modules were not. */
+const VERSION = (import.meta as Partial<ImportMeta>).env?.VITE_GELVIN_VERSION as string | undefined;
+
 export function Settings() {
   const shop = useShop();
   const dispatch = useAppDispatch();
@@ -129,6 +132,7 @@ export function Settings() {
               Licences of all that Gelvin is made of
             </a>
           </p>
+          {VERSION && <p className="mt-2">Version {VERSION}</p>}
         </Panel>
       </div>
     </Page>

@@ -76,5 +76,6 @@ export const expansionOf = (name: string): number => own(EXPANSION, name) ?? STE
 /**
  * What is known of a material by its name; null: nothing.
  * @example materialOf('no such metal') // null
+ * @example materialOf('bronze').force.perMm2 // 950
  */
 export const materialOf = (name: string): Material | null => own(MATERIAL_DATA, name) ?? null;

@@ -337,6 +337,15 @@ describe('infeeds', () => {
     expect(last?.axialMm).toBeCloseTo(0.2 + (on.depthMm - 0.5) * tanDeg(29.5), 12);
     expect(made({ infeed: 'plunge', doneMm: 0.5, axialDoneMm: 0.2 }).passes.every((p) => p.axialMm === 0.2)).toBe(true);
   });
+  test('alternate goes on with the other flank than the last pass cut: planned anew after each, it still takes turns', () => {
+    const ask = { infeed: 'alternate', rule: 'step', stepMm: 0.1 } as const;
+    const whole = made(ask).passes;
+    const on = made({ ...ask, doneMm: 0.1, axialDoneMm: whole[0]?.axialMm ?? NaN, lastFlank: 'leading' }).passes;
+    on.slice(0, -1).forEach((p, i) => expect(p.axialMm).toBeCloseTo(whole[i + 1]?.axialMm ?? NaN, 9));
+    // after a trailing one it begins with the leading one again, as from nothing
+    const again = made({ ...ask, doneMm: 0.1, axialDoneMm: 0, lastFlank: 'trailing' }).passes;
+    expect(Math.sign(again[0]?.axialMm ?? 0)).toBe(Math.sign(whole[0]?.axialMm ?? 0));
+  });
   test('alternate: first along the trailing flank, then along the leading one', () => {
     const [a, b] = made({ infeed: 'alternate', leadingDeg: 45, trailingDeg: 7, tip: { flatMm: 0.2 } }).passes;
     expect(a?.axialMm).toBeCloseTo((a?.depthMm ?? 0) * tanDeg(7), 12);

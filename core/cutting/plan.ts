@@ -53,6 +53,8 @@ export interface PlanRequest extends Flanks {
   readonly doneMm: number;
   /** Where the tool stood along the axis at that depth, + towards the headstock; null: as this infeed would have put it. */
   readonly axialDoneMm: number | null;
+  /** Alternate infeed: the flank that the last pass cut; the next one cuts the other. Null: none was cut so. */
+  readonly lastFlank?: 'leading' | 'trailing' | null;
   /** By how much the groove has been widened sideways already. */
   readonly sideMm: number;
   /** Recut: depth of the old groove. */
@@ -369,7 +371,7 @@ function placer(
   if (q.infeed === 'plunge') return (_, d) => ({ slideMm: d, axialMm: q.axialDoneMm ?? 0, straightMm: 0 });
   if (q.infeed === 'alternate') {
     let axial = q.axialDoneMm ?? 0;
-    let n = 0;
+    let n = q.lastFlank === 'leading' ? 1 : 0;
     return (before, d) => {
       n += 1;
       // odd passes follow the trailing flank and the leading one cuts, even ones the other way about

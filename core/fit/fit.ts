@@ -245,6 +245,7 @@ const middleOf = (l: Limits): Origin => ({
 /**
  * An aim by hand that a class does not allow, or that is no longer this thread; null: it may be.
  * @example aimProblem(fit(demo('pump')), named(demo('pump')), { pitchMm: 28.5, startMm: null }) // null
+ * @example aimProblem(fit(demo('sluice')), named(demo('sluice')), { pitchMm: 28.5, startMm: null }).figures.basicMm // 34.4714
  */
 export function aimProblem(plan: FitPlan, thread: ThreadSpec, aim: NonNullable<FitChoice['aim']>): Problem | null {
   const sizes = threadSizes(thread);

@@ -8,7 +8,7 @@ import { readDocument, writeBackup } from './documents.ts';
 import { repairJob } from './repair.ts';
 
 /** `npm run faults` asks for more. */
-const RUNS = Number(process.env['FAULTS_IMPORTS'] ?? 250);
+const RUNS = Number(process.env['FAULTS_IMPORTS'] ?? 80);
 
 type Json = unknown;
 const clone = (x: Json): Json => JSON.parse(JSON.stringify(x)) as Json;

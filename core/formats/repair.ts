@@ -110,6 +110,7 @@ export function repairJob(raw: unknown, id: string, earlier: readonly Job[], now
 /**
  * A damaged shop: lathes and instruments that hold are kept.
  * @example repairShop({}).doc.lathes // []
+ * @example repairShop({ ...shop, name: 7 }).doc.lathes.length // 4
  */
 export function repairShop(raw: unknown): Repaired<Shop> | null {
   let upgraded = raw;

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Evidence, Wear } from '../evidence/evidence.ts';
-import { normalCdf, shortfallDensity } from '../reading/density.ts';
+import { normalCdf } from '../numeric/normal.ts';
+import { shortfallDensity } from '../reading/density.ts';
 import { LEAF, verdictProbability } from '../reading/noise.ts';
 import { formAt } from '../form/shape.ts';
 import { expectationOf } from '../reading/expectation.ts';

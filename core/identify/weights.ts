@@ -12,6 +12,7 @@ export interface Weighed {
  * the least worn of them counts in full and the others by a third: otherwise ten readings of one crest would look like
  * ten independent threads.
  * @example weighed([], 'external') // []
+ * @example weighed(evidence(demo('pump')), 'external').length // 4
  */
 export function weighed(evidence: readonly Evidence[], part: Part): Weighed[] {
   const best = new Map<string, number>();
@@ -47,6 +48,7 @@ const sharpness = ({ e, w }: Weighed): number => (pitchOnly(e) ? 0 : w === 1 ? 1
 /**
  * The same readings in the order in which they narrow the field soonest; what they say together does not depend on it.
  * @example sharpestFirst([]) // []
+ * @example sharpestFirst(weighed(evidence(demo('pump')), 'external')).length // 4
  */
 export const sharpestFirst = (list: readonly Weighed[]): Weighed[] =>
   list.toSorted((a, b) => sharpness(a) - sharpness(b));

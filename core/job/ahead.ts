@@ -17,6 +17,7 @@ export interface Ahead {
  * All passes of a part from its surface, as measured or else as Fit wants it, whatever was cut meanwhile: what Set up, the
  * sheets and the simulation look at. Null: there is nothing to plan yet. Refused: as the plan is.
  * @example aheadOf(demo('press'), shop) // null
+ * @example aheadOf(demo('sluice'), shop).value.request.surfaceMm // 37.7698
  */
 export function aheadOf(job: Job, shop: Shop): Outcome<Ahead> | null {
   const { surfaceMm, measuredMm, grooveMm } = metalOf(job);

@@ -116,6 +116,7 @@ export const partsOf = (job: Job): number => job.quantity.parts + (job.quantity.
 /**
  * What was tried or measured since metal was last cut.
  * @example testsSinceCut(demo('press'), metal(demo('press'))) // []
+ * @example testsSinceCut(demo('brass'), metal(demo('brass')))[0].n // 16
  */
 export const testsSinceCut = (job: Job, metal: Metal): SizeTest[] =>
   standingOfPart(job, metal.part)

@@ -161,6 +161,7 @@ const testsText = (job: Job, metal: Metal): string =>
  * What differs between two bases; empty when nothing does. @param shared only what both know of: a basis written
  * by an older version names other facts
  * @example changes(basisOf('fit', demo('pump'), shop, null), basisOf('fit', demo('pump'), shop, null)) // []
+ * @example changes({ Lead: '2' }, { Lead: '3' })[0].now // '3'
  */
 export function changes(then: Basis, now: Basis, shared = false): Moved[] {
   const out: Moved[] = [];

@@ -61,6 +61,7 @@ export const IN_ONE_GO = { stages: null, straightLastMm: 0 } satisfies Partial<J
 /**
  * A job with nothing known yet. Identity and time come from outside.
  * @example newJob('a', 'A screw', new Date(0)).readings // []
+ * @example newJob('a', 'A screw', new Date(0)).quantity.parts // 1
  */
 export function newJob(id: string, title: string, at: Date): Job {
   const now = at.toISOString();
@@ -141,6 +142,7 @@ export const USUAL_CAP_MM = 0.25;
 /**
  * A shop before anything is known of it.
  * @example emptyShop().lathes // []
+ * @example emptyShop().instruments.length // 7
  */
 export const emptyShop = (): Shop => ({
   format: 'gelvin-shop',

@@ -27,6 +27,12 @@ export const UNMEASURED_SLACK_MM = 0.3;
 /** On what a plan of the cut rests; the events for the passes that were asked for. */
 const PLANNED = ['name', 'fit', 'intake', 'readings', 'wearMap', 'setup', 'cut', 'events'] as const;
 
+/** The flank that the last alternate pass cut: moved on in the direction of the cut, the tool leaves the trailing flank. */
+function lastFlankOf({ lastShiftMm }: Metal, leftHand: boolean): 'leading' | 'trailing' | null {
+  if (lastShiftMm === null || lastShiftMm === 0) return null;
+  return lastShiftMm > 0 === !leftHand ? 'leading' : 'trailing';
+}
+
 /** The end of the tool that cuts: the one in the holder, or one ground to the form's root. */
 function tipOf(job: Has<'fit' | 'intake'>, thread: ThreadSpec): Tip {
   if (job.fit.tip) return job.fit.tip;
@@ -38,6 +44,7 @@ function tipOf(job: Has<'fit' | 'intake'>, thread: ThreadSpec): Tip {
 /**
  * Passes typed, less those cut since: what is left of the wish. Null: none typed, or it is used up.
  * @example passesWanted(demo('pump')) // null; as many as are calm
+ * @example passesWanted({ events: [], cut: { passes: { count: 12, after: 0 } } }) // 12
  */
 export function passesWanted(job: Has<'cut' | 'events'>): number | null {
   const { passes } = job.cut;
@@ -62,12 +69,14 @@ export function toolOfJob(
 /**
  * The plan's question for a job: target, metal, tool and lathe as they are. Null: no thread is named, or no surface touched or measured.
  * @example planRequest(demo('press'), shop, metal(demo('press'))) // null; it has no name yet
+ * @example planRequest(demo('sluice'), shop, metal(demo('sluice'))).surfaceMm // 37.7698
  */
 export const planRequest = (job: Job, shop: Shop, metal: Metal): PlanRequest | null =>
   requestOn(job, latheOf(job, shop), metal);
 /**
  * The same on one lathe.
  * @example requestOn(demo('press'), null, metal(demo('press'))) // null
+ * @example requestOn(demo('sluice'), null, metal(demo('sluice'))).surfaceMm // 37.7698
  */
 export const requestOn = ofParts(PLANNED, (job, lathe: Lathe | null, metal: Metal): PlanRequest | null => {
   const thread = threadOfJob(job);
@@ -107,6 +116,7 @@ export const requestOn = ofParts(PLANNED, (job, lathe: Lathe | null, metal: Meta
     straightLastMm: 0,
     doneMm: Math.max(0, metal.depthMm),
     axialDoneMm: metal.cuts > 0 ? metal.axialMm : null,
+    lastFlank: lastFlankOf(metal, thread.leftHand),
     sideMm: metal.sideMm,
     grooveMm: Math.max(0, metal.grooveMm ?? 0),
     // from the bottom of an old groove the tool has its whole depth to come out of, besides the clearance
@@ -142,6 +152,7 @@ export function oldGrooveMm(job: Has<'name' | 'fit' | 'intake' | 'readings'>): n
 /**
  * What is still to be cut on this job, by the one plan that card, stations and what is left share; null where nothing can be planned yet.
  * @example cutPlan(demo('press'), null) // null
+ * @example cutPlan(demo('sluice'), plan(demo('sluice')).request).value.depthMm // 3.8175
  */
 export const cutPlan = ofParts(PLANNED, (job, q: PlanRequest | null): Outcome<Plan> | null => {
   // a class that does not hold gives no size to cut to, and none is put in its place
@@ -182,6 +193,7 @@ export const jobStages = (job: CutParts, q: PlanRequest, depthMm: number): reado
 /**
  * Pitch diameter that the groove has now, by the depth reached and the tool; null where no depth was cut or the surface is not known.
  * @example pitchDiameterNow(plan(demo('pump')).request, metal(demo('pump'))) // null; nothing has been cut
+ * @example pitchDiameterNow(plan(demo('sluice')).request, metal(demo('sluice'))).value // 39.4418
  */
 export function pitchDiameterNow(
   q: PlanRequest,
@@ -242,6 +254,7 @@ export interface Changed {
 /**
  * What is no longer as it was when metal was last agreed to be cut.
  * @example changedFacts(cutFacts(demo('pump'), shop), cutFacts(demo('pump'), shop)) // []
+ * @example changedFacts({ Lead: '2' }, { Lead: '3' })[0].now // '3'
  */
 export const changedFacts = (was: Facts, now: Facts): Changed[] =>
   [...new Set([...Object.keys(was), ...Object.keys(now)])]

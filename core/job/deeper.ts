@@ -47,6 +47,7 @@ const byStep = ({ cut: { deeperStepMm } }: Job): DeeperAnswer => ({
  * What is next, by everything in the ledger where that says how big the part is, else by the last trial alone; null where
  * nothing was tried since the last cut.
  * @example suggestDeeper(demo('latch'), shop, metal(demo('latch'))) // null
+ * @example suggestDeeper(demo('brass'), shop, metal(demo('brass'))).code // 'fits'
  */
 export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer | null {
   const last = testsSinceCut(job, metal).at(-1);

@@ -55,6 +55,7 @@ export const fitChoiceOf = (job: FitParts, thread: ThreadSpec): FitChoice => ({
 /**
  * The fit as the job has it; null: nothing is named.
  * @example fitOfJob(demo('press')) // null; nothing is named
+ * @example fitOfJob(demo('sluice')).form.leadingDeg // 14.5
  */
 export const fitOfJob = ofParts(['name', 'fit', 'intake', 'readings', 'wearMap'], (job): FitPlan | null => {
   const thread = threadOfJob(job);

@@ -49,6 +49,7 @@ export function feedOf(job: Has<'setup'>, metal: Metal): Feed {
 /**
  * How the slide has to lie for what Set up asks for; null: straight in, it may lie as it likes.
  * @example plannedSlideDeg(demo('pump')) // null; straight in
+ * @example plannedSlideDeg(demo('sluice')) // 14
  */
 export const plannedSlideDeg = (job: Has<'setup'>): number | null =>
   job.setup.infeed === 'plunge' ? null : job.setup.infeed === 'alternate' ? ALONG_BED_DEG : job.setup.slideAngleDeg;

@@ -76,6 +76,7 @@ export const leadPitches = (pitchMm: number): number => Math.max(5, Math.round(2
 /**
  * The finished thread by its form: what was read of it, and what it does to the fit. Null: no thread yet.
  * @example formCheck(demo('press'), shop) // null
+ * @example formCheck(demo('sluice'), shop).rows[0].right.least // 14
  */
 export function formCheck(job: Job, shop: Shop): FormCheck | null {
   const thread = threadOfJob(job);
@@ -186,6 +187,7 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
 /**
  * What is done before the verdict, and whether it was done since metal was last cut: a cut raises burrs anew.
  * @example [...dressedNow(demo('pump'))] // []
+ * @example [...dressedNow(demo('brass'))][0] // 'wire-edge'
  */
 export function dressedNow(job: Job): ReadonlySet<EventOf<'dressed'>['what']> {
   const metal = metalOf(job);

@@ -32,6 +32,7 @@ const TOLD = 2;
 /**
  * Lead of the old part, and the mismatch over the joint. Null: no thread is named, or nothing says what lead is cut.
  * @example jointView(demo('press'), shop, metal(demo('press'))) // null
+ * @example jointView(demo('sluice'), shop, metal(demo('sluice'))).latheLeadMm // 7.2571
  */
 export function jointView(job: Job, shop: Shop, metal: Metal): JointView | null {
   const thread = threadOfJob(job);

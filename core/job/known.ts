@@ -79,6 +79,7 @@ export interface SeenWear {
  * Wear of every kind that was read in two places or more. The unworn stretch is the one chosen; else the first kind that was
  * read so proposes it, and the others are judged by the same.
  * @example wearSeen(demo('press')) // []
+ * @example wearSeen(demo('sluice'))[0].profile.unworn.fromMm // 10
  */
 export function wearSeen(job: Job): SeenWear[] {
   const part = partOf(job);

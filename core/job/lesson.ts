@@ -32,6 +32,7 @@ const LEAST_PASSES = 2;
 /**
  * What a job taught; null: it is not finished, was scrapped, or its record says too little.
  * @example lessonOf(demo('pump')) // null; it is not finished
+ * @example lessonOf(demo('brass')).planned // 6
  */
 export function lessonOf(job: Job): Lesson | null {
   if (job.record.verdict === null || job.record.verdict === 'scrapped' || !threadOfJob(job)) return null;

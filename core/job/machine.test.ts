@@ -10,7 +10,7 @@ import { EDITS, type Edit } from './edits/index.ts';
 import { feedOf } from './feed.ts';
 import { lastN, standing } from './metal.ts';
 import { pickupMove } from './pickupMove.ts';
-import { motionsOf, planDelta, stoppedText } from '../../words/machine.ts';
+import { motionsOf, outText, planDelta, stoppedText } from '../../words/machine.ts';
 import { pickupSteps } from '../../words/pickup.ts';
 import { AT, Bench, named, TRAIN_2MM, m30, demo } from '../../app/testing/bench.ts';
 
@@ -79,6 +79,24 @@ describe('3. the tool out', () => {
         .join(' '),
     ).toMatch(/tool out 2 full turns/);
   });
+  test('where it is said as a length, it is the length that the dial shows: a diameter dial shows twice what the slide moves', () => {
+    const b = demo('demo-gland');
+    const lathe = b.shop.lathes[0]!;
+    const card = { ...b.card, outMm: 1.4, outTurns: null };
+    const on = (reads: 'radius' | 'diameter') => ({ ...lathe, crossSlide: { ...lathe.crossSlide, reads } });
+    expect(outText(card, 'internal', 'mm', on('radius'))).toBe('Tool out 1.40 mm, towards the axis');
+    expect(outText(card, 'internal', 'mm', on('diameter'))).toBe(
+      'Tool out 2.80 mm on the diameter dial, towards the axis',
+    );
+    const motions = motionsOf(
+      { ...b.view, card },
+      { make: 'internal', leftHand: false, returnBy: 'reverse', end: 'groove', perTurnMm: 0.2 },
+      { ...on('diameter'), crossSlide: { ...on('diameter').crossSlide, unit: 'mm' } },
+    );
+    const text = motions.map((m) => m.text).join(' ');
+    expect(text).toContain('tool out 2.80 mm on the diameter dial');
+    expect(text).toContain('the cross slide by 0.40 mm on the diameter dial a turn');
+  });
   test('run-out and a measured slack are part of it', () => {
     const b = m30();
     const before = b.card.outMm ?? 0;
@@ -101,6 +119,31 @@ describe('4. one decision on how the cut is fed', () => {
     expect(b.card.settings[0]).toMatchObject({ slide: 'cross', feeds: true });
     const setup = answersOf(b.job, b.shop, null).setup as { feed: { infeed: string } };
     expect(setup.feed.infeed).toBe('plunge');
+  });
+});
+
+describe('alternate feed', () => {
+  test.each([
+    ['right', false],
+    ['left', true],
+  ])('%s hand: one flank is cut after the other, though the plan is made anew after each pass', (_, left) => {
+    const b = named(left ? 'M30x2 LH' : 'M30x2').do(
+      { do: 'chooseLathe', lathe: 'lathe-bess' },
+      { do: 'takeTrain', train: TRAIN_2MM },
+      { do: 'setUp', infeed: 'alternate' },
+      { do: 'mountGears' },
+      { do: 'mount' },
+      { do: 'swingSlide', deg: 90 },
+      { do: 'measureBlank', diameterMm: 29.93 },
+      { do: 'touchOff' },
+    );
+    b.passes(7);
+    const along = b.job.events.flatMap((e) => (e.kind === 'cut' ? [e.axialMm] : []));
+    const shifts = along.map((x, i) => Math.sign(x - (along[i - 1] ?? 0)));
+    const first = left ? -1 : 1;
+    expect(shifts).toEqual(shifts.map((__, i) => (i % 2 === 0 ? first : -first)));
+    // and the groove stays where it was begun, within the step of one pass
+    expect(Math.max(...along.map(Math.abs))).toBeLessThan(0.3);
   });
 });
 

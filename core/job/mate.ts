@@ -12,6 +12,7 @@ const mateOf = (job: Has<'intake'>): Job['intake']['make'] => otherMember(job.in
 /**
  * Travel that the mate is used on: as said, else where its pitch diameters show wear. Null: neither.
  * @example travelOf(demo('pump'), []) // null; nobody said, and no wear says it
+ * @example travelOf({ intake: { make: 'internal' }, fit: { travel: { fromMm: 10, toMm: 40 } } }, []).stretch.toMm // 40
  */
 export function travelOf(
   job: Has<'fit' | 'intake'>,

@@ -20,6 +20,7 @@ export interface MateTried {
 /**
  * Every mate that was tried since the last cut, by its last trial, in the order in which they were first tried.
  * @example matesTried(demo('pump')) // []
+ * @example matesTried(demo('brass'))[0].name // 'level frame'
  */
 export function matesTried(job: Job): MateTried[] {
   const metal = metalOf(job);

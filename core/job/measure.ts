@@ -211,6 +211,7 @@ const suits = (pin: Pin, make: 'external' | 'internal'): boolean => (pin.kind ==
 /**
  * Measuring over wires, or between balls in a nut. Null: no thread yet, or a square one, which has no flanks to rest on.
  * @example measurePlan(demo('press'), shop) // null
+ * @example measurePlan(demo('sluice'), shop).groove.leadingDeg // 14.5
  */
 export const measurePlan = (job: Job, shop: Shop): MeasurePlan | null =>
   measuring(job, shop.pins, micrometerMm(shop.instruments), metalOf(job).surfaceMm, readingsOver(job));
@@ -377,6 +378,7 @@ export function pinUsed(job: Job, shop: Shop): { text: string; mm: number } | nu
 /**
  * The mate that is in the hand: the one chosen, else the first.
  * @example mateInHand(demo('pump')) // null
+ * @example mateInHand({ prove: { mate: '', mates: [{ name: 'nut', lengthMm: 20 }] } }).lengthMm // 20
  */
 export const mateInHand = (job: Job): Job['prove']['mates'][number] | null =>
   job.prove.mates.find((m) => m.name === job.prove.mate) ?? job.prove.mates[0] ?? null;

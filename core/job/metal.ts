@@ -32,6 +32,8 @@ export interface Metal {
   readonly touched: 'surface' | 'groove' | null;
   readonly depthMm: number;
   readonly axialMm: number;
+  /** How far the last pass of alternate infeed lay from the one before, along the axis, mm; null: it was fed otherwise. */
+  readonly lastShiftMm: number | null;
   readonly sideMm: number;
   /** Depth of an old groove below the surface; null: not known. */
   readonly grooveMm: number | null;
@@ -75,6 +77,7 @@ export interface Metal {
 /**
  * The ledger without what was voided. Voids that were voided themselves count for nothing.
  * @example standing([]) // []
+ * @example standing(demo('sluice').events).length // 11
  */
 export const standing = kept((events: readonly LedgerEvent[]): readonly LedgerEvent[] => {
   const gone = voidedOf(events);
@@ -95,6 +98,7 @@ export const voidedOf = kept((events: readonly LedgerEvent[]): ReadonlySet<numbe
 /**
  * What stands in the ledger of one part: what was tried on another proves nothing of it. @param part the one on the lathe, when left out
  * @example standingOfPart(demo('latch')) // []
+ * @example standingOfPart(demo('sluice'))[0].train.drivers[0] // 60
  */
 export const standingOfPart = (job: Has<'events' | 'intake'>, part = metalOf(job).part): readonly LedgerEvent[] =>
   ofPart(job.events, part);
@@ -105,6 +109,7 @@ const ofPart = kept((events: readonly LedgerEvent[], part: number): readonly Led
 /**
  * How the work was last said to be put up, of the events of a part; null: nobody has said.
  * @example mountedOf([]) // null
+ * @example mountedOf(demo('sluice').events).n // 2
  */
 export const mountedOf = (events: readonly LedgerEvent[]): EventOf<'mounted'> | null =>
   events.findLast((e) => e.kind === 'mounted') ?? null;
@@ -126,6 +131,7 @@ type State = { -readonly [K in keyof Metal]: Metal[K] } & { starts: Map<number, 
 interface StartState {
   depthMm: number;
   axialMm: number;
+  lastShiftMm: number | null;
   sideMm: number;
   cuts: number;
   springs: number;
@@ -142,6 +148,7 @@ const newPart = (threadThere: boolean, part: number): Omit<State, 'events' | 'sl
   touched: null,
   depthMm: 0,
   axialMm: 0,
+  lastShiftMm: null,
   sideMm: 0,
   grooveMm: null,
   crossMm: 0,
@@ -259,6 +266,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   },
   cut: (s, e) => {
     s.depthMm = e.depthMm;
+    s.lastShiftMm = e.infeed === 'alternate' ? e.axialMm - s.axialMm : null;
     s.axialMm = e.axialMm;
     s.crossMm = e.crossMm;
     s.topMm = e.topMm;
@@ -311,7 +319,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   indexed: (s, e) => {
     s.starts.set(s.start, pick(s));
     s.start = e.to;
-    Object.assign(s, s.starts.get(e.to) ?? { depthMm: 0, axialMm: 0, sideMm: 0, cuts: 0, springs: 0, lastCutN: 0 });
+    Object.assign(s, s.starts.get(e.to) ?? START_UNCUT);
     s.topMm += e.topMm;
   },
   checked: (s, e) => {
@@ -322,9 +330,19 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   },
 };
 
+const START_UNCUT: StartState = {
+  depthMm: 0,
+  axialMm: 0,
+  lastShiftMm: null,
+  sideMm: 0,
+  cuts: 0,
+  springs: 0,
+  lastCutN: 0,
+};
 const pick = (s: State): StartState => ({
   depthMm: s.depthMm,
   axialMm: s.axialMm,
+  lastShiftMm: s.lastShiftMm,
   sideMm: s.sideMm,
   cuts: s.cuts,
   springs: s.springs,

@@ -35,6 +35,7 @@ export interface PassRows {
 /**
  * Every pass of the part: those cut, then those to come. Null: no thread is named. Refused: as the plan is.
  * @example passRowsOf(demo('press'), shop) // null
+ * @example passRowsOf(demo('sluice'), shop).value.rows[0].n // 1
  */
 export function passRowsOf(job: Job, shop: Shop): Outcome<PassRows> | null {
   const metal = metalOf(job);

@@ -30,6 +30,7 @@ export type ProgramAnswer =
 /**
  * The passes still to cut as travels from the face, springs last; over an old groove they start where Pick up keyed it in.
  * @example programOfJob(demo('press'), shop) // null; nothing is named yet
+ * @example programOfJob(demo('sluice'), shop).program.surfaceMm // 37.7698
  */
 export function programOfJob(job: Job, shop: Shop): ProgramAnswer | null {
   const thread = threadOfJob(job);

@@ -67,6 +67,7 @@ const CENTRING_MM = 0.05;
  * groove as it was measured from that surface, else as deep as this tool goes into a groove of the pitch diameter read (of
  * the basic one where none was), less what an error of centring brings the nearer flank forward: x / tan a.
  * @example meetsMetalMm(demo('sluice'), plan(demo('sluice')).request, metal(demo('sluice'))) // null; a new screw has no old groove
+ * @example meetsMetalMm({ ...demo('sluice'), intake: { ...demo('sluice').intake, wanted: 'recut' } }, plan(demo('sluice')).request, { touched: 'surface', grooveMm: 1.1 }) // 0.9067
  */
 export function meetsMetalMm(job: FitParts, q: PlanRequest, metal: Metal): number | null {
   const thread = threadOfJob(job);
@@ -90,6 +91,7 @@ const LEAST_TAN = 0.05;
  * Depth of the old groove below a surface, as it was read from its crest, mm: less what the surface lies under that crest.
  * Null: not a recut, or not read. @param surfaceMm diameter of the surface that the tool touches
  * @example oldGrooveBelowMm(demo('latch'), 24) // null; it is no recut
+ * @example oldGrooveBelowMm({ ...demo('sluice'), intake: { ...demo('sluice').intake, wanted: 'recut' } }, 37.5) // 3.5016
  */
 export function oldGrooveBelowMm(job: FitParts, surfaceMm: number): number | null {
   const depth = recutting(job) ? depthRead(job) : null;
@@ -102,6 +104,7 @@ export function oldGrooveBelowMm(job: FitParts, surfaceMm: number): number | nul
 /**
  * Diameter at the tip in what is cut now, mm: from the surface touched, or from the root as it was read. Null: neither is known.
  * @example tipDiameterNowMm(demo('latch'), metal(demo('latch'))) // null; nothing was touched
+ * @example tipDiameterNowMm(demo('sluice'), metal(demo('sluice'))) // 35.3052
  */
 export function tipDiameterNowMm(job: FitParts, metal: Metal): number | null {
   const inward = job.intake.make === 'external' ? -1 : 1;

@@ -30,6 +30,7 @@ export function gaugeMm(fit: FitPlan, which: 'go' | 'not-go'): number | null {
 /**
  * What a gauge is held against, and what has been said. Null: no fit yet.
  * @example sizeBand(demo('press'), shop) // null
+ * @example sizeBand(demo('sluice'), shop).right.min // 34.2614
  */
 export function sizeBand(job: Job, shop: Shop): SizeBand | null {
   const fit = fitOfJob(job);

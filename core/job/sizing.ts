@@ -243,6 +243,7 @@ export const sizingOf = kept((job: Job, shop: Shop): SizeAnswer | null => {
 /**
  * The same with what is right and the play that follows.
  * @example beliefOf(demo('press'), shop) // null
+ * @example beliefOf(demo('sluice'), shop).answer.pitchDiameterMm.value // 39.5406
  */
 export function beliefOf(job: Job, shop: Shop): Belief | null {
   const answer = sizingOf(job, shop);
@@ -282,6 +283,7 @@ export const LOOK_FIRST = 0.1;
 /**
  * Chance that a pass at a depth goes past what no cut can mend; null where nothing says. @param depthMm below the surface
  * @example passRisk(demo('pump'), shop, 1) // null; nothing has been cut
+ * @example passRisk(demo('brass'), shop, 1) // 0.9995
  */
 export const passRisk = kept((job: Job, shop: Shop, depthMm: number): number | null => {
   const q = asked(job, shop);

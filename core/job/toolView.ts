@@ -38,6 +38,7 @@ const endReliefInBore = (rootRadiusMm: number, heelMm: number, clearanceDeg: num
 /**
  * What to grind for this job; null: no thread is named. Refused: diameters from which no tool follows.
  * @example toolViewOf(demo('press')) // null
+ * @example toolViewOf(demo('sluice')).value.sheet.leadAngleDeg.major // 3.4916
  */
 export function toolViewOf(job: Job): Outcome<ToolView> | null {
   const thread = threadOfJob(job);

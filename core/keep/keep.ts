@@ -26,7 +26,7 @@ const MOST_PLAIN = 200;
 /**
  * A pure function that keeps its answers by the identity of what it is given. What comes first has to be an object: the
  * answers are let go of with it.
- * @example kept((o: { n: number }) => ({ twice: 2 * o.n }))({ n: 2 }) // { twice: 4 }
+ * @example kept((o) => ({ twice: 2 * o.n }))({ n: 2 }) // { twice: 4 }
  */
 export function kept<A extends readonly [object, ...unknown[]], T>(derive: (...given: A) => T): (...given: A) => T {
   const root = twig();
@@ -44,7 +44,7 @@ export function kept<A extends readonly [object, ...unknown[]], T>(derive: (...g
 /**
  * The same of some parts of a document: another document in which those parts are the same objects has the same answer. It is
  * handed an object that holds those parts and no others, so that one that is read and not named is a type error.
- * @example cell(['a'], (d: { a: { n: number } }) => d.a.n + 1)({ a: { n: 1 } }) // 2
+ * @example cell(['a'], (d) => d.a.n + 1)({ a: { n: 1 } }) // 2
  */
 export function cell<D extends object, K extends keyof D, A extends readonly unknown[], T>(
   parts: readonly K[],

@@ -41,6 +41,13 @@ const travelPerDivisionMm = (dial: SlideDial): number => {
 export const turnTravelMm = (dial: SlideDial): number => travelPerDivisionMm(dial) * dial.perTurn;
 
 /**
+ * A length across the axis as a slide's dial shows it: one that reads diameter shows twice what the slide moves.
+ * @example [shownOn({ reads: 'diameter' }, 1.4), shownOn({ reads: 'radius' }, 1.4), shownOn(null, 1.4)] // [2.8, 1.4, 1.4]
+ */
+export const shownOn = (dial: Pick<SlideDial, 'reads'> | null, radialMm: number): number =>
+  dial?.reads === 'diameter' ? 2 * radialMm : radialMm;
+
+/**
  * Where to set a dial for a travel from zero, rounded to half a division, which is what an eye can set. Wound back, as a nut
  * is cut, the collar runs down from zero: 2.30 at 2 mm a turn is one turn, then 1.70. Rounded down where a cap must hold.
  * @example dialReading(2.64, { unit: 'mm', division: 0.02, perTurn: 100, reads: 'radius' }).turns // 1

@@ -4,6 +4,7 @@ import type { UnconfirmedFact } from './schema.ts';
 /**
  * What a cut on this lathe rests on and nobody has said yet: where it stands in, it is not a fact.
  * @example missingFacts(shop.lathes[0]) // []
+ * @example missingFacts({ kind: 'change-gears', unconfirmed: ['leadscrew'] })[0] // 'leadscrew'
  */
 export const missingFacts = (lathe: Lathe): UnconfirmedFact[] =>
   lathe.unconfirmed.filter((f) => {

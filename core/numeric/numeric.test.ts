@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { bracketedMinimum, valleyFrom } from './minimum.ts';
+import { normalCdf } from './normal.ts';
 import { bracketAbout, bracketedRoot } from './root.ts';
 
 describe('a zero between two signs', () => {
@@ -52,5 +53,32 @@ describe('the lowest place between two limits', () => {
       expect(b).toBeGreaterThan(3.2);
     }
     expect(valleyFrom((x) => x, 0, 1)).toBeNull();
+  });
+});
+
+describe('the normal distribution', () => {
+  test.each([
+    // Abramowitz and Stegun, Handbook of Mathematical Functions (1964), table 26.1, fifteen places
+    [0, 0.5],
+    [0.5, 0.691462461274013],
+    [1, 0.841344746068543],
+    [2, 0.977249868051821],
+    [3, 0.99865010196837],
+    [-1.5, 1 - 0.933192798731142],
+  ])('at %s', (z, p) => expect(Math.abs(normalCdf(z) - p)).toBeLessThan(2e-15));
+  test('its slope is the density everywhere, and its two sides make one', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -8, max: 8, noNaN: true }), (z) => {
+        const h = 1e-4;
+        const slope = (normalCdf(z + h) - normalCdf(z - h)) / (2 * h);
+        const density = Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
+        return Math.abs(slope - density) < 1e-8 && Math.abs(normalCdf(z) + normalCdf(-z) - 1) < 1e-15;
+      }),
+    );
+  });
+  test('far out it is small and not nothing: erfc(6) is 2.15197367124989e-17 (NBS tables of the error function)', () => {
+    expect(2 * normalCdf(-6 * Math.SQRT2)).toBeCloseTo(2.1519736712498913e-17, 30);
+    expect(normalCdf(-40)).toBe(0);
+    expect(normalCdf(40)).toBe(1);
   });
 });

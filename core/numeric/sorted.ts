@@ -18,7 +18,7 @@ export function lowerBound<T>(sorted: readonly T[], least: number, keyOf: (x: T)
  * @example median([3, 1, 2]) // 2
  */
 export function median(list: readonly number[]): number {
-  const s = [...list].sort((p, q) => p - q);
+  const s = Float64Array.from(list).sort();
   const m = s.length >> 1;
   return s.length === 0 ? NaN : s.length % 2 ? (s[m] ?? NaN) : ((s[m - 1] ?? 0) + (s[m] ?? 0)) / 2;
 }

@@ -48,6 +48,7 @@ export function levelOf(results: readonly Result[], game: Game): number {
 /**
  * The rounds of the go at hand; empty at its beginning. @returns fewer than ten
  * @example goOf([], 'groove') // []
+ * @example goOf([{ game: 'groove', level: 1, right: true, missed: '', at: '2026-01-05T08:00:00Z' }], 'groove').length // 1
  */
 export function goOf(results: readonly Result[], game: Game): Result[] {
   const all = ofGame(results, game);
@@ -77,6 +78,7 @@ export function bestOf(results: readonly Result[], game: Game): number | null {
 /**
  * What was missed most, the commonest first.
  * @example missedOf([]) // []
+ * @example missedOf([{ game: 'groove', level: 1, right: false, missed: 'way', at: '2026-01-05T08:00:00Z' }]).length // 1
  */
 export function missedOf(
   results: readonly Result[],

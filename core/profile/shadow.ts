@@ -1,4 +1,4 @@
-import { normalCdf } from '../reading/density.ts';
+import { normalCdf } from '../numeric/normal.ts';
 
 // in the innermost loops a look-up of the global would take longer than the sum
 const { PI, acos, cos, exp, floor, hypot, max, min } = Math;
@@ -90,6 +90,11 @@ function between(list: Float64Array, turns: number): number {
   return a + (b - a) * (x - i);
 }
 
+/** How closely the line of half light is found, of the heights that it lies between; and steps after which it is close enough in any case. */
+const CLOSE = 4e-6;
+const MOST_ROUNDS = 24;
+const ROOT_TAU = Math.sqrt(2 * PI);
+
 /** The line of half light of an edge blurred by a normal law: the share along the axis by taps, across it exactly. */
 function softened(edge: Float64Array, pitch: number, sigma: number): Float64Array {
   const weights = Float64Array.from({ length: 2 * TAPS + 1 }, (_, k) => exp(-0.5 * ((k - TAPS) / 4) ** 2));
@@ -105,15 +110,24 @@ function softened(edge: Float64Array, pitch: number, sigma: number): Float64Arra
       high = max(high, h);
     }
     if (high - low < 1e-9) return high;
-    for (let round = 0; round < 18; round += 1) {
-      const y = (low + high) / 2;
-      let dark = 0;
-      for (let k = 0; k < heights.length; k += 1)
-        dark += (weights[k] ?? 0) * normalCdf(((heights[k] ?? 0) - y) / sigma);
-      if (dark > all / 2) low = y;
+    // Newton's steps from the middle, halving where one would leave the bracket: four or five where halving alone takes eighteen
+    const close = CLOSE * (high - low);
+    let y = (low + high) / 2;
+    for (let round = 0; round < MOST_ROUNDS && high - low > close; round += 1) {
+      let [dark, falls] = [-all / 2, 0];
+      for (let k = 0; k < heights.length; k += 1) {
+        const t = ((heights[k] ?? 0) - y) / sigma;
+        dark += (weights[k] ?? 0) * normalCdf(t);
+        falls += (weights[k] ?? 0) * exp(-0.5 * t * t);
+      }
+      if (dark > 0) low = y;
       else high = y;
+      const next = y + (dark * sigma * ROOT_TAU) / falls;
+      const inside = next > low && next < high;
+      if (inside && Math.abs(next - y) < close) return next;
+      y = inside ? next : (low + high) / 2;
     }
-    return (low + high) / 2;
+    return y;
   });
 }
 
@@ -168,7 +182,7 @@ export function laidOn(points: Points, s: Shadow): Laid {
  * @example rms([3, 3, 3, 3]) // 3
  */
 export function rms(list: readonly number[]): number {
-  const squares = list.map((v) => v * v).sort((a, b) => a - b);
-  const kept = squares.slice(0, max(1, floor(squares.length * 0.95)));
-  return Math.sqrt(kept.reduce((a, b) => a + b, 0) / max(1, kept.length));
+  const squares = Float64Array.from(list, (v) => v * v).sort();
+  const near = squares.subarray(0, max(1, floor(squares.length * 0.95)));
+  return Math.sqrt(near.reduce((a, b) => a + b, 0) / max(1, near.length));
 }

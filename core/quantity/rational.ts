@@ -12,6 +12,7 @@ const PLAIN = /^[+-]?(\d+|\d+\/\d+|\d*\.\d+|\d+\.)$/;
 /**
  * Reads "7", "7/4", "1.75". Null for anything else, a zero denominator included; never goes through a float.
  * @example rationalOf('1/0') // null
+ * @example textOf(rationalOf('10/8')) // '5/4'
  */
 export function rationalOf(text: string): Rational | null {
   const t = text.trim();

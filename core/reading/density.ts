@@ -1,28 +1,4 @@
-// asked for by the thousand: a look-up of the global Math each time would cost more than the figures
-const { SQRT2, abs, exp } = Math;
-
-/**
- * Standard normal distribution function, by the complementary error function of Numerical Recipes (erfcc), |error| < 1.2e-7.
- * @example [normalCdf(0), normalCdf(1), normalCdf(-1.96)] // [0.500, 0.841, 0.025]
- */
-export function normalCdf(z: number): number {
-  const x = abs(z) / SQRT2;
-  const t = 1 / (1 + 0.5 * x);
-  const poly =
-    -x * x -
-    1.26551223 +
-    t *
-      (1.00002368 +
-        t *
-          (0.37409196 +
-            t *
-              (0.09678418 +
-                t *
-                  (-0.18628806 +
-                    t * (0.27886807 + t * (-1.13520398 + t * (1.48851587 + t * (-0.82215223 + t * 0.17087277))))))));
-  const tail = 0.5 * t * exp(poly);
-  return z >= 0 ? 1 - tail : tail;
-}
+import { normalCdf } from '../numeric/normal.ts';
 
 /**
  * Density of the normal distribution about 0.

@@ -1,5 +1,6 @@
 import type { Wear } from '../evidence/evidence.ts';
-import { logistic, normalCdf, normalPdf, shortfallDensity } from './density.ts';
+import { normalCdf } from '../numeric/normal.ts';
+import { logistic, normalPdf, shortfallDensity } from './density.ts';
 
 /**
  * How readings come out wrong, in one place for naming, for the choice of the next reading and for what is said of a

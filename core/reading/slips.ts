@@ -134,6 +134,7 @@ export function angleSlip(value: number, known: number | null): Slip | null {
 /**
  * Whether a count of crests is one too many or too few for the pitch that is known; null: it agrees.
  * @example countSlip(10, 15, 1.5) // null
+ * @example countSlip(10, 13.5, 1.5) // {"kind":"both-ends","typed":1.35,"against":1.5,"by":"count","instead":9}
  */
 export function countSlip(crests: number, spanMm: number, pitchMm: number): Slip | null {
   const expected = spanMm / pitchMm;

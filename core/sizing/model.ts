@@ -1,6 +1,6 @@
 import { isSquare, slopeOf, type Flanks } from '../form/flanks.ts';
 import { type Tip, tipBeyondPitchLineMm } from '../cutting/tip.ts';
-import { normalCdf as cumulativeNormal } from '../reading/density.ts';
+import { normalCdf as cumulativeNormal } from '../numeric/normal.ts';
 import { dice, type Dice } from './random.ts';
 
 /**

@@ -74,6 +74,7 @@ export function threadSizes(spec: ThreadSpec): BasicSizes {
 /**
  * Basic diameters of a thread whose figures may be anything, mm; null: no thread follows from them together.
  * @example possibleSizes({ ...thread('M10'), pitch: '30' }) // null; 30 mm are deeper than it is thick
+ * @example possibleSizes(thread('M10')).pitchDiameterMm // 9.0257
  */
 export function possibleSizes(spec: ThreadSpec): BasicSizes | null {
   try {

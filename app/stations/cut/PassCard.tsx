@@ -55,7 +55,7 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
   );
   const dial = setting && lathe ? dialOf(setting, lathe) : null;
   const air = airText(card);
-  const out = outText(card, make, u, lathe?.has ?? []);
+  const out = outText(card, make, u, lathe);
   const last = led && at === motions.length - 1;
   return (
     <MachineFrame

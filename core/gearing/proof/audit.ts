@@ -53,6 +53,7 @@ export function nearestPitches(lead: Rational, most: number): readonly NearPitch
  * Over how many crests to measure so that a scratch tells the wanted lead from the nearest other one by four times the
  * instrument's uncertainty (two readings, one at each end). Null when the difference is nought.
  * @example crestsToMeasure(exact(2), exact(2), 0.02) // null; they are the same
+ * @example crestsToMeasure(exact(2), exact('1.75'), 0.02) // 1
  */
 export function crestsToMeasure(lead: Rational, other: Rational, instrumentMm: number): number | null {
   const difference = Math.abs(numberOf(lead.sub(other)));

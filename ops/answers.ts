@@ -1,3 +1,4 @@
+import { gearSettingOf } from '../core/job/gearSetting.ts';
 import { becauseText } from '../words/stations.ts';
 import type { Ranking } from '../core/identify/rank.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
@@ -104,6 +105,10 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null) {
       targetMm: gears?.target.toFraction() ?? null,
       leadMm: gears?.lead?.toFraction() ?? null,
       errorPpm: gears?.errorPpm ?? null,
+      /** What stands between spindle and leadscrew besides the train. */
+      levers: gearSettingOf(job, shop)?.levers ?? null,
+      tumbler: gearSettingOf(job, shop)?.tumbler ?? null,
+      mounted: lathe?.mounted ?? null,
     },
     setup: { ...job.setup, feed: machine.feed },
     pickup: machine.pickup,

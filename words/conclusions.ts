@@ -1,3 +1,4 @@
+import { gearSettingOf } from '../core/job/gearSetting.ts';
 import { leadToType } from './electronic.ts';
 import { FINE, lengthText, percentText, ppmText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
@@ -68,7 +69,9 @@ export function conclusion(station: StationId, job: Job, shop: Shop, system: Uni
       if (!g || !lathe) return null;
       if (!isGeared(lathe)) return g.lead && `${lathe.name}: type in ${leadToType(g.target, lathe, system)}`;
       if (!job.gears.train || g.errorPpm === null) return null;
-      const plain = `${trainText(job.gears.train)}, ${ppmText(g.errorPpm)}`;
+      const setting = gearSettingOf(job, shop);
+      const levers = setting?.levers == null ? '' : `, ${setting.levers}`;
+      const plain = `${trainText(job.gears.train)}${levers}, ${ppmText(g.errorPpm)}`;
       if (g.errorPpm === 0) return plain;
       // parts in a million say little: what they come to over the engagement
       const engaged = engagedOf(job);

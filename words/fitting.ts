@@ -23,6 +23,23 @@ export interface FittingAct {
   readonly done: string;
 }
 
+/** "Levers: cone 1, range B". */
+export const leversText = (levers: string): string => `Levers: ${levers}`;
+/** The gearbox set for the train, as the last act of putting it up; none where the lathe has no levers. */
+export const leverActs = (levers: string | null): FittingAct[] =>
+  levers === null
+    ? []
+    : [
+        {
+          text: `Set the levers of the gearbox: ${levers}. The same train at other levers cuts another pitch.`,
+          what: leversText(levers),
+          figure: null,
+          unit: '',
+          shafts: [],
+          done: 'Levers set',
+        },
+      ];
+
 /** The order of fitting, act by act. @param u the unit in which distances are said */
 export function fittingActs(mount: Fitting, spacer: string, u: UnitSystem): FittingAct[] {
   const last = mount.gears.at(-1)?.shaft ?? 1;

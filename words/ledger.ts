@@ -45,7 +45,7 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
         ? 'Touched off in the groove, zero there'
         : `Touched off${e.diameterMm === null ? '' : ` at ${len(e.diameterMm)}`}, zero there`;
     case 'gearsMounted':
-      return `Train put up: ${trainText(e.train)}`;
+      return `Train put up: ${trainText(e.train)}${e.train.gearbox === '1' ? '' : `, gearbox ${e.train.gearbox}`}`;
     case 'leversSet':
       return `A lever moved${e.ratio === '' ? '' : `: ${e.ratio}`}`;
     case 'scratchRead':

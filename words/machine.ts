@@ -3,7 +3,9 @@ import { motionWords, routine, withdrawal } from './routine.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Problem } from '../core/quantity/outcome.ts';
-import type { Card, CardView, Stopped } from '../core/job/card.ts';
+import type { Card, CardGears, CardView, Stopped } from '../core/job/card.ts';
+import type { GearSetting } from '../core/job/gearSetting.ts';
+import { trainText } from '../core/gearing/trainText.ts';
 import { threadOfJob } from '../core/job/derive.ts';
 import type { Job } from '../core/job/schema.ts';
 import { taperPerTurnMm } from '../core/job/taper.ts';
@@ -218,6 +220,20 @@ export function airText(card: Card): string | null {
   return `${all} expected to cut air: if it cuts, stop. It is not in the groove.`;
 }
 
+/** A train with its levers: one cuts another lead at other levers. */
+export const gearingText = (g: GearSetting): string =>
+  `${trainText(g.train)}${g.levers === null ? '' : `, levers: ${g.levers}`}`;
+
+/** What is put on the arm, where the levers are set, and for which hand the tumbler. */
+export function putUpText(g: CardGears | null): string {
+  if (!g) return 'Put the train up, then say so.';
+  if (g.leversFrom !== null && g.levers !== null)
+    return `Set the levers: ${g.levers}. They stood at ${g.leversFrom}. The train ${trainText(g.train)} stays on.`;
+  const levers = g.levers === null ? '' : ` Set the levers: ${g.levers}.`;
+  const tumbler = g.tumbler === null ? '' : ` Tumbler for a ${g.tumbler}-hand thread.`;
+  return `Put the train up: ${trainText(g.train)}.${levers}${tumbler}`;
+}
+
 /** What the machinist does now, in one sentence. */
 export function cardText(
   view: CardView,
@@ -235,7 +251,7 @@ export function cardText(
     }
     case 'mount':
       return card.what === 'gears'
-        ? 'Put the train up, then say so.'
+        ? putUpText(card.gears)
         : `Put the ${blank === 'bore' ? 'work' : 'blank'} up and indicate it, then say so.`;
     case 'measure':
       return card.what === 'blank'

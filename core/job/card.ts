@@ -13,6 +13,7 @@ import { kept } from '../keep/keep.ts';
 import { measurePlan } from './measure.ts';
 import { isSizeTest, type EventBody, type SizeTest } from './events.ts';
 import { feedOf, type Feed } from './feed.ts';
+import { gearSettingOf, leversStanding, type GearSetting } from './gearSetting.ts';
 import { metalOf, standingOfPart, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { safeMarks } from './safeMarks.ts';
@@ -33,6 +34,12 @@ export type Stopped =
   | { readonly code: 'changed'; readonly changes: readonly Changed[] }
   | { readonly code: 'stale'; readonly station: StationId; readonly because: Because }
   | { readonly code: 'assumed'; readonly passes: number; readonly depthMm: number; readonly train: string | null };
+
+/** Train, levers and tumbler as the job wants them, and how the levers stood. */
+export interface CardGears extends GearSetting {
+  /** The gears are on already: only the levers are moved, from here. */
+  readonly leversFrom: string | null;
+}
 
 /** The one act that is due at the machine. */
 export interface Card {
@@ -60,6 +67,8 @@ export interface Card {
   /** Passes from this one on that are expected to cut air. */
   readonly airPasses: number;
   readonly closeOn: readonly number[] | null;
+  /** What stands between spindle and leadscrew for this job; null: nothing is geared. */
+  readonly gears: CardGears | null;
   readonly conflict: Feed['conflict'];
   readonly lostBy: LostBy | null;
   readonly stopped: Stopped | null;
@@ -94,6 +103,16 @@ export const cutsNow = ({ card, metal }: CardView): boolean =>
 export interface StaleStation {
   readonly station: StationId;
   readonly because: Because;
+}
+
+/** What is to be put up, and whether only levers are moved for it. */
+function gearsFor(job: Job, shop: Shop, lathe: Lathe | null): CardGears | null {
+  const wanted = gearSettingOf(job, shop);
+  const on = lathe?.mounted ?? null;
+  if (!wanted || !lathe || !job.gears.train) return null;
+  const sameTrain = on !== null && sameGears({ ...on, gearbox: job.gears.train.gearbox }, job.gears.train);
+  const moved = sameTrain && on.gearbox !== job.gears.train.gearbox;
+  return { ...wanted, leversFrom: moved ? leversStanding(lathe) : null };
 }
 
 /** The gears that the job wants are on the lathe, as far as anybody has said. */
@@ -149,6 +168,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
     expectsMetal: false,
     airPasses: 0,
     closeOn: safeMarks(job, shop, lathe),
+    gears: gearsFor(job, shop, lathe),
     conflict: feed.conflict,
     lostBy: metal.lostBy,
     stopped: null,

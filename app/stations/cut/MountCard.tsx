@@ -55,9 +55,12 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
           )}
           {what === 'gears' && (
             <>
-              <p className="num text-[clamp(2.5rem,11cqi,6rem)] font-bold leading-none">
-                {job.gears.train ? trainText(job.gears.train) : ''}
+              <p className="num text-[clamp(2rem,9cqi,5rem)] font-bold leading-none">
+                {card.gears ? (card.gears.leversFrom === null ? trainText(card.gears.train) : card.gears.levers) : ''}
               </p>
+              {card.gears?.levers != null && card.gears.leversFrom === null && (
+                <p className="text-[clamp(1.75rem,5cqi,3rem)] font-bold leading-tight">{card.gears.levers}</p>
+              )}
               <Link
                 className="inline-flex min-h-12 items-center text-lg text-blue underline"
                 to={`/jobs/${job.id}/gears/machine`}
@@ -96,7 +99,9 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
                 It is put up and runs true
               </MainAct>
             ) : what === 'gears' ? (
-              <MainAct onClick={() => act({ do: 'mountGears', after })}>It is put up</MainAct>
+              <MainAct onClick={() => act({ do: 'mountGears', after })}>
+                {card.gears?.leversFrom == null ? 'It is put up' : 'Levers set'}
+              </MainAct>
             ) : (
               <MainAct onClick={takeArmed}>Take it</MainAct>
             )

@@ -1,4 +1,4 @@
-import type { Gearing } from '../../../core/gearing/train.ts';
+import type { Geared } from '../../../core/gearing/train.ts';
 import { cautionsAt } from '../../../core/job/cautions.ts';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -8,7 +8,8 @@ import { trainText } from '../../../core/gearing/trainText.ts';
 import { isGeared, type Lathe } from '../../../core/lathe/schema.ts';
 import { lengthText } from '../../../core/quantity/format.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
-import { fittingActs } from '../../../words/fitting.ts';
+import { leverActs, leversText, fittingActs } from '../../../words/fitting.ts';
+import { leversGiving } from '../../../core/job/gearSetting.ts';
 import { mountText } from '../../../words/gears.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
 import { BigNumber } from '../../machine/DialNumber.tsx';
@@ -34,7 +35,7 @@ export function PutUp() {
 interface Props {
   readonly lathe: Lathe;
   readonly thread: ThreadSpec;
-  readonly train: Gearing;
+  readonly train: Geared;
 }
 function Acts({ lathe, thread, train }: Props) {
   const { job } = useJobView();
@@ -46,9 +47,12 @@ function Acts({ lathe, thread, train }: Props) {
   const acts = useMemo(
     () =>
       mount?.fits
-        ? fittingActs(mount, lathe.gearWidthMm === null ? '' : ` of ${lengthText(lathe.gearWidthMm, u)}`, u)
+        ? [
+            ...fittingActs(mount, lathe.gearWidthMm === null ? '' : ` of ${lengthText(lathe.gearWidthMm, u)}`, u),
+            ...leverActs(leversGiving(lathe, train.gearbox)),
+          ]
         : [],
-    [mount, lathe.gearWidthMm, u],
+    [mount, lathe, train.gearbox, u],
   );
   const now = acts[Math.min(at, acts.length - 1)] ?? null;
   const next = acts[at + 1] ?? null;
@@ -60,13 +64,18 @@ function Acts({ lathe, thread, train }: Props) {
     mount && !mount.fits
       ? mountText(mount, u)
       : 'Whether and where it goes on is not checked: the arm of this lathe is not measured (Lathes).';
+  const levers = leversGiving(lathe, train.gearbox);
   return (
     <MachineFrame
       station="gears"
       title="Put it up"
       region="Put it up"
       back={{ to: `/jobs/${job.id}/gears`, label: 'Back to the desk: Gears' }}
-      say={now ? `${now.what} ${now.figure ?? ''}. ${now.text}` : `${trainText(train)}. ${why}`}
+      say={
+        now
+          ? `${now.what} ${now.figure ?? ''}. ${now.text}`
+          : `${trainText(train)}. ${levers === null ? '' : `${leversText(levers)}. `}${why}`
+      }
       pictureFirst
       {...(mount?.fits && lathe.moduleMm !== null
         ? {
@@ -92,6 +101,7 @@ function Acts({ lathe, thread, train }: Props) {
         ) : (
           <>
             <p className="num text-[clamp(2.5rem,10cqi,7rem)] font-bold leading-none">{trainText(train)}</p>
+            {levers !== null && <p className="mt-2 text-3xl font-bold">{leversText(levers)}</p>}
             <p className="mt-3 text-2xl">{why}</p>
           </>
         )

@@ -1,3 +1,4 @@
+import { leversGiving } from '../../../core/job/gearSetting.ts';
 import type { Geared } from '../../../core/gearing/train.ts';
 import { armOf, turningFor, TRIED_FOR_EACH } from '../../../core/gearing/mounting/index.ts';
 import { gearboxRatios } from '../../../core/gearing/gearbox/index.ts';
@@ -35,8 +36,7 @@ export const takeTrain = (t: Geared) =>
   act({ do: 'takeTrain', train: { drivers: [...t.drivers], driven: [...t.driven], gearbox: t.gearbox } });
 
 /** What a setting of the levers is called on this lathe. */
-export const leverName = (lathe: Lathe, ratio: string): string =>
-  gearboxRatios(lathe.levers).find((g) => g.ratio === ratio)?.name ?? ratio;
+export const leverName = (lathe: Lathe, ratio: string): string => leversGiving(lathe, ratio) ?? ratio;
 
 /** How finely a measured pitch is known, ppm, from its surest count; null for a thread named by standard or round numbers. */
 export function measuredPitchPpm(job: Job): number | null {

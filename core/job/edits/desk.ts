@@ -9,7 +9,8 @@ import { ProvenSchema, TrainSchema } from '../../lathe/schema.ts';
 import { aimsThatHold } from '../aim.ts';
 import { basisOf, notYet } from '../chain.ts';
 import { asUsuallyFed, slideAngleFor, suitClass, suitFit } from '../defaults.ts';
-import { fitOfJob, threadOfJob } from '../derive.ts';
+import { fitOfJob, latheOf, threadOfJob } from '../derive.ts';
+import { mountOn } from '../../gearing/mounting/latheArm.ts';
 import { feedsAtAngle } from '../feed.ts';
 import { makeOf } from '../made.ts';
 import { lastN } from '../metal.ts';
@@ -63,6 +64,17 @@ const lacks = (r: Pick<Reading, 'quantity' | 'span' | 'leaf'>): Refused | null =
     : null;
 
 /** What is decided at the desk. */
+/** A train in the order in which its gears go on the arm, where that is known: what is written is what is drawn. */
+function asItGoesOn(
+  train: NonNullable<Job['gears']['train']>,
+  job: Job,
+  shop: Shop,
+): NonNullable<Job['gears']['train']> {
+  const lathe = latheOf(job, shop);
+  const mount = lathe && mountOn(lathe, train, threadOfJob(job)?.leftHand ?? false);
+  return mount?.fits ? { drivers: [...mount.drivers], driven: [...mount.driven], gearbox: train.gearbox } : train;
+}
+
 export const DESK = {
   setIntake: edit(
     {
@@ -246,8 +258,8 @@ export const DESK = {
       ? good({ job: { ...job, gears: { lathe, train: job.gears.lathe === lathe ? job.gears.train : null } } })
       : bad('lathe', 'no-such-lathe', { there: shop.lathes.map((l) => l.id).join(', ') }),
   ),
-  takeTrain: edit({ train: Type.Union([Type.Null(), TrainSchema]) }, ({ job }, { train }) => ({
-    job: { ...job, gears: { ...job.gears, train } },
+  takeTrain: edit({ train: Type.Union([Type.Null(), TrainSchema]) }, ({ job, shop }, { train }) => ({
+    job: { ...job, gears: { ...job.gears, train: train && asItGoesOn(train, job, shop) } },
   })),
   remember: edit({ proven: Type.Omit(ProvenSchema, ['at']) }, ({ job, shop, at }, { proven }) => {
     const lathe = job.gears.lathe;

@@ -12,7 +12,7 @@ import { gearState, latheOf, threadOfJob } from './derive.ts';
 import { kept } from '../keep/keep.ts';
 import { measurePlan } from './measure.ts';
 import { isSizeTest, type EventBody, type SizeTest } from './events.ts';
-import { feedOf, type Feed } from './feed.ts';
+import { feedOf, swungToPickUp, type Feed } from './feed.ts';
 import { gearSettingOf, leversStanding, type GearSetting } from './gearSetting.ts';
 import { metalOf, standingOfPart, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
@@ -204,7 +204,8 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
   const changes = [
     ...agreed,
     // touching off again agrees to much, but it does not swing the slide; a changed feed has said it already
-    ...(feed.slideDeg !== null &&
+    ...(!swungToPickUp(job, metal) &&
+    feed.slideDeg !== null &&
     metal.slideDeg !== null &&
     metal.slideDeg !== feed.slideDeg &&
     !agreed.some((c) => c.fact === 'Feed')

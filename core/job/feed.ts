@@ -12,6 +12,13 @@ export const feedsAtAngle = (infeed: Infeed): infeed is 'flank' | 'modified' =>
 /** Along the bed: where a slide lies that was swung to pick a groove up, or to feed alternately. */
 export const ALONG_BED_DEG = 90;
 
+/**
+ * The slide lies along the bed because the groove is being picked up along it: it is not asked back before that is done.
+ * @example swungToPickUp(demo('pump'), { phase: 'lost', slideDeg: 90 }) // true
+ */
+export const swungToPickUp = (job: Has<'pickup'>, metal: Pick<Metal, 'phase' | 'slideDeg'>): boolean =>
+  metal.phase === 'lost' && job.pickup.way === 'parallel' && metal.slideDeg === ALONG_BED_DEG;
+
 /** How the slide goes in now: as it is set on the metal, else as planned. */
 export interface Feed {
   readonly infeed: Infeed;

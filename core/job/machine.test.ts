@@ -147,6 +147,18 @@ describe('alternate feed', () => {
   });
 });
 
+test('in the middle of a pick-up the slide lies where the pick-up wants it: no stop, and looking again does not swing it', () => {
+  const b = m30(29.93, { wanted: 'extend', cameIn: 'broken-shaft' });
+  b.do({ do: 'setUp', infeed: 'flank' }, { do: 'check' }, { do: 'setPickup', way: 'parallel' });
+  b.do({ do: 'swingSlide', deg: 90 });
+  expect(b.metal.slideDeg).toBe(90);
+  expect(b.card).toMatchObject({ do: 'pickup', stopped: null });
+  b.do({ do: 'check' });
+  expect(b.metal.slideDeg).toBe(90);
+  b.do({ do: 'offset', mm: 0.7 }, { do: 'inGroove' });
+  expect(b.metal.phase).toBe('kept');
+});
+
 describe('5. what is done is a depth', () => {
   test('the cap raised after six small passes: no leap', () => {
     const b = m30().do({ do: 'setSchedule', firstMaxMm: 0.05 }).passes(6);

@@ -6,7 +6,7 @@ import { cardOf } from '../card.ts';
 import { cutFacts } from '../cutPlan.ts';
 import { latheOf, threadOfJob } from '../derive.ts';
 import { BINDS, EVENT_FIELDS } from '../events.ts';
-import { feedOf, feedsAtAngle, plannedSlideDeg } from '../feed.ts';
+import { feedOf, feedsAtAngle, plannedSlideDeg, swungToPickUp } from '../feed.ts';
 import { lastN, metalOf, standingOfPart, voidedOf } from '../metal.ts';
 import { mateInHand, pinUsed } from '../measure.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
@@ -174,6 +174,7 @@ export const MACHINE = {
     const slideDeg = plannedSlideDeg(job);
     const swung =
       metal.facts &&
+      !swungToPickUp(job, metal) &&
       slideDeg !== null &&
       metal.slideDeg !== slideDeg &&
       (metal.facts['Feed'] !== facts['Feed'] || metal.slideDeg !== null) &&

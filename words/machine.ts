@@ -225,7 +225,7 @@ export const gearingText = (g: GearSetting): string =>
   `${trainText(g.train)}${g.levers === null ? '' : `, levers: ${g.levers}`}`;
 
 /** What is put on the arm, where the levers are set, and for which hand the tumbler. */
-export function putUpText(g: CardGears | null): string {
+function putUpText(g: CardGears | null): string {
   if (!g) return 'Put the train up, then say so.';
   if (g.leversFrom !== null && g.levers !== null)
     return `Set the levers: ${g.levers}. They stood at ${g.leversFrom}. The train ${trainText(g.train)} stays on.`;

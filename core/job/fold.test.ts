@@ -51,8 +51,7 @@ test('a ledger that only ends like another is not taken for it', () => {
 test('what is struck is left out, and a strike that is struck counts for nothing', () => {
   const job = demoJobs().find((j) => j.id === 'demo-sluice')!;
   const n = job.events.at(-1)!.n;
-  const strike = (of: number, at: number): LedgerEvent =>
-    ({ ...job.events.at(-1)!, kind: 'voided', of, n: at }) as LedgerEvent;
+  const strike = (of: number, at: number): LedgerEvent => ({ ...job.events.at(-1)!, kind: 'voided', of, n: at });
   const once = [...job.events, strike(n, n + 1)];
   expect(standing(once).map((e) => e.n)).toEqual(job.events.slice(0, -1).map((e) => e.n));
   const twice = [...once, strike(n + 1, n + 2)];

@@ -1,7 +1,7 @@
 // asked for by the thousand: a look-up of the global Math each time would cost more than the figures
 const { SQRT1_2, abs, exp, trunc } = Math;
 
-/** Coefficients of Cody's rational approximations, for |x| to 0.46875, to 4, and beyond. */
+/** Coefficients of Cody's rational approximations, as printed, for |x| to 0.46875, to 4, and beyond. */
 const A = [3.1611237438705656, 113.864154151050156, 377.485237685302021, 3209.37758913846947, 0.185777706184603153];
 const B = [23.6012909523441209, 244.024637934444173, 1282.61652607737228, 2844.23683343917062];
 const C = [

@@ -98,7 +98,12 @@ module.exports = {
       to: { path: `${outer}|^core/|^demo/`, pathNot: '^core/quantity/units\\.ts$', dependencyTypesNot: ['type-only'] },
     },
     { name: 'server-apart', severity: 'error', from: { path: '^server/' }, to: { path: '^(app|cli)/' } },
-    { name: 'cli-apart', severity: 'error', from: { path: '^cli/', pathNot: '\\.test\\.ts$' }, to: { path: '^(app|server)/' } },
+    {
+      name: 'cli-apart',
+      severity: 'error',
+      from: { path: '^cli/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(app|server)/' },
+    },
     { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
   ],
   options: {

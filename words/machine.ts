@@ -135,6 +135,8 @@ export const LOST: Readonly<Record<LostBy, string>> = {
 export const CONFLICT: Readonly<Record<NonNullable<Feed['conflict']>, string>> = {
   'slide-along-bed':
     'The top slide lies along the bed, where it was swung to pick the groove up: feed straight in with the cross slide. To feed at an angle again, swing it back and pick the groove up anew.',
+  'old-groove':
+    'The old groove was found with the tool straight over it. Feed straight in with the cross slide: fed at an angle, the tool would land beside the groove.',
   'slide-elsewhere':
     'Alternate feeding needs the top slide along the bed. As it lies, feed straight in, or swing it and pick the groove up anew.',
 };

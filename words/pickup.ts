@@ -80,7 +80,15 @@ export interface MoveHead {
   readonly which: string;
 }
 
-export function moveHead(move: Move, u: UnitSystem): MoveHead {
+/** Which way the handle of an angled top slide goes: a nut is fed by winding it back. Along the bed forward is towards the headstock. */
+function woundText(move: Extract<Move, { way: 'angled' }>, internal: boolean): 'forward' | 'back' {
+  const feedsBack = internal && move.slideDeg < 90;
+  return move.slideMm >= 0 === !feedsBack ? 'forward' : 'back';
+}
+const intoText = (move: Extract<Move, { way: 'angled' }>): string =>
+  move.slideDeg < 90 ? (move.slideMm >= 0 ? ', into the work' : ', out of the work') : '';
+
+export function moveHead(move: Move, u: UnitSystem, internal = false): MoveHead {
   const bare = (mm: number): string => lengthText(mm, u, { ...FINE, bare: true });
   const dial = (t: SlideTravel | null, mm: number): Pick<MoveHead, 'figure' | 'turns' | 'unit'> =>
     t
@@ -95,7 +103,7 @@ export function moveHead(move: Move, u: UnitSystem): MoveHead {
       };
     case 'angled':
       return {
-        what: `Top slide ${move.slideMm >= 0 ? 'forward' : 'back'}`,
+        what: `Top slide ${woundText(move, internal)}`,
         ...dial(move.travel, move.slideMm),
         which: `cross slide ${travelText(move.crossTravel, move.crossOutMm, u, ' + ')} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}`,
       };
@@ -141,7 +149,7 @@ export function moveHead(move: Move, u: UnitSystem): MoveHead {
 }
 
 /** One motion after another, for bringing the tool into the groove; ended by taking the slack up again. */
-export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem, kind: LatheKind): string[] {
+export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem, kind: LatheKind, internal = false): string[] {
   const slack = `Take the slack up again. ${slackText(kind, leftHand).act}`;
   const shut = kind === 'electronic' ? 'Leadscrew engaged' : 'Half-nuts shut';
   const comeBack = (away: string): string =>
@@ -163,8 +171,8 @@ export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem, kind: 
       const along = travelText(move.travel, move.slideMm, u);
       const cross = travelText(move.crossTravel, move.crossOutMm, u);
       return [
-        `Draw the tool clear, then move the top slide ${along} ${move.slideMm >= 0 ? 'forward, into the work' : 'back, out of the work'}.`,
-        ...(move.comeBack ? [comeBack(move.slideMm >= 0 ? 'forward' : 'back')] : []),
+        `Draw the tool clear, then move the top slide ${along} ${woundText(move, internal)}${intoText(move)}.`,
+        ...(move.comeBack ? [comeBack(woundText(move, internal))] : []),
         `The cross slide goes ${cross} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}: that is its reading for zero now.`,
         slack,
       ];

@@ -195,7 +195,7 @@ export function offLeadsText(exactLeads: string): string {
     [3 / 8, 'three eighths of a lead'],
     [1 / 3, 'a third of a lead'],
   ] as const;
-  return `${known.find(([v]) => Math.abs(v - x) < 1e-9)?.[1] ?? `${roundText(x, 0.01)} of a lead`} off, a double start`;
+  return `${known.find(([v]) => Math.abs(v - x) < 1e-9)?.[1] ?? `${roundText(x, 0.01)} of a lead`} off${Math.abs(x - 1 / 2) < 1e-9 ? ', a double start' : ', a second groove beside the first'}`;
 }
 
 export const GROOVE_WAY: Readonly<

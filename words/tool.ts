@@ -5,7 +5,7 @@ import type { UnitSystem } from '../core/quantity/units.ts';
 export const trailingSideText = (trailingReliefDeg: number): string | null =>
   trailingReliefDeg >= 0
     ? null
-    : `The trailing side leans outwards under its edge by ${Number((-trailingReliefDeg).toFixed(2))}\u00b0: ground square it would rub on the flank behind it.`;
+    : `The trailing side may lean outwards under its edge by ${Number((-trailingReliefDeg).toFixed(2))}\u00b0 and still clear: the lead angle carries that flank away from it. The leading side is the one that rubs if it is ground square.`;
 
 /** What cuts the thread. */
 export const TOOL_KIND_NAMES = {

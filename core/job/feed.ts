@@ -1,5 +1,5 @@
 import type { Infeed } from '../cutting/plan.ts';
-import type { Metal } from './metal.ts';
+import { threadExists, type Metal } from './metal.ts';
 import type { Has } from './schema.ts';
 
 /**
@@ -27,7 +27,7 @@ export interface Feed {
   /** Where the top slide lies now; null: nobody has said. */
   readonly liesDeg: number | null;
   /** Set up asks for a feed that the slide, as it lies, cannot give. */
-  readonly conflict: 'slide-along-bed' | 'slide-elsewhere' | null;
+  readonly conflict: 'slide-along-bed' | 'slide-elsewhere' | 'old-groove' | null;
 }
 
 /**
@@ -35,12 +35,16 @@ export interface Feed {
  * so that it can. A slide left along the bed by picking up is fed straight in; the conflict is said wherever it shows.
  * @example feedOf(demo('pump'), metal(demo('pump'))).infeed // 'plunge'
  */
-export function feedOf(job: Has<'setup'>, metal: Metal): Feed {
+export function feedOf(job: Has<'setup' | 'intake'>, metal: Metal): Feed {
   const wanted = job.setup.infeed;
   const lies = metal.slideDeg;
   const feeds = feedsAtAngle(wanted);
   // an old groove found at a control is cut straight in: at an angle the first flank would be cut away
   if (metal.startMm !== null) return { infeed: 'plunge', slideDeg: null, liesDeg: lies, conflict: null };
+  // found with the tool straight over it: fed at an angle, or from side to side, the tool would land beside the old groove by its
+  // depth times the tangent of that angle
+  if (wanted !== 'plunge' && threadExists(job) && metal.phase === 'kept' && lies !== ALONG_BED_DEG)
+    return { infeed: 'plunge', slideDeg: null, liesDeg: lies ?? plannedSlideDeg(job), conflict: 'old-groove' };
   if (feeds && lies === ALONG_BED_DEG && metal.phase === 'kept')
     return { infeed: 'plunge', slideDeg: null, liesDeg: lies, conflict: 'slide-along-bed' };
   if (wanted === 'alternate' && lies !== null && lies !== ALONG_BED_DEG && metal.touched !== null)

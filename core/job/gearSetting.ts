@@ -16,7 +16,7 @@ export interface GearSetting {
 
 /**
  * The levers of a lathe that give a ratio of its gearbox; null: it has none.
- * @example leversGiving(shop.lathes[1], '1/2') // 'A 1, B 2'
+ * @example leversGiving(shop.lathes[1], '1/2') // 'cone 1, range B'
  */
 export function leversGiving(lathe: Pick<Lathe, 'levers'>, ratio: string): string | null {
   if (Object.keys(lathe.levers).length === 0) return null;

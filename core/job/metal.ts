@@ -246,6 +246,8 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   dropped: (s, e) => void (s.dropped = e),
   taught: (s, e) => void (s.taught = e),
   inGroove: (s, e) => {
+    // who brought the tool into its groove has the work in the lathe: to put it up afterwards would lose the groove again
+    s.mounted = true;
     s.phase = 'kept';
     s.lostBy = null;
     s.offset = null;

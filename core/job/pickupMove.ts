@@ -1,4 +1,4 @@
-import { angledMove, gearSlip, outOnTaper, parallelMove, startMove, turnOfWork, type Groove } from '../pickup/moves.ts';
+import { gearSlip, outOnTaper, parallelMove, startMove, turnOfWork, type Groove } from '../pickup/moves.ts';
 import { countsThatAgree, zStart } from '../pickup/dropped.ts';
 import { dialReading } from '../lathe/dials.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
@@ -7,6 +7,7 @@ import { exact, numberOf, rationalFromNumber, textOf, type Rational } from '../q
 import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { gearState, latheOf, threadOfJob } from './derive.ts';
 import { ALONG_BED_DEG, plannedSlideDeg } from './feed.ts';
+import { alongSlide } from './slides.ts';
 import type { Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -204,7 +205,8 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
     }
     case 'angled': {
       if (!(slideDeg > 1)) return none('slide-square');
-      const { slideMm, crossOutMm } = angledMove(groove, slideDeg);
+      const stand = alongSlide(axialMm, slideDeg, thread.leftHand);
+      const [slideMm, crossOutMm] = [stand.topMm, 0 - stand.crossMm];
       return found({
         way,
         slideDeg,

@@ -2,7 +2,7 @@ import type { PlannedPass } from '../cutting/plan.ts';
 import { dialReading, type SlideDial } from '../lathe/dials.ts';
 import type { Lathe } from '../lathe/schema.ts';
 import { cosDeg, sinDeg, toInches } from '../quantity/units.ts';
-import type { Feed } from './feed.ts';
+import { ALONG_BED_DEG, type Feed } from './feed.ts';
 import type { Metal } from './metal.ts';
 
 /** Where one slide is to stand, on its own dial. */
@@ -63,8 +63,21 @@ export function standFor(pass: Pick<PlannedPass, 'depthMm' | 'axialMm'>, metal: 
 export function sideStand(metal: Metal, towardsHeadstockMm: number, leftHand: boolean): Stand | null {
   const lies = metal.slideDeg;
   if (lies === null || lies < LEAST_SIDE_DEG) return null;
-  const along = (towardsHeadstockMm * (leftHand && lies < 90 ? -1 : 1)) / sinDeg(lies);
-  return { topMm: metal.topMm + along, crossMm: metal.crossMm - along * cosDeg(lies) };
+  const move = alongSlide(towardsHeadstockMm, lies, leftHand);
+  return { topMm: metal.topMm + move.topMm, crossMm: metal.crossMm + move.crossMm };
+}
+
+/**
+ * How both slides move so that the tool goes along the axis and stays as deep: the one answer for side cuts, picking up and
+ * starts. Of the top slide + is forward: at an angle into the work, and in the direction of the cut, for which it is swung; along
+ * the bed towards the headstock, whatever hand is cut. Of the cross slide + is into the work; a nut alike, into its metal.
+ * @param liesDeg from the cross-slide line, over 0 to 90
+ * @example [alongSlide(0.5, 30, false).topMm, alongSlide(0.5, 30, true).topMm, alongSlide(0.5, 90, true).topMm] // [1.0, -1.0, 0.5]
+ */
+export function alongSlide(towardsHeadstockMm: number, liesDeg: number, leftHand: boolean): Stand {
+  const alongBed = liesDeg === ALONG_BED_DEG;
+  const topMm = (towardsHeadstockMm * (leftHand && !alongBed ? -1 : 1)) / sinDeg(liesDeg);
+  return { topMm, crossMm: alongBed ? 0 : -topMm * cosDeg(liesDeg) };
 }
 /** A slide nearer to square across than this is no use for moving along, degrees. */
 const LEAST_SIDE_DEG = 5;

@@ -46,7 +46,7 @@ export function Pickup() {
   const [step, setStep] = useState(0);
   if (!thread || !lathe) return <Gate station="pickup" />;
   const { acts, at } = pickupActs(job, shop, metal, pickup, ready, since);
-  const head = move && (at === 'move' || at === 'key') ? moveHead(move, u) : null;
+  const head = move && (at === 'move' || at === 'key') ? moveHead(move, u, job.intake.make === 'internal') : null;
   const slack = slackText(lathe.kind, leftHand);
   const lost = metal.lostBy ? LOST[metal.lostBy] : '';
   const drawer = params.get('show') === 'old';
@@ -57,7 +57,7 @@ export function Pickup() {
     setEye(null);
     setStep(0);
   };
-  const steps = move && at === 'move' ? pickupSteps(move, leftHand, u, lathe.kind) : [];
+  const steps = move && at === 'move' ? pickupSteps(move, leftHand, u, lathe.kind, job.intake.make === 'internal') : [];
   const says = {
     swing: PICKUP_PROBLEM['slide-not-along-bed'],
     slack: slack.act,

@@ -63,7 +63,6 @@ const lacks = (r: Pick<Reading, 'quantity' | 'span' | 'leaf'>): Refused | null =
     ? bad('reading.span', 'reading-without-span', { quantity: r.quantity })
     : null;
 
-/** What is decided at the desk. */
 /** A train in the order in which its gears go on the arm, where that is known: what is written is what is drawn. */
 function asItGoesOn(
   train: NonNullable<Job['gears']['train']>,
@@ -75,6 +74,7 @@ function asItGoesOn(
   return mount?.fits ? { drivers: [...mount.drivers], driven: [...mount.driven], gearbox: train.gearbox } : train;
 }
 
+/** What is decided at the desk. */
 export const DESK = {
   setIntake: edit(
     {

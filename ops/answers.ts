@@ -73,7 +73,7 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null) {
           {
             state: state.kind,
             conclusion: conclusion(s, job, shop, system),
-            because: 'because' in state ? becauseText(state.because) : null,
+            because: 'because' in state ? becauseText(state.because, system) : null,
           },
         ];
       }),

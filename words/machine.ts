@@ -13,6 +13,7 @@ import type { Feed } from '../core/job/feed.ts';
 import type { LostBy } from '../core/job/metal.ts';
 import type { SlideTravel } from '../core/job/pickupMove.ts';
 import type { Setting } from '../core/job/slides.ts';
+import { factText } from './facts.ts';
 import { problemText } from './problems.ts';
 import { becauseText, STATION_NAMES } from './stations.ts';
 import { shownOn } from '../core/lathe/dials.ts';
@@ -60,6 +61,7 @@ const FACTS: Readonly<Record<string, string>> = {
   Made: 'What is made',
   'Pitch diameter': 'The pitch diameter to reach',
   Lathe: 'The lathe',
+  'Lathe id': 'The lathe',
   Gears: 'The train',
   Lead: 'The lead',
   Feed: 'The way of feeding',
@@ -72,6 +74,7 @@ const CHECK: Readonly<Record<string, string>> = {
   Made: 'Check that it is the right member.',
   'Pitch diameter': 'The rest of the depth follows it; check that this is meant.',
   Lathe: 'The work has to be put up there and the groove picked up.',
+  'Lathe id': 'The work has to be put up there and the groove picked up.',
   Gears: 'Put the train up, then pick the groove up.',
   Lead: 'Put the train up, then pick the groove up.',
   Feed: 'See how the top slide lies before going on.',
@@ -96,7 +99,7 @@ export function stoppedText(s: Stopped, u: UnitSystem): { readonly what: string;
     case 'stale':
       return {
         what: `${STATION_NAMES[s.station]} has to be looked at again.`,
-        check: becauseText(s.because),
+        check: becauseText(s.because, u),
       };
     case 'assumed':
       return {
@@ -107,7 +110,9 @@ export function stoppedText(s: Stopped, u: UnitSystem): { readonly what: string;
       const [first] = s.changes;
       const more = s.changes.length > 1 ? `, and ${s.changes.length - 1} more` : '';
       return {
-        what: first ? `${FACTS[first.fact] ?? first.fact} changed: ${first.was} is now ${first.now}${more}.` : '',
+        what: first
+          ? `${FACTS[first.fact] ?? first.fact} changed: ${factText(first.fact, first.was, u)} is now ${factText(first.fact, first.now, u)}${more}.`
+          : '',
         check: first ? (CHECK[first.fact] ?? '') : '',
       };
     }

@@ -1,3 +1,5 @@
+import type { UnitSystem } from '../core/quantity/units.ts';
+import { factText } from './facts.ts';
 import type { Because, Moved, StationState, Waiting } from '../core/job/chain.ts';
 import type { StationId } from '../core/job/stations.ts';
 
@@ -54,14 +56,15 @@ export const WAITING: Readonly<Record<Waiting, string>> = {
   'no-verdict': 'Nobody has said yet whether it fits.',
 };
 
-function movedText({ fact, was, now }: Moved): string {
-  const label = fact.startsWith('Reading ') ? 'A reading' : fact;
-  if (was === null) return `${label} was added: ${now}`;
-  return now === null ? `${label} was taken away: ${was}` : `${label} was ${was}, is now ${now}`;
+function movedText({ fact, was, now }: Moved, u: UnitSystem): string {
+  const label = fact.startsWith('Reading ') ? 'A reading' : fact === 'Lathe id' ? 'Lathe' : fact;
+  const text = (value: string): string => factText(fact, value, u);
+  if (was === null) return `${label} was added: ${now === null ? '' : text(now)}`;
+  return now === null ? `${label} was taken away: ${text(was)}` : `${label} was ${text(was)}, is now ${text(now)}`;
 }
 
 /** Why a station is not as it was, or not open yet. */
-export function becauseText(b: Because): string {
+export function becauseText(b: Because, u: UnitSystem): string {
   switch (b.code) {
     case 'waiting':
       return WAITING[b.for];
@@ -69,7 +72,7 @@ export function becauseText(b: Because): string {
       return `${STATION_NAMES[b.station]} has to be looked at again first.`;
     case 'moved': {
       const [first, ...more] = b.moved;
-      return `${first ? movedText(first) : ''}${more.length > 0 ? `, and ${more.length} more` : ''}.`;
+      return `${first ? movedText(first, u) : ''}${more.length > 0 ? `, and ${more.length} more` : ''}.`;
     }
   }
 }

@@ -71,12 +71,12 @@ export function StationFrame({
         </header>
         {state.kind === 'stale' && (
           <Note tone="again">
-            <strong>Look at this again.</strong> {becauseText(state.because)}
+            <strong>Look at this again.</strong> {becauseText(state.because, system)}
           </Note>
         )}
         {state.kind === 'blocked' && (
           <Note tone="say">
-            <strong>Waiting.</strong> {becauseText(state.because)}
+            <strong>Waiting.</strong> {becauseText(state.because, system)}
           </Note>
         )}
         {answer !== null && state.kind !== 'blocked' && (

@@ -2,6 +2,7 @@ import { useNavigate } from 'react-router';
 import type { StationId } from '../../core/job/stations.ts';
 import { becauseText, STATION_NAMES } from '../../words/stations.ts';
 import { useJobView } from '../job/jobContext.tsx';
+import { useSystem } from '../store/store.ts';
 import { neighbour } from '../job/settle.ts';
 import { useBack } from '../stations/cut/useBack.ts';
 import { Bar, MainAct } from './Bar.tsx';
@@ -10,10 +11,11 @@ import { MachineFrame } from './MachineFrame.tsx';
 /** A station at the machine that waits for something: what for, and the way there. */
 export function Gate({ station }: { readonly station: StationId }) {
   const { job, states } = useJobView();
+  const system = useSystem();
   const navigate = useNavigate();
   const back = useBack();
   const state = states[station];
-  const text = 'because' in state ? becauseText(state.because) : 'The thread has no name yet.';
+  const text = 'because' in state ? becauseText(state.because, system) : 'The thread has no name yet.';
   const to = neighbour(job, station, -1) ?? 'name';
   return (
     <MachineFrame

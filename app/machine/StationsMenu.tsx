@@ -33,7 +33,9 @@ export function StationsMenu({ open, onClose }: { readonly open: boolean; readon
                     {STATION_NAMES[s]} {pathname !== to && <StateMark state={state} />}
                   </span>
                   <span className="text-sm opacity-90">
-                    {'because' in state ? becauseText(state.because) : (conclusion(s, job, shop, system) ?? '\u2013')}
+                    {'because' in state
+                      ? becauseText(state.because, system)
+                      : (conclusion(s, job, shop, system) ?? '\u2013')}
                   </span>
                 </Link>
               </li>

@@ -6,6 +6,7 @@ import { cutFacts, workLeft } from './cutPlan.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import { metalOf, standingOfPart, threadExists, type Metal } from './metal.ts';
 import type { Job, Shop, StationId } from './schema.ts';
+import { LATHE_ID, movedFacts } from './sameFacts.ts';
 import { STATIONS } from './stations.ts';
 
 /** The facts a station rests on, by name, as short texts: kept when it is settled, compared ever after. */
@@ -67,7 +68,7 @@ export const stationsOf = (job: Job): StationId[] => {
   return STATIONS.filter((s) => s !== 'pickup' || pickup);
 };
 
-const mm = (x: number): string => roundText(x, 0.001);
+const mm = (x: number): string => roundText(x, 1e-6);
 
 /**
  * What a station rests on now. `believed` is the thread as the evidence now has it (null: not known).
@@ -105,7 +106,12 @@ export function basisOf(
         ...thread,
         Lathe: lathe?.name ?? 'none',
         ...(lathe
-          ? { Leadscrew: lathe.leadscrew, 'Fixed ratio': lathe.fixedRatio, 'Gears owned': lathe.gears.join(' ') }
+          ? {
+              [LATHE_ID]: lathe.id,
+              Leadscrew: lathe.leadscrew,
+              'Fixed ratio': lathe.fixedRatio,
+              'Gears owned': lathe.gears.join(' '),
+            }
           : {}),
       };
     case 'setup':
@@ -113,6 +119,7 @@ export function basisOf(
         ...thread,
         'What is made': job.intake.make,
         Lathe: lathe?.name ?? 'none',
+        ...(lathe ? { [LATHE_ID]: lathe.id } : {}),
         'Scale zero': lathe?.slideScaleZero ?? '',
         'Lead cut': gears?.lead?.toFraction() ?? 'none',
       };
@@ -164,13 +171,10 @@ const testsText = (job: Job, metal: Metal): string =>
  * @example changes({ Lead: '2' }, { Lead: '3' })[0].now // '3'
  */
 export function changes(then: Basis, now: Basis, shared = false): Moved[] {
-  const out: Moved[] = [];
-  for (const key of new Set([...Object.keys(then), ...Object.keys(now)])) {
-    const [a, b] = [then[key], now[key]];
-    if (a === b || (shared && (a === undefined || b === undefined))) continue;
-    out.push({ fact: key, was: a ?? null, now: b ?? null });
-  }
-  return out;
+  const known = (fact: string): boolean => !shared || (then[fact] !== undefined && now[fact] !== undefined);
+  return movedFacts(then, now)
+    .filter(known)
+    .map((fact) => ({ fact, was: then[fact] ?? null, now: now[fact] ?? null }));
 }
 
 /**

@@ -15,10 +15,13 @@ import { feedOf, feedsAtAngle, plannedSlideDeg } from './feed.ts';
 import { standing, type Facts, type Metal } from './metal.ts';
 import { nextPass } from './nextPass.ts';
 import { ofParts } from './ofParts.ts';
+import { LATHE_ID, movedFacts } from './sameFacts.ts';
 import type { CutParts, Has, Job, Shop } from './schema.ts';
 import { cleaning, recutting, targetOf } from './recut.ts';
 import { leastWorn } from './special.ts';
 
+/** Facts that are lengths are kept finer than they are compared (`sameFacts`), mm. */
+const FACT_MM = 1e-6;
 /** How far the tip is drawn clear of the surface on the way back, mm. Common practice, no source. */
 export const CLEARANCE_MM = 0.5;
 /** Slack allowed for on a cross slide that nobody has measured, mm. Common practice, no source. */
@@ -226,13 +229,17 @@ export function cutFacts(job: Job, shop: Shop): Facts {
   return {
     ...(thread ? { Thread: thread.designation } : {}),
     Made: job.intake.make,
-    ...(fit ? { 'Pitch diameter': roundText(fit.pitchDiameterMm, 0.001) } : {}),
+    ...(fit ? { 'Pitch diameter': roundText(fit.pitchDiameterMm, FACT_MM) } : {}),
     Lathe: lathe?.name ?? 'none',
+    ...(lathe ? { [LATHE_ID]: lathe.id } : {}),
     ...(lathe && isGeared(lathe) ? { Gears: job.gears.train ? trainText(job.gears.train) : 'none' } : {}),
     Lead: gears?.lead?.toFraction() ?? 'none',
     Feed: slide === null ? 'straight in' : `${job.setup.infeed} ${slide}`,
     ...(tip
-      ? { Tool: 'flatMm' in tip ? `flat ${roundText(tip.flatMm, 0.001)}` : `radius ${roundText(tip.radiusMm, 0.001)}` }
+      ? {
+          Tool:
+            'flatMm' in tip ? `flat ${roundText(tip.flatMm, FACT_MM)}` : `radius ${roundText(tip.radiusMm, FACT_MM)}`,
+        }
       : {}),
     ...cleaningFact(job),
     ...(lathe ? { Dials: JSON.stringify([lathe.crossSlide, lathe.topSlide]) } : {}),
@@ -242,7 +249,7 @@ export function cutFacts(job: Job, shop: Shop): Facts {
 /** Only where there is something to clean, so that records from before it was asked do not read as changed. */
 function cleaningFact(job: CutParts): Facts {
   const deeperMm = cleaning(job)?.deeperMm;
-  return deeperMm == null ? {} : { Cleaning: roundText(deeperMm, 0.001) };
+  return deeperMm == null ? {} : { Cleaning: roundText(deeperMm, FACT_MM) };
 }
 
 /** A fact as it was when metal was cut, and as it is now. */
@@ -257,9 +264,7 @@ export interface Changed {
  * @example changedFacts({ Lead: '2' }, { Lead: '3' })[0].now // '3'
  */
 export const changedFacts = (was: Facts, now: Facts): Changed[] =>
-  [...new Set([...Object.keys(was), ...Object.keys(now)])]
-    .filter((fact) => was[fact] !== now[fact])
-    .map((fact) => ({ fact, was: was[fact] ?? 'none', now: now[fact] ?? 'none' }));
+  movedFacts(was, now).map((fact) => ({ fact, was: was[fact] ?? 'none', now: now[fact] ?? 'none' }));
 
 /**
  * Something is still to be cut on this part: depth that a dial can be set to, a spring pass, or another start.

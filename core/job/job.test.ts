@@ -81,9 +81,9 @@ describe('staleness', () => {
     for (const s of ['name', 'fit', 'gears', 'cut', 'prove'] as const) {
       const state = states[s];
       expect(state.kind).toBe('stale');
-      expect(state.kind === 'stale' && becauseText(state.because).length).toBeGreaterThan(10);
+      expect(state.kind === 'stale' && becauseText(state.because, 'mm').length).toBeGreaterThan(10);
     }
-    expect(states.gears.kind === 'stale' && becauseText(states.gears.because)).toContain('1 1/4-7 BSW');
+    expect(states.gears.kind === 'stale' && becauseText(states.gears.because, 'mm')).toContain('1 1/4-7 BSW');
     expect(states.read.kind).toBe('settled');
   });
 
@@ -124,7 +124,7 @@ describe('staleness', () => {
   });
 
   test('changes are told in words', () => {
-    const told = (then: Basis, now: Basis): string => becauseText({ code: 'moved', moved: changes(then, now) });
+    const told = (then: Basis, now: Basis): string => becauseText({ code: 'moved', moved: changes(then, now) }, 'mm');
     expect(told({ Pitch: '7' }, { Pitch: '8' })).toBe('Pitch was 7, is now 8.');
     expect(told({}, { 'Reading x 1': '7', b: '2' })).toBe('A reading was added: 7, and 1 more.');
     expect(told({ a: '1' }, {})).toBe('a was taken away: 1.');

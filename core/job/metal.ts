@@ -2,6 +2,7 @@ import type { Infeed } from '../cutting/plan.ts';
 import { cosDeg } from '../quantity/units.ts';
 import type { EventKind, EventOf, LedgerEvent } from './events.ts';
 import { kept } from '../keep/keep.ts';
+import { LATHE_ID, movedFacts } from './sameFacts.ts';
 import type { Has } from './schema.ts';
 
 /** Facts by name, as short texts. */
@@ -326,8 +327,8 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   },
   checked: (s, e) => {
     // cutting goes on at another lead or on another lathe: the old groove has to be found again
-    for (const fact of ['Lead', 'Lathe', 'Gears', 'Thread', 'Made'])
-      if (s.facts && s.facts[fact] !== e.facts[fact] && s.cuts > 0) lose(s, 'lead');
+    const moved = s.facts ? movedFacts(s.facts, e.facts) : [];
+    if (s.cuts > 0 && moved.some((fact) => LOSES_GROOVE.has(fact))) lose(s, 'lead');
     s.facts = e.facts;
   },
 };
@@ -350,6 +351,9 @@ const pick = (s: State): StartState => ({
   springs: s.springs,
   lastCutN: s.lastCutN,
 });
+
+/** Facts of which a change that was agreed to means that the old groove has to be found again. */
+const LOSES_GROOVE: ReadonlySet<string> = new Set(['Lead', 'Lathe', LATHE_ID, 'Gears', 'Thread', 'Made']);
 
 /** Places nearer than this are one, judged again, mm. */
 const SAME_PLACE_MM = 0.5;

@@ -95,7 +95,7 @@ export function Record() {
                 <dd>
                   {conclusion(s, job, shop, system) ?? 'nothing'}
                   {states[s].kind === 'stale' && (
-                    <span className="ml-2 text-look">look again: {becauseText(states[s].because)}</span>
+                    <span className="ml-2 text-look">look again: {becauseText(states[s].because, system)}</span>
                   )}
                 </dd>
               </div>

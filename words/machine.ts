@@ -14,6 +14,7 @@ import type { LostBy } from '../core/job/metal.ts';
 import type { SlideTravel } from '../core/job/pickupMove.ts';
 import type { Setting } from '../core/job/slides.ts';
 import { factText } from './facts.ts';
+import { mistakeText } from './gears.ts';
 import { problemText } from './problems.ts';
 import { becauseText, STATION_NAMES } from './stations.ts';
 import { shownOn } from '../core/lathe/dials.ts';
@@ -106,6 +107,16 @@ export function stoppedText(s: Stopped, u: UnitSystem): { readonly what: string;
         what: `An older record: ${fine(s.depthMm, u)} from ${s.passes} pass${s.passes === 1 ? '' : 'es'}.`,
         check: `${s.train ? `See that ${s.train} is on the lathe. ` : ''}Read the slide, and give the depth that it says.`,
       };
+    case 'scratch': {
+      const { crests, spanMm, readMm, leadMm, slips } = s.scratch;
+      const [slip] = slips;
+      return {
+        what: `The scratch is not this thread: ${crests} crests in ${fine(spanMm, u)} are ${fine(readMm, u)} each; the train cuts ${fine(leadMm, u)}.`,
+        check: slip
+          ? `One slip explains it: ${mistakeText(slip.mistake)}. Check gears and levers, put them right, and scratch again.`
+          : 'No single slip explains it. Check gears and levers, count again, and scratch again.',
+      };
+    }
     case 'changed': {
       const [first] = s.changes;
       const more = s.changes.length > 1 ? `, and ${s.changes.length - 1} more` : '';

@@ -19,6 +19,7 @@ import type { Job, Shop } from './schema.ts';
 import { safeMarks } from './safeMarks.ts';
 import { nextPass, setTo } from './nextPass.ts';
 import { meetsMetalMm, recutting } from './recut.ts';
+import { wrongScratch, type WrongScratch } from './scratchCheck.ts';
 import type { Setting } from './slides.ts';
 import type { StationId } from './stations.ts';
 
@@ -32,6 +33,8 @@ export type Stopped =
   | { readonly code: 'plan'; readonly problem: Problem }
   | { readonly code: 'lathe-unknown'; readonly lathe: string; readonly facts: readonly UnconfirmedFact[] }
   | { readonly code: 'changed'; readonly changes: readonly Changed[] }
+  /** What was scratched is not what the train cuts. */
+  | { readonly code: 'scratch'; readonly scratch: WrongScratch }
   | { readonly code: 'stale'; readonly station: StationId; readonly because: Because }
   | { readonly code: 'assumed'; readonly passes: number; readonly depthMm: number; readonly train: string | null };
 
@@ -213,6 +216,8 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
       : []),
   ];
   if (changes.length > 0) return stop({ code: 'changed', changes });
+  const scratch = wrongScratch(job, shop, metal);
+  if (scratch) return stop({ code: 'scratch', scratch });
   if (!metal.mounted) return answer({ do: 'mount', what: 'work' });
   if (!gearsUp(job, lathe, metal)) return answer({ do: 'mount', what: 'gears' });
   if (metal.phase === 'lost') return answer({ do: 'pickup' });

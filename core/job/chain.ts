@@ -6,7 +6,7 @@ import { cutFacts, workLeft } from './cutPlan.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import { metalOf, standingOfPart, threadExists, type Metal } from './metal.ts';
 import type { Job, Shop, StationId } from './schema.ts';
-import { LATHE_ID, movedFacts } from './sameFacts.ts';
+import { latheFacts, movedFacts } from './sameFacts.ts';
 import { STATIONS } from './stations.ts';
 
 /** The facts a station rests on, by name, as short texts: kept when it is settled, compared ever after. */
@@ -104,10 +104,9 @@ export function basisOf(
     case 'gears':
       return {
         ...thread,
-        Lathe: lathe?.name ?? 'none',
+        ...latheFacts(lathe),
         ...(lathe
           ? {
-              [LATHE_ID]: lathe.id,
               Leadscrew: lathe.leadscrew,
               'Fixed ratio': lathe.fixedRatio,
               'Gears owned': lathe.gears.join(' '),
@@ -118,8 +117,7 @@ export function basisOf(
       return {
         ...thread,
         'What is made': job.intake.make,
-        Lathe: lathe?.name ?? 'none',
-        ...(lathe ? { [LATHE_ID]: lathe.id } : {}),
+        ...latheFacts(lathe),
         'Scale zero': lathe?.slideScaleZero ?? '',
         'Lead cut': gears?.lead?.toFraction() ?? 'none',
       };

@@ -15,7 +15,7 @@ import { feedOf, feedsAtAngle, plannedSlideDeg } from './feed.ts';
 import { standing, type Facts, type Metal } from './metal.ts';
 import { nextPass } from './nextPass.ts';
 import { ofParts } from './ofParts.ts';
-import { LATHE_ID, movedFacts } from './sameFacts.ts';
+import { latheFacts, movedFacts } from './sameFacts.ts';
 import type { CutParts, Has, Job, Shop } from './schema.ts';
 import { cleaning, recutting, targetOf } from './recut.ts';
 import { leastWorn } from './special.ts';
@@ -230,8 +230,7 @@ export function cutFacts(job: Job, shop: Shop): Facts {
     ...(thread ? { Thread: thread.designation } : {}),
     Made: job.intake.make,
     ...(fit ? { 'Pitch diameter': roundText(fit.pitchDiameterMm, FACT_MM) } : {}),
-    Lathe: lathe?.name ?? 'none',
-    ...(lathe ? { [LATHE_ID]: lathe.id } : {}),
+    ...latheFacts(lathe),
     ...(lathe && isGeared(lathe) ? { Gears: job.gears.train ? trainText(job.gears.train) : 'none' } : {}),
     Lead: gears?.lead?.toFraction() ?? 'none',
     Feed: slide === null ? 'straight in' : `${job.setup.infeed} ${slide}`,

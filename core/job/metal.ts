@@ -226,9 +226,14 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   },
   gearsMounted: (s, e) => {
     s.gears = e;
+    // a scratch speaks of the gears that it was cut with
+    s.scratch = null;
     lose(s, 'gears');
   },
-  leversSet: (s) => lose(s, 'levers'),
+  leversSet: (s) => {
+    s.scratch = null;
+    lose(s, 'levers');
+  },
   slideSwung: (s, e) => {
     if (s.slideDeg === e.deg) return;
     s.slideDeg = e.deg;
@@ -322,6 +327,8 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   indexed: (s, e) => {
     s.starts.set(s.start, pick(s));
     s.start = e.to;
+    // indexed along the bed, the slide lies along the bed
+    if (e.topMm !== 0) s.slideDeg ??= 90;
     Object.assign(s, s.starts.get(e.to) ?? START_UNCUT);
     s.topMm += e.topMm;
   },

@@ -9,6 +9,13 @@ const TIP_MM = 0.002 + 1e-9;
 /** Identity of the lathe: what it is called may change, and nothing has moved. */
 export const LATHE_ID = 'Lathe id';
 
+/**
+ * A lathe as a fact: what it is called, and which it is.
+ * @example latheFacts({ id: 'a', name: 'Bess' }).Lathe // 'Bess'
+ */
+export const latheFacts = (lathe: { readonly id: string; readonly name: string } | null): FactTexts =>
+  lathe ? { Lathe: lathe.name, [LATHE_ID]: lathe.id } : { Lathe: 'none' };
+
 /** The same whatever the order in which its fields were written. */
 function sameFields(a: unknown, b: unknown): boolean {
   if (typeof a !== 'object' || a === null || typeof b !== 'object' || b === null) return a === b;

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import type { Stopped } from '../../../core/job/card.ts';
 import { planDecidedAt } from '../../../core/job/planProblem.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
+import { factText } from '../../../words/facts.ts';
 import { STATION_NAMES } from '../../../words/stations.ts';
 import type { StationId } from '../../../core/job/stations.ts';
 import { Digits } from '../../machine/DialNumber.tsx';
@@ -41,18 +42,34 @@ export function Halt({ what, check }: { readonly what: string; readonly check: s
 export function HaltMore({ stopped }: { readonly stopped: Stopped }) {
   const { machine } = useJobView();
   const shop = useShop();
+  const { system } = shop.settings;
   if (stopped.code === 'changed') {
     const [first] = stopped.changes;
     if (!first) return null;
     return (
       <dl className="grid grid-cols-[auto_1fr] items-baseline gap-x-4">
         <dt className="text-xl text-ink2">was</dt>
-        <dd className="num text-[clamp(1.5rem,3vw,2.75rem)] text-ink2 line-through">{first.was}</dd>
+        <dd className="num text-[clamp(1.5rem,3vw,2.75rem)] text-ink2 line-through">
+          {factText(first.fact, first.was, system)}
+        </dd>
         <dt className="text-xl text-ink2">now</dt>
         <dd className="num text-[clamp(2rem,6vw,5rem)] font-bold leading-tight">
-          <Digits text={first.now} />
+          <Digits text={factText(first.fact, first.now, system)} />
         </dd>
       </dl>
+    );
+  }
+  if (stopped.code === 'scratch') {
+    const { crests } = stopped.scratch;
+    return (
+      <LengthField
+        key={crests}
+        huge
+        label={`Counted again: ${crests} crests measure`}
+        mm={null}
+        system={system}
+        onCommit={(spanMm, text) => act({ do: 'scratch', crests, spanMm, text, after: machine.card.after })}
+      />
     );
   }
   if (stopped.code === 'assumed')
@@ -107,6 +124,15 @@ export function HaltActs({ stopped, beside }: { readonly stopped: Stopped; reado
     }
     case 'stale':
       return main(stopped.station);
+    case 'scratch':
+      return (
+        <>
+          <SideAct onClick={() => act({ do: 'mountGears', after })}>Gears and levers put right</SideAct>
+          <MainAct onward onClick={() => void navigate(`/jobs/${job.id}/gears?show=proof`)}>
+            To the train
+          </MainAct>
+        </>
+      );
     case 'assumed':
       return (
         <MainAct onClick={() => act({ do: 'confirmDepth', after })}>

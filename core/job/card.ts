@@ -145,6 +145,22 @@ export const testsSinceCut = (job: Job, metal: Metal): SizeTest[] =>
     .filter(isSizeTest)
     .filter((e) => e.n > metal.lastCutN && (metal.cuts > 0 || metal.touched === 'groove'));
 
+/** What is no longer as it was when metal was last agreed to be cut, the slide's own angle included. */
+function changesSince(job: Job, shop: Shop, metal: Metal, feed: Feed): Changed[] {
+  const agreed = metal.facts ? changedFacts(metal.facts, cutFacts(job, shop)) : [];
+  return [
+    ...agreed,
+    // touching off again agrees to much, but it does not swing the slide; a changed feed has said it already
+    ...(!swungToPickUp(job, metal) &&
+    feed.slideDeg !== null &&
+    metal.slideDeg !== null &&
+    metal.slideDeg !== feed.slideDeg &&
+    !agreed.some((c) => c.fact === 'Feed')
+      ? [{ fact: 'Feed', was: `top slide at ${metal.slideDeg}`, now: `${job.setup.infeed} ${feed.slideDeg}` }]
+      : []),
+  ];
+}
+
 /**
  * Everything that Cut shows, decided from the ledger and the plan. @param stale what upstream has to be looked at again
  * @example cardOf(demo('latch'), shop, null).card.do // 'check'
@@ -203,18 +219,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
       train: job.gears.train && trainText(job.gears.train),
     });
   if (stale) return stop({ code: 'stale', ...stale });
-  const agreed = metal.facts ? changedFacts(metal.facts, cutFacts(job, shop)) : [];
-  const changes = [
-    ...agreed,
-    // touching off again agrees to much, but it does not swing the slide; a changed feed has said it already
-    ...(!swungToPickUp(job, metal) &&
-    feed.slideDeg !== null &&
-    metal.slideDeg !== null &&
-    metal.slideDeg !== feed.slideDeg &&
-    !agreed.some((c) => c.fact === 'Feed')
-      ? [{ fact: 'Feed', was: `top slide at ${metal.slideDeg}`, now: `${job.setup.infeed} ${feed.slideDeg}` }]
-      : []),
-  ];
+  const changes = changesSince(job, shop, metal, feed);
   if (changes.length > 0) return stop({ code: 'changed', changes });
   const scratch = wrongScratch(job, shop, metal);
   if (scratch) return stop({ code: 'scratch', scratch });

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { Bench, m30, named, TRAIN_2MM } from '../../app/testing/bench.ts';
+import { type Bench, m30, named, TRAIN_2MM } from '../../app/testing/bench.ts';
 import { stoppedText } from '../../words/machine.ts';
 
 /** M30x2 on 8 tpi by 63/40 x 20/50: 63/100 of 3.175 mm, 2.00025 mm. */

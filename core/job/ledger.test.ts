@@ -3,6 +3,7 @@ import { answersOf } from '../../ops/answers.ts';
 import { goOver } from './edits/back.ts';
 import { lastN, metalOf, standing } from './metal.ts';
 import { cardText } from '../../words/machine.ts';
+import { startMovesOf } from './startMoves.ts';
 import { AT, named, m30 } from '../../app/testing/bench.ts';
 
 describe('the ledger', () => {
@@ -59,6 +60,26 @@ describe('the ledger', () => {
     expect(b.card.do).toBe('measure');
     expect(b.try({ do: 'nextStart' })).toBe('start');
   });
+});
+
+test('in a nut of two starts the top slide stands where indexing set it, and the next card reads its collar so', () => {
+  const b = named('1-5 Acme 2-start', { make: 'internal' }).do(
+    { do: 'setUp', infeed: 'plunge' },
+    { do: 'chooseLathe', lathe: 'lathe-bess' },
+    { do: 'takeTrain', train: { drivers: [60, 50], driven: [30, 40], gearbox: '1' } },
+    { do: 'mountGears' },
+    { do: 'mount' },
+    { do: 'measureBlank', diameterMm: 20.9 },
+    { do: 'touchOff' },
+  );
+  for (let i = 0; i < 60 && b.card.do === 'set'; i += 1)
+    b.do(b.card.pass?.spring ? { do: 'springDone' } : { do: 'passDone' });
+  expect(b.card.do).toBe('next-start');
+  const move = startMovesOf(b.job, b.shop)?.moves.find((m) => m.way === 'top-slide');
+  if (move?.way !== 'top-slide') throw new Error('no top slide');
+  b.do({ do: 'nextStart', topMm: move.travelMm });
+  const top = b.card.settings.find((s) => s.slide === 'top');
+  expect([top?.turns, top?.shown]).toEqual([move.dial.turns, move.dial.shown]);
 });
 
 test('inside, the slides are wound back and the collar runs down', () => {

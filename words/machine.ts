@@ -240,16 +240,36 @@ export function airText(card: Card): string | null {
 
 /** A train with its levers: one cuts another lead at other levers. */
 export const gearingText = (g: GearSetting): string =>
-  `${trainText(g.train)}${g.levers === null ? '' : `, levers: ${g.levers}`}`;
+  `${trainText(g.train)}${g.levers === null ? '' : `, ${g.levers}`}`;
 
+/** The act of putting up, the one figure of it, and what goes with that. */
+export interface PutUpLines {
+  readonly what: string;
+  readonly figure: string;
+  readonly more: readonly string[];
+}
 /** What is put on the arm, where the levers are set, and for which hand the tumbler. */
+export function putUpLines(g: CardGears): PutUpLines {
+  const train = trainText(g.train);
+  if (g.leversFrom !== null && g.levers !== null)
+    return {
+      what: 'Set the levers',
+      figure: g.levers,
+      more: [`They stood at ${g.leversFrom}.`, `The train ${train} stays on.`],
+    };
+  return {
+    what: 'Put the train up',
+    figure: train,
+    more: [
+      ...(g.levers === null ? [] : [`Levers: ${g.levers}.`]),
+      ...(g.tumbler === null ? [] : [`Tumbler for a ${g.tumbler}-hand thread.`]),
+    ],
+  };
+}
 function putUpText(g: CardGears | null): string {
   if (!g) return 'Put the train up, then say so.';
-  if (g.leversFrom !== null && g.levers !== null)
-    return `Set the levers: ${g.levers}. They stood at ${g.leversFrom}. The train ${trainText(g.train)} stays on.`;
-  const levers = g.levers === null ? '' : ` Set the levers: ${g.levers}.`;
-  const tumbler = g.tumbler === null ? '' : ` Tumbler for a ${g.tumbler}-hand thread.`;
-  return `Put the train up: ${trainText(g.train)}.${levers}${tumbler}`;
+  const { what, figure, more } = putUpLines(g);
+  return [`${what}: ${figure}.`, ...more].join(' ');
 }
 
 /** What the machinist does now, in one sentence. */

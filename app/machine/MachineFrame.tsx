@@ -3,6 +3,8 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { ChevronLeft, Maximize, Menu, Moon, Sigma, Sun, Volume2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { latheOf } from '../../core/job/derive.ts';
+import { gearSettingOf } from '../../core/job/gearSetting.ts';
+import { gearingText } from '../../words/machine.ts';
 import type { StationId } from '../../core/job/stations.ts';
 import { STATION_NAMES } from '../../words/stations.ts';
 import { threadLine } from '../../words/threadLine.ts';
@@ -46,6 +48,7 @@ interface Props {
 export function MachineFrame(p: Props) {
   const { job } = useJobView();
   const shop = useShop();
+  const gears = gearSettingOf(job, shop);
   const navigate = useNavigate();
   const { spoken } = usePrefs();
   const [menu, setMenu] = useState(false);
@@ -70,7 +73,9 @@ export function MachineFrame(p: Props) {
           <span className="min-w-0 flex-1 truncate max-xs:hidden">
             <strong className="text-lg">{job.title}</strong>{' '}
             <span className="text-ink2">
-              {[threadLine(job), latheOf(job, shop)?.name].filter((x) => x != null).join(' \u00b7 ')}
+              {[threadLine(job), gears && gearingText(gears), latheOf(job, shop)?.name]
+                .filter((x) => x != null)
+                .join(' \u00b7 ')}
             </span>
           </span>
           <span className="ml-auto flex shrink-0">

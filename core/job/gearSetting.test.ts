@@ -20,7 +20,7 @@ describe('levers are on the card', () => {
   test('a train to be put up is said with its levers and its tumbler', () => {
     const b = onDreyl('M20x1.5', '3/8');
     expect(b.card).toMatchObject({ do: 'mount', what: 'gears' });
-    expect(said(b)).toBe('Put the train up: 40/40. Set the levers: cone 3, range C. Tumbler for a right-hand thread.');
+    expect(said(b)).toBe('Put the train up: 40/40. Levers: cone 3, range C. Tumbler for a right-hand thread.');
     expect(said(onDreyl('M20x1.5 LH', '3/8'))).toContain('Tumbler for a left-hand thread.');
   });
   test('two jobs with one train and other levers do not look alike: the change of levers is an act of its own', () => {

@@ -1,5 +1,4 @@
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { gearingText } from '../../../words/machine.ts';
 import { springText, stageName } from '../../../words/stages.ts';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { useTakeBack } from './useCutFrame.ts';
@@ -30,11 +29,6 @@ export function Facts() {
         <span>
           takes <b className={big}>{lengthText(card.takesMm, u, { ...FINE, bare: true })}</b>,{' '}
           <b className={big}>{len(card.leftMm)}</b> to go
-        </span>
-      )}
-      {card.gears && (
-        <span>
-          gears <b className="num font-semibold text-ink">{gearingText(card.gears)}</b>
         </span>
       )}
       {back && (

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { trainText } from '../../../core/gearing/trainText.ts';
+import { cautionsAt } from '../../../core/job/cautions.ts';
 import { REST_ACTS } from '../../../words/holding.ts';
 import { HOLDING_NAMES } from '../../../words/ledger.ts';
-import { cardText } from '../../../words/machine.ts';
+import { cardText, type PutUpLines, putUpLines } from '../../../words/machine.ts';
 import { MainAct } from '../../machine/Bar.tsx';
 import { Keypad, takeArmed } from '../../machine/Keypad.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
@@ -18,6 +18,23 @@ import { PartBefore } from './PartBefore.tsx';
 import { PartPlate } from './PartPlate.tsx';
 import { useBack } from './useBack.ts';
 
+/** The one figure of putting up, what goes with it, and the way to do it act by act. */
+function PutUpFigure({ lines, to }: { readonly lines: PutUpLines; readonly to: string }) {
+  return (
+    <>
+      <p className="num text-[clamp(2rem,9cqi,5rem)] font-bold leading-none">{lines.figure}</p>
+      {lines.more.map((line) => (
+        <p key={line} className="text-[clamp(1.5rem,4cqi,2rem)] font-semibold leading-tight">
+          {line}
+        </p>
+      ))}
+      <Link className="inline-flex min-h-12 items-center text-lg text-blue underline" to={to}>
+        Put it up, step by step
+      </Link>
+    </>
+  );
+}
+
 /** What comes before the first pass: the work put up, the train put up, the surface measured. */
 export function MountCard({ beside }: { readonly beside: Beside }) {
   const { job, machine } = useJobView();
@@ -29,6 +46,7 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
   const { after } = card;
   const what = card.do === 'measure' ? 'measure' : card.what === 'gears' ? 'gears' : 'work';
   const text = cardText(machine, job.intake.make, u);
+  const putUp = what === 'gears' && card.gears ? putUpLines(card.gears) : null;
   return (
     <MachineFrame
       station="cut"
@@ -38,7 +56,7 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
       picture={<PartPlate act={what === 'measure' ? 'measure' : 'mount'} />}
       head={
         <div className="grid gap-4">
-          <p className="text-[clamp(1.75rem,5cqi,2.25rem)] font-bold leading-tight">{text}</p>
+          <p className="text-[clamp(1.75rem,5cqi,2.25rem)] font-bold leading-tight">{putUp?.what ?? text}</p>
           {what === 'work' && (
             <Choice
               label="Held"
@@ -53,22 +71,7 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
           {what === 'work' && job.setup.held.rest !== 'none' && (
             <p className="text-xl">{REST_ACTS[job.setup.held.rest]}</p>
           )}
-          {what === 'gears' && (
-            <>
-              <p className="num text-[clamp(2rem,9cqi,5rem)] font-bold leading-none">
-                {card.gears ? (card.gears.leversFrom === null ? trainText(card.gears.train) : card.gears.levers) : ''}
-              </p>
-              {card.gears?.levers != null && card.gears.leversFrom === null && (
-                <p className="text-[clamp(1.75rem,5cqi,3rem)] font-bold leading-tight">{card.gears.levers}</p>
-              )}
-              <Link
-                className="inline-flex min-h-12 items-center text-lg text-blue underline"
-                to={`/jobs/${job.id}/gears/machine`}
-              >
-                Put it up, step by step
-              </Link>
-            </>
-          )}
+          {putUp && <PutUpFigure lines={putUp} to={`/jobs/${job.id}/gears/machine`} />}
           {what === 'measure' && (
             <LengthField
               armed
@@ -86,7 +89,7 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
       }
       step={
         <div className="grid gap-3">
-          <MachineCautions codes={card.cautions} />
+          <MachineCautions codes={what === 'gears' ? cautionsAt('gears', job, shop) : card.cautions} />
           {what === 'measure' && <Keypad />}
         </div>
       }

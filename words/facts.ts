@@ -1,8 +1,6 @@
+import { LENGTH_FACTS } from '../core/job/sameFacts.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import { inches, type UnitSystem } from '../core/quantity/units.ts';
-
-/** Facts that are lengths, kept in mm. */
-const LENGTHS: ReadonlySet<string> = new Set(['Pitch diameter', 'Cleaning', 'Depth reached']);
 
 interface DialFields {
   readonly unit: UnitSystem;
@@ -20,7 +18,7 @@ const dialFactText = (d: DialFields): string => {
 
 /** A fact as a person reads it, in the unit at hand: a length with its unit, dials by their divisions. */
 export function factText(fact: string, text: string, u: UnitSystem): string {
-  if (LENGTHS.has(fact) && Number.isFinite(Number(text))) return lengthText(Number(text), u, FINE);
+  if (LENGTH_FACTS.has(fact) && Number.isFinite(Number(text))) return lengthText(Number(text), u, FINE);
   if (fact === 'Tool') {
     const [kind = '', mm] = text.split(' ');
     return Number.isFinite(Number(mm)) ? `${kind} ${lengthText(Number(mm), u, FINE)}` : text;

@@ -42,7 +42,7 @@ import { problemText } from '../../words/problems.ts';
 import { missingText, programRows } from '../../words/program.ts';
 import { proofWords } from '../../words/proofSheet.ts';
 import { toolSheetWords, toolTitle } from '../../words/toolSheet.ts';
-import { leverName } from '../stations/gears/trainQuery.ts';
+import { leversGiving } from '../../core/job/gearSetting.ts';
 
 /** Everything that the sheets of a job are made from. */
 export interface OnPaper {
@@ -192,7 +192,7 @@ function gearCard({ job, shop, dialUnit }: OnPaper): Drawn {
     errorPpm,
     mount: fits,
     unmounted: mount && !mount.fits ? mountText(mount, dialUnit) : NOT_MEASURED,
-    lever: Object.keys(lathe.levers).length > 0 ? leverName(lathe, train.gearbox) : null,
+    lever: leversGiving(lathe, train.gearbox),
     leftHand: thread.leftHand,
     change: lathe.mounted ? gearsToChange(train, lathe.mounted) : null,
     turns: turnsProof({

@@ -2,11 +2,10 @@ import type { Infeed } from '../cutting/plan.ts';
 import { cosDeg } from '../quantity/units.ts';
 import type { EventKind, EventOf, LedgerEvent } from './events.ts';
 import { kept } from '../keep/keep.ts';
-import { LATHE_ID, movedFacts } from './sameFacts.ts';
+import { type Facts, LATHE_ID, movedFacts } from './sameFacts.ts';
 import type { Has } from './schema.ts';
 
-/** Facts by name, as short texts. */
-export type Facts = Readonly<Record<string, string>>;
+export type { Facts };
 
 /** What made the tool lose its place against the groove. */
 export type LostBy =

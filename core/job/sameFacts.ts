@@ -1,8 +1,8 @@
 /** Facts by name, as short texts. */
-export type FactTexts = Readonly<Record<string, string>>;
+export type Facts = Readonly<Record<string, string>>;
 
 /** Facts that are lengths in mm: the same within half of what a micrometer shows. */
-const LENGTHS: ReadonlySet<string> = new Set(['Pitch diameter', 'Cleaning', 'Depth reached']);
+export const LENGTH_FACTS: ReadonlySet<string> = new Set(['Pitch diameter', 'Cleaning', 'Depth reached']);
 const LENGTH_MM = 0.0005 + 1e-9;
 /** A tip is the same within what a tool is measured to, mm. Common practice, no source. */
 const TIP_MM = 0.002 + 1e-9;
@@ -13,7 +13,7 @@ export const LATHE_ID = 'Lathe id';
  * A lathe as a fact: what it is called, and which it is.
  * @example latheFacts({ id: 'a', name: 'Bess' }).Lathe // 'Bess'
  */
-export const latheFacts = (lathe: { readonly id: string; readonly name: string } | null): FactTexts =>
+export const latheFacts = (lathe: { readonly id: string; readonly name: string } | null): Facts =>
   lathe ? { Lathe: lathe.name, [LATHE_ID]: lathe.id } : { Lathe: 'none' };
 
 /** The same whatever the order in which its fields were written. */
@@ -36,7 +36,7 @@ const parsed = (text: string): unknown => {
  */
 export function sameFact(fact: string, was: string, now: string): boolean {
   if (was === now) return true;
-  if (LENGTHS.has(fact)) return Math.abs(Number(was) - Number(now)) <= LENGTH_MM;
+  if (LENGTH_FACTS.has(fact)) return Math.abs(Number(was) - Number(now)) <= LENGTH_MM;
   if (fact === 'Dials') return sameFields(parsed(was), parsed(now));
   if (fact === 'Tool') {
     const [[kind, a], [other, b]] = [was.split(' '), now.split(' ')];
@@ -50,7 +50,7 @@ export function sameFact(fact: string, was: string, now: string): boolean {
  * otherwise is the same lathe; a record from before its identity was kept says nothing of it.
  * @example movedFacts({ Lathe: 'Bess', 'Lathe id': 'a' }, { Lathe: 'Bessie', 'Lathe id': 'a' }) // []
  */
-export function movedFacts(then: FactTexts, now: FactTexts): string[] {
+export function movedFacts(then: Facts, now: Facts): string[] {
   const names = [...new Set([...Object.keys(then), ...Object.keys(now)])];
   const moved = names.filter((fact) => {
     const [a, b] = [then[fact], now[fact]];

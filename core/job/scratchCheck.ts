@@ -1,7 +1,8 @@
 import { allSettings, ratioOf } from '../gearing/gearbox/index.ts';
 import { explainScratch } from '../gearing/proof/index.ts';
 import type { Explanation } from '../gearing/proof/diagnose.ts';
-import { isGeared } from '../lathe/schema.ts';
+import type { Geared } from '../gearing/train.ts';
+import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { exact, numberOf } from '../quantity/rational.ts';
 import { gearState, latheOf, threadOfJob } from './derive.ts';
 import type { Metal } from './metal.ts';
@@ -41,18 +42,30 @@ export function wrongScratch(
   const starts = threadOfJob(job)?.starts ?? 1;
   if ([leadMm, leadMm / starts].some((mm) => Math.abs(readMm - mm) <= withinMm)) return null;
   const { train } = job.gears;
-  if (!isGeared(lathe) || !train) return { ...scratchOf(scratch), readMm, leadMm, slips: [] };
+  return {
+    crests: scratch.crests,
+    spanMm: scratch.spanMm,
+    readMm,
+    leadMm,
+    // explained within two of its uncertainties: half a crest in all
+    slips: isGeared(lathe) && train ? slipsOf(lathe, train, readMm, withinMm / 2).slice(0, 3) : [],
+  };
+}
+
+/**
+ * Single slips at the end of this lathe that would have cut a scratch under a train, the likeliest first.
+ * @param readMm from crest to crest @param uncertaintyMm one standard deviation of it
+ * @example slipsOf(shop.lathes[1], { drivers: [40], driven: [40], gearbox: '1/4' }, 3, 0.01)[0].mistake // { kind: 'lever', lever: 'range', at: 'B', planned: 'C' }
+ */
+export function slipsOf(lathe: Lathe, train: Geared, readMm: number, uncertaintyMm: number): readonly Explanation[] {
   const setting = allSettings(lathe.levers).find((s) => ratioOf(lathe.levers, s)?.equals(exact(train.gearbox)));
-  const slips = explainScratch({
+  return explainScratch({
     leadscrew: exact(lathe.leadscrew),
     fixedRatio: exact(lathe.fixedRatio),
     gears: lathe.gears,
     levers: lathe.levers,
     planned: { drivers: train.drivers, driven: train.driven, ...(setting ? { levers: setting } : {}) },
     measuredMm: readMm,
-    // explained within two of these: half a crest in all
-    uncertaintyMm: withinMm / 2,
+    uncertaintyMm,
   });
-  return { ...scratchOf(scratch), readMm, leadMm, slips: slips.slice(0, 3) };
 }
-const scratchOf = ({ crests, spanMm }: { readonly crests: number; readonly spanMm: number }) => ({ crests, spanMm });

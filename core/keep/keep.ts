@@ -23,6 +23,16 @@ function grown(from: Twig, by: unknown): Twig {
 /** Plain values under one object are few (a station, an angle): more than this and the oldest go. */
 const MOST_PLAIN = 200;
 
+/** The twig that one thing after another leads to. */
+function under(from: Twig, given: readonly unknown[]): Twig {
+  let at = from;
+  for (const by of given) {
+    if (at.plain.size > MOST_PLAIN) at.plain.clear();
+    at = grown(at, by);
+  }
+  return at;
+}
+
 /**
  * A pure function that keeps its answers by the identity of what it is given. What comes first has to be an object: the
  * answers are let go of with it.
@@ -31,11 +41,7 @@ const MOST_PLAIN = 200;
 export function kept<A extends readonly [object, ...unknown[]], T>(derive: (...given: A) => T): (...given: A) => T {
   const root = twig();
   return (...given) => {
-    let at = root;
-    for (const by of given) {
-      if (at.plain.size > MOST_PLAIN) at.plain.clear();
-      at = grown(at, by);
-    }
+    const at = under(root, given);
     at.answer ??= { is: derive(...given) };
     return at.answer.is as T;
   };
@@ -59,10 +65,7 @@ export function cell<D extends object, K extends keyof D, A extends readonly unk
     let at = root;
     for (const v of there) at = grown(at, v);
     at = grown(at, values.map((v) => (typeof v === 'object' && v !== null ? '' : String(v))).join('|'));
-    for (const by of more) {
-      if (at.plain.size > MOST_PLAIN) at.plain.clear();
-      at = grown(at, by);
-    }
+    at = under(at, more);
     if (!at.answer) {
       const only = Object.fromEntries(parts.map((p, i) => [p, values[i]])) as Pick<D, K>;
       at.answer = { is: derive(only, ...more) };

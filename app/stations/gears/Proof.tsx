@@ -1,6 +1,6 @@
+import { slipsOf } from '../../../core/job/scratchCheck.ts';
 import { useState } from 'react';
-import { judgeScratch, scratchPlan, explainScratch, turnsProof } from '../../../core/gearing/proof/index.ts';
-import { allSettings, ratioOf } from '../../../core/gearing/gearbox/index.ts';
+import { judgeScratch, scratchPlan, turnsProof } from '../../../core/gearing/proof/index.ts';
 import type { Geared } from '../../../core/gearing/train.ts';
 import type { Lathe } from '../../../core/lathe/schema.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -32,24 +32,12 @@ export function Proof({ lathe, lead, train }: Props) {
     gears: lathe.gears,
     train,
   });
-  const setting = allSettings(lathe.levers).find((s) => ratioOf(lathe.levers, s)?.equals(exact(train.gearbox)));
   const { instrumentMm, other, over } = scratchPlan(
     lead,
     shop.instruments.filter((i) => i.measures === 'length').map((i) => i.uncertainty),
   );
   const verdict = crests === null || spanMm === null ? null : judgeScratch(lead, crests, spanMm, instrumentMm);
-  const why =
-    verdict === null || verdict.right
-      ? []
-      : explainScratch({
-          leadscrew: exact(lathe.leadscrew),
-          fixedRatio: exact(lathe.fixedRatio),
-          gears: lathe.gears,
-          levers: lathe.levers,
-          planned: { drivers: train.drivers, driven: train.driven, ...(setting ? { levers: setting } : {}) },
-          measuredMm: verdict.measuredMm,
-          uncertaintyMm: verdict.uncertaintyMm,
-        });
+  const why = verdict === null || verdict.right ? [] : slipsOf(lathe, train, verdict.measuredMm, verdict.uncertaintyMm);
   return (
     <div className="grid content-start gap-3">
       {turns.countable && (

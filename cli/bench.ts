@@ -1,4 +1,4 @@
-import { sizingLines } from './sizing/shop.ts';
+import { SIZING_KINDS, sizingLines, type SizingKind } from './sizing/shop.ts';
 import { availableParallelism } from 'node:os';
 import { mountTrain } from '../core/gearing/mounting/index.ts';
 import { findTrains } from '../core/gearing/search/index.ts';
@@ -14,7 +14,9 @@ import { readQuery, searchTables } from '../core/standards/lookUp.ts';
 import { CATALOGUE } from '../core/standards/catalogue.ts';
 
 if (process.argv.includes('sizing')) {
-  for (const line of sizingLines(200)) console.log(line);
+  const given = process.argv.filter((a) => a in SIZING_KINDS) as SizingKind[];
+  const jobs = Number(process.argv.find((a) => /^\d+$/.test(a)) ?? 200);
+  for (const line of sizingLines(jobs, given.length > 0 ? given : undefined)) console.log(line);
   process.exit(0);
 }
 

@@ -35,6 +35,8 @@ const Request = strict({
   dialUncertaintyMm: positive,
   settingMm: orNull(atLeast0),
   wiresSharedMm: orNull(atLeast0),
+  /** Pitch diameter of the basic thread, about which a mate of unknown size lies; the middle of the limits when missing. */
+  basicPitchDiameterMm: orNull(positive),
   stepMm: orNull(positive),
   mostMm: orNull(positive),
   means: Type.Array(
@@ -115,6 +117,8 @@ export const sizeOp = op({
       dialUncertaintyMm: q.dialUncertaintyMm,
       settingMm: q.settingMm ?? USUAL.settingMm,
       wiresSharedMm: q.wiresSharedMm ?? 0,
+      basicMm: q.basicPitchDiameterMm ?? middleOf(target.value),
+      special: false,
     };
     const means = meansOf(q);
     if (!means.ok) return means;
@@ -144,6 +148,8 @@ export const sizeOp = op({
     });
   },
 });
+
+const middleOf = (t: SizeTarget): number | null => ('minMm' in t ? (t.minMm + t.maxMm) / 2 : null);
 
 const grooveOf = (q: Q): Groove =>
   (q.member === 'internal' ? usualNutGroove : usualGroove)(flanksOf(q), q.pitchMm, q.starts ?? 1);

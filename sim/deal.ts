@@ -70,6 +70,10 @@ export interface Dealt {
   readonly more: number;
   /** A recut's own step between trials of the mate, mm radial. */
   readonly ownStepMm: number | null;
+  /** A nut of a class is proved by plugs, without balls. */
+  readonly byPlugs: boolean;
+  /** How much of its usual allowance, tolerance and wear the mate has. */
+  readonly mateShare: number;
   /** A limit gauge is made instead of a part: which end. */
   readonly gauge: 'go' | 'not-go' | null;
 }
@@ -105,6 +109,8 @@ export function deal(dice: Dice): Dealt {
     share: dice.between(0.75, 0.97),
     passes: dice.chance(0.3) ? dice.whole(6, 30) : null,
     trouble: dice.chance(0.5),
+    byPlugs: dice.chance(0.5),
+    mateShare: dice.between(0, 1),
     gauge: wanted === 'copy' && !worn && !kind.special && dice.chance(0.2) ? dice.of(['go', 'not-go'] as const) : null,
   };
 }

@@ -52,7 +52,14 @@ export interface Answers {
       | { readonly way: 'z' }
       | null;
   };
-  readonly prove: { readonly next: { readonly code: string; readonly byMm: number } | null };
+  readonly prove: {
+    readonly next: {
+      readonly code: string;
+      readonly byMm: number;
+      /** Where nothing more is told: what else may be done. */
+      readonly or?: readonly { readonly do: string; readonly byMm?: number }[];
+    } | null;
+  };
   /** What may be aimed at on this part after the one before. */
   readonly before: { readonly aims: readonly { readonly deeperMm: number }[] } | null;
 }
@@ -87,6 +94,10 @@ export interface Truth {
   /** In a bore: from the tip to the back of the bar. */
   readonly barMm: number | null;
   readonly wire: number | null;
+  /** Limit gauges at hand, by the pitch diameters that they stand for, mm; null: none. */
+  readonly gauges: { readonly goMm: number; readonly notGoMm: number } | null;
+  /** Pitch diameter of the mate that it is tried with, mm: told to nobody. */
+  readonly mateMm: number;
   /** The worn screw that a nut is made for: its thickest pitch diameter and its largest root. Null: a nut or screw of its own. */
   readonly screw: { readonly thickestMm: number; readonly rootMm: number } | null;
   /** Parts to make in all, a test piece among them; each from a blank of its own. */

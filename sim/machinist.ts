@@ -8,6 +8,10 @@ class Scrapped extends Error {}
 const HAND_MM = 0.002;
 const MOST_STEPS = 1200;
 const MOST_STOPS = 40;
+const MOST_LOOKS = 6;
+const MOST_LEASTS = 12;
+/** Hands feel a mate differently, in units of feel. */
+const HAND_G = 0.5;
 /** A tool so far beside a groove cuts its flank, which anybody sees, mm. */
 const BESIDE_MM = 0.06;
 
@@ -41,6 +45,7 @@ export function carry(
     if (t.wanted === 'recut') metal.depth.set(old.depth);
   };
   putUp();
+  const hand = dice.gauss(HAND_G);
   const cross = new Slide(t.crossSlackMm);
   const top = new Slide(t.topSlackMm);
   // depth of the tip = cross + top cos b + zero; place along the axis = phase + top sin b in the direction of the cut
@@ -111,13 +116,14 @@ export function carry(
     const off = travel - lead * Math.round(travel / lead);
     phase += off;
   };
-  const pass = (a: Answers): void => {
+  const pass = (a: Answers, again = false): void => {
     setTo(a.card.settings);
     const stand = tip();
     const before = real;
     // part of what stands before the tool springs away
     real = stand > real ? real + t.share * (stand - real) : real;
-    if (stand - before > t.capMm * 1.5 + 0.03 && !a.card.pass?.spring)
+    const spring = again || (a.card.pass?.spring ?? false);
+    if (stand - before > t.capMm * 1.5 + 0.03 && !spring)
       throw new Scrapped(`a pass of ${(stand - before).toFixed(2)} where at most ${t.capMm.toFixed(2)} was asked for`);
     {
       const at = place();
@@ -130,7 +136,7 @@ export function carry(
       }
       const chip = metal.cut(tool, real, at);
       // a spring pass takes what the pass before sprang away from
-      const said = Math.max(a.card.chipMm2 ?? 0, a.card.pass?.spring ? lastChip * 0.8 : 0);
+      const said = Math.max(a.card.chipMm2 ?? 0, spring ? lastChip * 0.8 : 0);
       lastChip = said;
       if (chip.areaMm2 > 2.2 * said + 0.06)
         throw new Scrapped(
@@ -156,9 +162,16 @@ export function carry(
       say({ do: 'overWires', mm: over + dice.gauss(0.003), wire: { text: 'wire', mm: t.wire } });
       return;
     }
-    // a mate made so that it runs well when the size is right: clearance in steps of 0.01 sqrt(P)
+    if (t.gauges) {
+      const goes = (mm: number): boolean => (internal ? 1 : -1) * (d2 - mm) + dice.gauss(0.002) > 0;
+      const go = goes(t.gauges.goMm);
+      say({ do: 'gauge', which: 'go', passes: go, pitchDiameterMm: t.gauges.goMm });
+      if (go) say({ do: 'gauge', which: 'not-go', passes: goes(t.gauges.notGoMm), pitchDiameterMm: t.gauges.notGoMm });
+      return;
+    }
+    // clearance in steps of 0.01 sqrt(P), as this hand feels it
     const g = 0.01 * Math.sqrt(t.pitchMm);
-    const clearance = ((internal ? 1 : -1) * (d2 - t.targetPitchDiameterMm)) / g + 2 + dice.gauss(0.2);
+    const clearance = ((internal ? 1 : -1) * (d2 - t.mateMm)) / g + hand + dice.gauss(0.2);
     const result =
       clearance < -2
         ? 'no-start'
@@ -233,6 +246,35 @@ export function carry(
     say({ do: 'inGroove' });
   };
 
+  /** Looks and least cuts in a row that changed nothing for good: after so many anybody lets it be. */
+  let looks = 0;
+  let leasts = 0;
+  const follow = (a: Answers, next: NonNullable<Answers['prove']['next']>): void => {
+    const least = next.or?.find((o) => o.do === 'cut')?.byMm;
+    switch (next.code) {
+      case 'deeper':
+        looks = 0;
+        say({ do: 'deeper', byMm: next.byMm });
+        return;
+      case 'spring':
+        pass(a, true);
+        say({ do: 'springDone' });
+        return;
+      case 'measure':
+        looks += 1;
+        if (looks > MOST_LOOKS) say({ do: 'accept', by: 'the machinist' });
+        else prove();
+        return;
+      case 'doubt':
+      case 'enough':
+        leasts += 1;
+        if (least === undefined || leasts > MOST_LEASTS) say({ do: 'accept', by: 'the machinist' });
+        else say({ do: 'deeper', byMm: least });
+        return;
+      default:
+        say({ do: 'finishPart', ...(next.code === 'past' ? { verdict: 'scrapped' } : {}) });
+    }
+  };
   let worst = 0;
   /** A part that is done: how far off it is, and whether it goes on the screw it was made for. */
   const judge = (): void => {
@@ -282,12 +324,8 @@ export function carry(
             say({ do: 'measureBlank', diameterMm: Number((blankMm + dice.gauss(0.003)).toFixed(3)) });
             break;
           }
-          if (card.do === 'try' && a.prove.next) {
-            if (a.prove.next.code === 'deeper') say({ do: 'deeper', byMm: a.prove.next.byMm });
-            else say({ do: 'finishPart', ...(a.prove.next.code === 'past' ? { verdict: 'scrapped' } : {}) });
-            break;
-          }
-          prove();
+          if (card.do === 'try' && a.prove.next) follow(a, a.prove.next);
+          else prove();
           break;
         case 'touch':
           // the tool is fed in with the cross slide; both dials are then set to zero where they stand

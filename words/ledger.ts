@@ -2,7 +2,7 @@ import { formUnit, type LedgerEvent } from '../core/job/events.ts';
 import type { Aim, PartBefore } from '../core/job/partBefore.ts';
 import { TRY_NAMES } from './try.ts';
 import { BIND_NAMES, DRESS_NAMES, FORM_NAMES } from './prove.ts';
-import { degreesText, FINE, lengthText } from '../core/quantity/format.ts';
+import { degreesText, FINE, lengthText, percentText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { trainText } from '../core/gearing/trainText.ts';
 import { JUDGED_NAMES, OFFSET_NAMES, TAUGHT_NAMES, WAY_NAMES } from './pickup.ts';
@@ -26,6 +26,8 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
       return `Part ${e.part} begun`;
     case 'partFinished':
       return `Part ${e.part} finished`;
+    case 'accepted':
+      return `Part ${e.part} accepted by ${e.by} with what was known${e.inside === null ? '' : `: right with ${percentText(e.inside)}`}`;
     case 'partScrapped':
       return `Part ${e.part} scrapped${e.why ? `: ${e.why}` : ''}`;
     case 'mounted':

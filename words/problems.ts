@@ -158,6 +158,7 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
   'nothing-may-be-cut': () => ['Nothing may be cut now.', 'what the card asks for'],
   'nothing-to-spring': () => ['Nothing has been cut yet, so nothing can spring.', 'a pass first'],
   'nothing-cut': () => ['Nothing has been cut yet.', 'passes first'],
+  'not-signed': () => ['Who accepts it is not said.', 'a name'],
   'slide-square': () => [
     'The top slide lies square across: it cannot move the tool along.',
     'swing it along the bed first',

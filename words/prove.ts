@@ -6,7 +6,7 @@ import type { FormCheck } from '../core/job/formCheck.ts';
 import type { MateTried } from '../core/job/matesTried.ts';
 import type { MeasurePlan } from '../core/job/measure.ts';
 import type { Pin } from '../core/job/schema.ts';
-import type { RightBy } from '../core/job/sizing.ts';
+import type { LimitsOf, RightBy } from '../core/job/rightBy.ts';
 import type { Reason } from '../core/job/verdict.ts';
 import type { WorthView } from '../core/job/worthView.ts';
 import { FINE, lengthText, percentText, smallShareText } from '../core/quantity/format.ts';
@@ -106,11 +106,16 @@ export function effectText(e: Effect, u: UnitSystem): string {
   return `${bare(least)} to ${mmText(most, u)} left on diameter`;
 }
 
+const LIMITS_OF: Readonly<Record<LimitsOf, string>> = {
+  class: 'by its class',
+  typed: 'about the size aimed at, as typed',
+  duty: 'about the size aimed at, as far as its duty allows',
+  usual: 'about the size aimed at, as is usual for its pitch',
+};
 /** What is right, as the belief is held against it. */
 export function rightText(r: RightBy, u: UnitSystem): string {
   const range = (a: number, b: number): string => `${lengthText(a, u, { ...FINE, bare: true })} to ${mmText(b, u)}`;
-  if (r.by === 'limits')
-    return `Right from ${range(r.minMm, r.maxMm)} pitch diameter, ${r.of === 'class' ? 'by its class' : 'the size aimed at'}.`;
+  if (r.by === 'limits') return `Right from ${range(r.minMm, r.maxMm)} pitch diameter, ${LIMITS_OF[r.of]}.`;
   const of = {
     typed: 'as typed',
     duty: 'by its duty',
@@ -158,6 +163,14 @@ export function reasonText(r: Reason, u: UnitSystem): string {
       return taperText(r.taper, u).replace(/\.$/, '');
     case 'virtual':
       return `With its errors the mate meets ${mmText(r.mm, u)}; it may meet ${mmText(r.limitMm, u)}`;
+    case 'readings-apart':
+      return `Two readings ${LAY_NAMES[r.by].toLowerCase()} are ${mmText(r.mm, u)} apart, and may be ${mmText(r.mayMm, u)}: clean, and read once more`;
+    case 'untried':
+      return `${r.mate || 'Its mate'}: not tried since the last cut`;
+    case 'gauge-lead':
+      return `Its lead takes ${mmText(r.mm, u)} of the pitch diameter over its length; it may take ${mmText(r.mayMm, u)}`;
+    case 'accepted':
+      return `Accepted by ${r.by} with what was known${r.inside === null ? '' : `: right with ${percentText(r.inside)}`}`;
     case 'dressed':
       return r.left.length === 0
         ? 'Finished: wire edge, crests, start, chamfers, clean'
@@ -172,6 +185,8 @@ export const VERDICT_TEXT = {
   right: 'It is right.',
   wrong: 'It is not right.',
   'not-yet': 'Not proved yet.',
+  'to-finish': 'It measures right; finish it, then try it once more.',
+  accepted: 'Accepted with what is known.',
 } as const;
 export const REASON_MARKS = { good: 'for', bad: 'against', due: 'due' } as const;
 

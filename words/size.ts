@@ -14,6 +14,8 @@ const WHYS: Readonly<Record<Why, string>> = {
   past: 'It is past the far limit: no cut can mend it.',
   'no-safe-cut': 'No setting is safe, and nothing is at hand to measure with.',
   'check-lead': 'It ran, then bound: check lead and burrs before going deeper.',
+  'mate-stops':
+    'It is inside by what was measured, and yet a mate stops: look for burrs, lead, flanks and root before going deeper.',
 };
 /** Why this is next; after a bind, what to look at first. */
 export const whyText = (why: Why, last: SizeEvent | null): string =>

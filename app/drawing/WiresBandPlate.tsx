@@ -1,5 +1,5 @@
 import type { UnitSystem } from '../../core/quantity/units.ts';
-import { type MeasurePlan, AT_SIZE_MM } from '../../core/job/measure.ts';
+import type { MeasurePlan } from '../../core/job/measure.ts';
 import type { Size } from './Plate.tsx';
 import { lengthText, FINE } from '../../core/quantity/format.ts';
 import { Arrow, Punched } from './marks.tsx';
@@ -18,8 +18,7 @@ const SHOWN = 8;
 
 /** The band of what it should say, with everything it said in order, each as wide as it is sure, and what the unworn part had. */
 export function Band({ wires, unit, x, w, h }: WiresProps & Size & { readonly x: number }) {
-  const min = wires.limitsMm?.min ?? wires.targetMm - AT_SIZE_MM;
-  const max = wires.limitsMm?.max ?? wires.targetMm + AT_SIZE_MM;
+  const { min, max } = wires.rightMm;
   const said = wires.measured.slice(-SHOWN);
   const unworn = wires.unwornMm;
   const near = unworn !== null && Math.abs(unworn - wires.targetMm) < FAR_MM ? unworn : null;

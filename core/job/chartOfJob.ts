@@ -1,7 +1,7 @@
 import type { Chart } from '../sheet/chart.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { fitOfJob, threadOfJob } from './derive.ts';
-import { rightPitch } from './measure.ts';
+import { rightPitch } from './rightBy.ts';
 import type { Job } from './schema.ts';
 
 /**
@@ -12,7 +12,7 @@ export function chartOfJob(job: Job): Chart | null {
   const thread = threadOfJob(job);
   const fit = fitOfJob(job);
   if (!thread || !fit) return null;
-  const right = rightPitch(fit);
+  const right = rightPitch(job, fit);
   return {
     form: threadFormOf(thread),
     make: fit.make,

@@ -1,24 +1,49 @@
 import { slopeOf } from '../form/flanks.ts';
 import { toolOf } from '../cutting/plan.ts';
-import type { Next, Why } from '../sizing/decide.ts';
+import { leadStops, type SizeAnswer, type Why } from '../sizing/decide.ts';
 import { testsSinceCut } from './card.ts';
 import { planRequest } from './cutPlan.ts';
 import { diagnosisOf } from './binding.ts';
 import type { EventOf, SizeTest } from './events.ts';
+import { matesTried } from './matesTried.ts';
 import { measurePlan } from './measure.ts';
 import type { Metal } from './metal.ts';
+import { looksLeft, otherwise, type Look, type MeasureBy, type Otherwise } from './otherwise.ts';
+import { matesByLength, rightBy } from './rightBy.ts';
 import type { Job, Shop } from './schema.ts';
-import { passRisk, RISKY, rightBy, sizingOf } from './sizing.ts';
+import { settableStep } from './settableStep.ts';
+import { beliefOf, historyOf, meansNow, passRisk, RISKY, type Belief } from './sizing.ts';
 
 /** What the step is: as deep as is safe by everything known, seven tenths of what was measured, all of it, a small step, or the person's own. */
 export type DeeperStep = 'safe' | 'share' | 'rest' | 'small' | 'own';
 /** How much deeper, on the radius, mm. */
 export type DeeperAnswer =
-  | { readonly code: 'deeper'; readonly byMm: number; readonly step: DeeperStep }
-  /** `doubt`: the last trial does not go with what is known. */
-  | { readonly code: 'fits' | 'past' | 'lead' | 'bruise' | 'doubt'; readonly byMm: number }
-  /** The same setting again; look once more, or otherwise; enough, though it is not sure. */
-  | { readonly code: 'spring' | 'measure' | 'enough'; readonly byMm: 0; readonly why: Why };
+  | {
+      readonly code: 'deeper';
+      readonly byMm: number;
+      readonly step: DeeperStep;
+      /** What is left after it to the middle of what is right, radial mm; null: nothing tells. */
+      readonly leavesMm: number | null;
+    }
+  | { readonly code: 'fits' | 'past' | 'lead' | 'bruise'; readonly byMm: number }
+  /** `doubt`: a mate stops although the rest says that it is right; `enough`: it is not sure, and nothing at hand tells more. There is always something else to do. */
+  | {
+      readonly code: 'doubt' | 'enough';
+      readonly byMm: 0;
+      readonly why: Why;
+      readonly looks: readonly Look[];
+      readonly or: readonly Otherwise[];
+    }
+  /** The same setting again. */
+  | { readonly code: 'spring'; readonly byMm: 0; readonly why: Why }
+  /** Look once more, or otherwise: with what, and with which mate. */
+  | {
+      readonly code: 'measure';
+      readonly byMm: 0;
+      readonly why: Why;
+      readonly by: MeasureBy | null;
+      readonly mate: string | null;
+    };
 
 /** Seven tenths of what wires say is left, then measure again. Common practice, no source. */
 const SHARE = 0.7;
@@ -41,50 +66,119 @@ const byStep = ({ cut: { deeperStepMm } }: Job): DeeperAnswer => ({
   code: 'deeper',
   byMm: deeperStepMm ?? STEP_BY_MATE_MM,
   step: deeperStepMm === null ? 'small' : 'own',
+  leavesMm: null,
 });
 
 /**
  * What is next, by everything in the ledger where that says how big the part is, else by the last trial alone; null where
- * nothing was tried since the last cut.
+ * nothing was tried since the last cut. A step is what the lathe's dial can be set to.
  * @example suggestDeeper(demo('latch'), shop, metal(demo('latch'))) // null
  * @example suggestDeeper(demo('brass'), shop, metal(demo('brass'))).code // 'fits'
  */
 export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer | null {
   const last = testsSinceCut(job, metal).at(-1);
   if (!last) return null;
-  const alone = byLast(job, shop, metal, last);
-  const belief = sizingOf(job, shop);
-  if (!belief) return alone;
-  if (last.kind === 'tried') {
-    const why = diagnosisOf(job, last, belief);
-    if (why?.code === 'lead' || why?.code === 'taper' || why?.code === 'unsaid') return { code: 'lead', byMm: 0 };
-    if (why?.code === 'bruise' || why?.code === 'place-unread') return { code: 'bruise', byMm: 0 };
-    // a hand that finds it free without shake has the last word where nothing finer was asked for, or is at hand
-    const feels = rightBy(job, shop)?.by === 'mate' && job.fit.duty === null && !job.prove.clearance;
-    const nothingFiner = !(measurePlan(job, shop)?.atHand ?? false) && belief.past < LIKELY;
-    if (last.result === 'runs' && (feels || nothingFiner)) return { code: 'fits', byMm: 0 };
-  }
-  const own = alone?.code === 'deeper' && alone.step === 'own' ? alone : null;
-  if (own && belief.next.do !== 'stop' && (passRisk(job, shop, metal.depthMm + own.byMm) ?? 1) <= RISKY) return own;
-  // what is tight in the hand is not called right, whatever the figures say
-  if (feltTight(last) && belief.next.do === 'stop') return { code: 'doubt', byMm: 0 };
-  return byBelief(belief.next, belief.why, belief.inside, belief.leftOnDiameterMm.most, metal);
+  const said = overAllMates(answerOf(job, shop, metal, last), job, shop, metal, last);
+  if (said?.code !== 'deeper') return said;
+  const byMm = settableStep(job, shop, metal, said.byMm) ?? said.byMm;
+  const leavesMm = said.leavesMm === null ? null : Math.max(0, said.leavesMm + said.byMm - byMm);
+  return { ...said, byMm, leavesMm };
 }
 
-function byBelief(next: Next, why: Why, inside: number, mostLeftMm: number, metal: Metal): DeeperAnswer {
+function answerOf(job: Job, shop: Shop, metal: Metal, last: SizeTest): DeeperAnswer | null {
+  const alone = byLast(job, shop, metal, last);
+  const belief = beliefOf(job, shop);
+  if (!belief) return alone;
+  const { answer } = belief;
+  if (last.kind === 'tried') {
+    const why = diagnosisOf(job, last, answer);
+    if (why?.code === 'lead' || why?.code === 'taper' || why?.code === 'unsaid') return { code: 'lead', byMm: 0 };
+    if (why?.code === 'bruise' || why?.code === 'place-unread') return { code: 'bruise', byMm: 0 };
+    // a hand that finds it free without shake has the last word where nothing finer was asked for
+    const feels = rightBy(job)?.by === 'mate' && job.fit.duty === null && !job.prove.clearance;
+    if (last.result === 'runs' && feels) return { code: 'fits', byMm: 0 };
+  }
+  const own = alone?.code === 'deeper' && alone.step === 'own' ? alone : null;
+  if (own && answer.next.do !== 'stop' && (passRisk(job, shop, metal.depthMm + own.byMm) ?? 1) <= RISKY) return own;
+  return byBelief(belief, job, shop, metal);
+}
+
+/**
+ * Nothing is right while a mate that it has to go with stops, or before all of them were tried: a long one that stops where a
+ * short one runs is the lead, and what is tight in the hand is not called right, whatever the figures say.
+ */
+function overAllMates(
+  said: DeeperAnswer | null,
+  job: Job,
+  shop: Shop,
+  metal: Metal,
+  last: SizeTest,
+): DeeperAnswer | null {
+  if (said?.code !== 'fits' && said?.code !== 'enough') return said;
+  const tried = matesTried(job);
+  const stopped = tried.filter((t) => TIGHT.has(t.result));
+  if (stopped.length > 0 || feltTight(last)) {
+    const runs = tried.some((t) => !TIGHT.has(t.result));
+    const belief = beliefOf(job, shop);
+    if (leadStops(historyOf(job, shop)) || (runs && stopped.some((t) => t.result === 'binds')))
+      return { code: 'lead', byMm: 0 };
+    return inDoubt('doubt', 'mate-stops', job, shop, metal, belief);
+  }
+  if (said.code === 'enough') return said;
+  const untried = matesByLength(job).find((m) => !tried.some((t) => t.name === m.name));
+  if (untried) return { code: 'measure', byMm: 0, why: 'prove-it', by: 'mate', mate: untried.name };
+  return said;
+}
+const inDoubt = (
+  code: 'doubt' | 'enough',
+  why: Why,
+  job: Job,
+  shop: Shop,
+  metal: Metal,
+  belief: Belief | null,
+): DeeperAnswer => ({
+  code,
+  byMm: 0,
+  why,
+  looks: code === 'doubt' ? looksLeft(job, shop) : [],
+  or: otherwise(job, shop, metal, belief),
+});
+
+/** What is left to the middle of what is right, radial mm. */
+const leftMm = ({ leftOnDiameterMm: { least, most } }: SizeAnswer): number => (least + most) / 4;
+
+function byBelief(belief: Belief, job: Job, shop: Shop, metal: Metal): DeeperAnswer {
+  const { next, why, inside, leftOnDiameterMm } = belief.answer;
   switch (next.do) {
     case 'cut': {
       const byMm = next.depthMm - metal.depthMm;
-      return byMm > 0 ? { code: 'deeper', byMm, step: 'safe' } : { code: 'spring', byMm: 0, why };
+      return byMm > 0
+        ? { code: 'deeper', byMm, step: 'safe', leavesMm: leftMm(belief.answer) - byMm }
+        : { code: 'spring', byMm: 0, why };
     }
     case 'spring':
       return { code: 'spring', byMm: 0, why };
-    case 'measure':
-      return { code: 'measure', byMm: 0, why };
+    case 'measure': {
+      const means = next.with === null ? null : meansNow(job, shop)[next.with];
+      const by =
+        means?.kind === 'mate'
+          ? 'mate'
+          : means?.kind === 'gauge'
+            ? 'gauge'
+            : means
+              ? (measurePlan(job, shop)?.by ?? null)
+              : null;
+      return { code: 'measure', byMm: 0, why, by, mate: means?.kind === 'mate' ? means.name : null };
+    }
     case 'stop':
-      return why === 'reached' || inside >= LIKELY ? { code: 'fits', byMm: 0 } : { code: 'enough', byMm: 0, why };
+      if (why === 'check-lead') return { code: 'lead', byMm: 0 };
+      if (why === 'mate-stops') return inDoubt('doubt', why, job, shop, metal, belief);
+      // as likely right as not, and metal known to be left: not enough
+      return why === 'reached' || inside >= LIKELY
+        ? { code: 'fits', byMm: 0 }
+        : inDoubt('enough', why, job, shop, metal, belief);
     case 'scrap':
-      return { code: 'past', byMm: Math.max(0, -mostLeftMm / 2) };
+      return { code: 'past', byMm: Math.max(0, -leftOnDiameterMm.most / 2) };
   }
 }
 
@@ -95,7 +189,8 @@ function byLast(job: Job, shop: Shop, metal: Metal, last: SizeTest): DeeperAnswe
     if (!found) return null;
     if (found.verdict === 'to-go') {
       const whole = found.leftMm <= SMALL_REST_MM;
-      return { code: 'deeper', byMm: (found.leftMm / 2) * (whole ? 1 : SHARE), step: whole ? 'rest' : 'share' };
+      const byMm = (found.leftMm / 2) * (whole ? 1 : SHARE);
+      return { code: 'deeper', byMm, step: whole ? 'rest' : 'share', leavesMm: found.leftMm / 2 - byMm };
     }
     return found.verdict === 'past' ? { code: 'past', byMm: -found.leftMm / 2 } : { code: 'fits', byMm: 0 };
   }

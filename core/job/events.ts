@@ -70,6 +70,8 @@ export type JudgedBy = (typeof JUDGED_BY)[number];
 export const EVENT_FIELDS = {
   partBegun: {},
   partFinished: {},
+  /** Let be with what was known, and by whom: how likely it was right, 0 to 1; null: nothing said. */
+  accepted: { by: text(120), inside: orNull(Type.Number({ minimum: 0, maximum: 1 })) },
   partScrapped: { why: text(400) },
   mounted: {
     lathe: orNull(id),

@@ -61,7 +61,7 @@ test('what is struck is left out, and a strike that is struck counts for nothing
 test('a belief carried on event by event is the one worked out whole', () => {
   const model: SizeModel = {
     ...{ member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 } },
-    ...{ dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 },
+    ...{ dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002, basicMm: null, special: false },
   };
   const history: SizeEvent[] = [
     ...[0.3, 0.5, 0.7, 0.8].map((depthMm): SizeEvent => ({ kind: 'cut', depthMm })),

@@ -12,7 +12,8 @@ import { crestFlatMm } from '../form/sizes.ts';
 import { pitchMmOf, threadFormOf } from '../standards/thread.ts';
 import { engagedOf, fitOfJob, threadOfJob } from './derive.ts';
 import { formUnit, type EventOf, type FormReading } from './events.ts';
-import { measurePlan, rightPitch } from './measure.ts';
+import { measurePlan } from './measure.ts';
+import { rightPitch } from './rightBy.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { beliefOf } from './sizing.ts';
@@ -148,7 +149,7 @@ export function formCheck(job: Job, shop: Shop): FormCheck | null {
   const along = places.flatMap((p) => (p.atMm === null ? [] : [{ atMm: p.atMm, mm: p.pitchDiameterMm }]));
   const perMm = taperOf(along);
   const overMm = Math.max(...along.map((p) => p.atMm)) - Math.min(...along.map((p) => p.atMm));
-  const right = rightPitch(fit);
+  const right = rightPitch(job, fit);
   return {
     rows: rights.map(([what, right]) => {
       const read = last(what);

@@ -25,6 +25,7 @@ import type { EventOf, LedgerEvent } from './events.ts';
 import { ofParts } from './ofParts.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import { copiedFrom, placesOn } from './places.ts';
+import { rightPitch } from './rightBy.ts';
 import type { FitParts, Job, Pin, Shop } from './schema.ts';
 
 /** A pin, wire or ball that could be laid in, and what is measured with it. */
@@ -76,6 +77,8 @@ export interface MeasurePlan {
   readonly check: Outcome<number>;
   /** M at the limits of the class, mm; null where it is made to no class. */
   readonly limitsMm: Range | null;
+  /** M at the ends of what is right: the class, or so much on either side of the size aimed at; mm. */
+  readonly rightMm: Range;
   /** M when the pitch diameter is right, mm, with the lead angle, as warm as the part is. */
   readonly targetMm: number;
   /** By the flat formula, mm, as warm. */
@@ -98,18 +101,6 @@ export interface MeasurePlan {
   readonly measured: readonly Measured[];
 }
 
-/** Slack of a shop micrometer over wires, mm: within this the size is reached. */
-export const AT_SIZE_MM = 0.01;
-/**
- * Where a pitch diameter is right: inside its class, or so near to what is aimed at.
- * @example rightPitch(fit(demo('pump'))) // { min: 28.493, max: 28.663, ofClass: true }
- */
-export function rightPitch(fit: FitPlan): Range & { readonly ofClass: boolean } {
-  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
-  return min !== null && max !== null
-    ? { min, max, ofClass: true }
-    : { min: fit.pitchDiameterMm - AT_SIZE_MM, max: fit.pitchDiameterMm + AT_SIZE_MM, ofClass: false };
-}
 const verdictOf = (make: 'external' | 'internal', d2: number, low: number, high: number): Verdict => {
   const [toGo, past] = make === 'external' ? [d2 > high, d2 < low] : [d2 < low, d2 > high];
   return toGo ? 'to-go' : past ? 'past' : 'at-size';
@@ -261,8 +252,8 @@ const measuring = ofParts(
       heatK: job.prove.warmK === null ? HEAT_UNSAID_K : HEAT_SAID_K,
       alpha,
     });
-    const right = rightPitch(plan);
-    const limits = right.ofClass ? right : null;
+    const right = rightPitch(job, plan);
+    const limits = right.of === 'class' ? right : null;
     // the wires lie on anvils and are cold; the part alone has grown
     const grown = alpha * d2 * (job.prove.warmK ?? 0);
     const count = nut ? 2 : job.prove.count;
@@ -307,6 +298,7 @@ const measuring = ofParts(
       check: needsMajor ?? checkWire(groove, wireMm, 'wire'),
       targetMm: overAt(d2, wireMm),
       limitsMm: rangeAt(wireMm),
+      rightMm: { min: overAt(right.min, wireMm), max: overAt(right.max, wireMm) },
       exact: beyond !== 0,
       working: [
         ...(nut ? ballSteps : wireWorking)(groove, d2, wireMm, beyond),

@@ -180,6 +180,7 @@ const newPart = (threadThere: boolean, part: number): Omit<State, 'events' | 'sl
 const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolean) => void } = {
   partBegun: (s, e, threadThere) => void Object.assign(s, newPart(threadThere, e.part)),
   partFinished: (s) => void (s.finished = 'finished'),
+  accepted: (s) => void (s.finished = 'finished'),
   partScrapped: (s) => void (s.finished = 'scrapped'),
   mounted: (s) => {
     s.mounted = true;

@@ -25,7 +25,7 @@ export function partBefore(job: Job): PartBefore | null {
   const now = metalOf(job);
   const begun = events.findLast((e) => e.kind === 'partBegun');
   if (now.finished !== null || !begun) return null;
-  const finished = events.findLast((e) => e.kind === 'partFinished' && e.n < begun.n);
+  const finished = events.findLast((e) => (e.kind === 'partFinished' || e.kind === 'accepted') && e.n < begun.n);
   if (!finished) return null;
   const then = metalOf(job, finished.n);
   return {

@@ -10,7 +10,8 @@ import { DRESSED, type EventOf } from './events.ts';
 import { dressedNow, formCheck } from './formCheck.ts';
 import { matesTried } from './matesTried.ts';
 import { measurePlan } from './measure.ts';
-import { beliefOf, effectsOfJob, rightBy } from './sizing.ts';
+import { rightBy } from './rightBy.ts';
+import { beliefOf, effectsOfJob } from './sizing.ts';
 import { proofVerdict } from './verdict.ts';
 
 /** The metal under the tool: a pass takes a share of what stands before it, the dial is off, and the nut has a size of its own. Invented. */
@@ -75,7 +76,7 @@ describe('from a reading to the next cut', () => {
     const b = named('1-5 ACME', { make: 'internal', cameIn: 'screw', material: 'bronze' });
     b.do({ do: 'setFit', class: null, duty: 'feed' });
     b.do({ do: 'setProve', mates: [{ name: 'feed screw', lengthMm: 40, minMm: null, maxMm: null }] });
-    expect(rightBy(b.job, b.shop)).toMatchObject({ by: 'mate', of: 'duty' });
+    expect(rightBy(b.job)).toMatchObject({ by: 'mate', of: 'duty' });
     begin(b, 20.9);
     const metal = new Metal(b, 0.85, -0.03);
     metal.cutAll();
@@ -94,7 +95,7 @@ describe('from a reading to the next cut', () => {
     expect(play()).toBeGreaterThan(0.025);
     expect(play()).toBeLessThan(0.105);
     expect(end.tries).toBeLessThan(14);
-    expect(proofVerdict(b.job, b.shop).is).toBe('not-yet');
+    expect(proofVerdict(b.job, b.shop).is).toBe('to-finish');
     dress(b);
     // finished after it was tried: once more
     expect(proofVerdict(b.job, b.shop).reasons.map((r) => r.of)).toContain('tried-before-dressing');

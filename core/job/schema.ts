@@ -415,7 +415,9 @@ export const JobSchema = Type.Object(
           mostMm: Type.Number({ minimum: -1, maximum: 10 }),
         }),
       ]),
-      /** Mates that it is tried with; the first counts. */
+      /** Without a class: so much on either side of the size aimed at is right, mm; missing: as its duty allows, or the usual. */
+      eitherSideMm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 5 })),
+      /** Mates that it has to go with; the longest decides. */
       mates: Type.Array(MateSchema, { maxItems: 20 }),
       /** Which of them is in the hand; empty: the first. */
       mate: text(120),

@@ -1,9 +1,9 @@
-import type { FitPlan } from '../fit/fit.ts';
 import type { EventOf } from './events.ts';
 import { fitOfJob } from './derive.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
-import { beliefOf, rightBy } from './sizing.ts';
+import { gaugeMm, rightBy } from './rightBy.ts';
+import { beliefOf } from './sizing.ts';
 
 /** The pitch diameter on one scale: what is right, what is believed, and what each gauge said of its own size; mm. */
 export interface SizeBand {
@@ -19,23 +19,14 @@ export interface SizeBand {
 }
 
 /**
- * Pitch diameter that a limit gauge of this class stands for: go at the most metal, not-go at the least; mm. Null: no such limit.
- * @example gaugeMm(fit(demo('pump')), 'go') // 28.663; a go ring has a screw's largest pitch diameter
- */
-export function gaugeMm(fit: FitPlan, which: 'go' | 'not-go'): number | null {
-  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
-  return (which === 'go') === (fit.make === 'internal') ? min : max;
-}
-
-/**
  * What a gauge is held against, and what has been said. Null: no fit yet.
  * @example sizeBand(demo('press'), shop) // null
- * @example sizeBand(demo('sluice'), shop).right.min // 34.2614
+ * @example sizeBand(demo('sluice'), shop).right.min // 34.211
  */
 export function sizeBand(job: Job, shop: Shop): SizeBand | null {
   const fit = fitOfJob(job);
   if (!fit) return null;
-  const right = rightBy(job, shop);
+  const right = rightBy(job);
   const metal = metalOf(job);
   const said = standingOfPart(job, metal.part).filter(
     (e): e is EventOf<'gauged'> => e.kind === 'gauged' && e.n > metal.lastCutN,

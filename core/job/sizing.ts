@@ -1,5 +1,5 @@
 import { isSquare } from '../form/flanks.ts';
-import { clearanceOfPlayMm, dutyOf, playOfClearanceMm } from '../fit/duty.ts';
+import { playOfClearanceMm } from '../fit/duty.ts';
 import { totalMm } from '../gauging/budget.ts';
 import {
   effectsOf,
@@ -12,76 +12,21 @@ import {
   type SizeAsked,
   type SizeTarget,
 } from '../sizing/decide.ts';
-import { feelMm, type Bounds, type SizeEvent } from '../sizing/model.ts';
+import type { Bounds, SizeEvent } from '../sizing/model.ts';
 import { toolOf } from '../cutting/plan.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
 import { cosDeg } from '../quantity/units.ts';
-import { pitchMmOf } from '../standards/thread.ts';
+import { threadSizes } from '../standards/thread.ts';
 import { DIAL_UNCERTAINTY_MM, planRequest } from './cutPlan.ts';
 import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
 import type { EventOf, LedgerEvent } from './events.ts';
 import { feedOf } from './feed.ts';
-import { measurePlan, rightPitch, type MeasurePlan } from './measure.ts';
+import { measurePlan, type MeasurePlan } from './measure.ts';
+import { gaugeMm, matesByLength, onlyTried, rightBy, type RightBy } from './rightBy.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import { kept } from '../keep/keep.ts';
 import type { Job, Shop } from './schema.ts';
 import { recutting } from './recut.ts';
-
-/** What is right: a pitch diameter, or a clearance to a mate; mm. */
-export type RightBy =
-  | { readonly by: 'limits'; readonly minMm: number; readonly maxMm: number; readonly of: 'class' | 'aim' }
-  | {
-      readonly by: 'mate';
-      readonly leastMm: number;
-      readonly mostMm: number;
-      /** Typed, what the duty wants, the clearance of the fit, or what a hand feels as free without shake. */
-      readonly of: 'typed' | 'duty' | 'fit' | 'feel';
-    };
-
-/** Of a clearance given as one figure, so much on either side is still it. Common practice, no source. */
-const CLEARANCE_SHARE = 0.5;
-/** Free by hand, no shake felt, in units of feel. Common practice, no source. */
-const FREE_BY_FEEL = [1, 4] as const;
-
-/**
- * By what the part is proved, as the job has it; null: no fit yet.
- * @example rightBy(demo('pump'), shop) // { by: 'limits', minMm: 28.493, maxMm: 28.663, of: 'class' }
- */
-export const rightBy = kept((job: Job, shop: Shop): RightBy | null => {
-  const fit = fitOfJob(job);
-  const thread = threadOfJob(job);
-  if (!fit || !thread) return null;
-  const pitch = rightPitch(fit);
-  const by =
-    job.prove.by ??
-    // a mate of unknown size proves no limits: while it is all that was tried, it is what the part is made to
-    (onlyTried(job) || !(measurePlan(job, shop)?.atHand ?? false)
-      ? 'mate'
-      : pitch.ofClass
-        ? 'limits'
-        : job.prove.mates.length > 0
-          ? 'mate'
-          : 'limits');
-  if (by === 'limits') return { by, minMm: pitch.min, maxMm: pitch.max, of: pitch.ofClass ? 'class' : 'aim' };
-  const { clearance } = job.prove;
-  if (clearance) return { by, leastMm: clearance.leastMm, mostMm: clearance.mostMm, of: 'typed' };
-  if (job.fit.duty !== null && !isSquare(fit.form)) {
-    const { least, most, on } = dutyOf(job.fit.duty);
-    const mm = (x: number): number => (on === 'play' ? clearanceOfPlayMm(fit.form, x) : x);
-    return { by, leastMm: mm(least), mostMm: mm(most), of: 'duty' };
-  }
-  const wanted = job.fit.pitchClearanceMm;
-  if (job.fit.class === null && wanted > 0)
-    return { by, leastMm: wanted * (1 - CLEARANCE_SHARE), mostMm: wanted * (1 + CLEARANCE_SHARE), of: 'fit' };
-  const g = feelMm(pitchMmOf(thread));
-  return { by, leastMm: FREE_BY_FEEL[0] * g, mostMm: FREE_BY_FEEL[1] * g, of: 'feel' };
-});
-
-/** The part was tried with a mate, and neither measured nor gauged. */
-function onlyTried(job: Job): boolean {
-  const kinds = new Set(standingOfPart(job).map((e) => e.kind));
-  return kinds.has('tried') && !kinds.has('overWires') && !kinds.has('betweenBalls') && !kinds.has('gauged');
-}
 
 /** Everything the belief rests on, and which of the ledger's events each part of its history came from. */
 interface Asked {
@@ -97,8 +42,18 @@ const asked = kept((job: Job, shop: Shop): Asked | null => {
   const metal = metalOf(job);
   const fit = fitOfJob(job);
   const request = planRequest(job, shop, metal);
-  const right = rightBy(job, shop);
-  if (!fit || fit.problem || !right || !request || request.surfaceMm === null || metal.cuts === 0 || recutting(job))
+  const right = rightBy(job);
+  const thread = threadOfJob(job);
+  if (
+    !fit ||
+    !thread ||
+    fit.problem ||
+    !right ||
+    !request ||
+    request.surfaceMm === null ||
+    metal.cuts === 0 ||
+    recutting(job)
+  )
     return null;
   if (isSquare(toolOf(request))) return null;
   const events = standingOfPart(job, metal.part).filter((e) => e.start === metal.start);
@@ -109,7 +64,10 @@ const asked = kept((job: Job, shop: Shop): Asked | null => {
   const lathe = latheOf(job, shop);
   const feed = feedOf(job, metal);
   const dial = lathe && (feed.slideDeg === null ? lathe.crossSlide : lathe.topSlide);
-  const told = events.flatMap((e) => sizeEvents(e, job, read, readsMm).map((of) => ({ of, e })));
+  const firstCut = events.find((e) => e.kind === 'cut')?.n ?? Infinity;
+  const told = events.flatMap((e) =>
+    [...(e.n > firstCut ? againEvents(e) : []), ...sizeEvents(e, job, read, readsMm)].map((of) => ({ of, e })),
+  );
   return {
     from: told.map((t) => t.e),
     asked: {
@@ -123,11 +81,16 @@ const asked = kept((job: Job, shop: Shop): Asked | null => {
         dialUncertaintyMm: DIAL_UNCERTAINTY_MM,
         settingMm: USUAL.settingMm,
         wiresSharedMm: plan ? totalMm(plan.budget, true) : 0,
+        basicMm: threadSizes(thread).pitchDiameterMm,
+        special: fit.limits === null && thread.special !== undefined,
       },
       target: targetOf(right),
       means: meansOf(job, right, plan, events),
       history: told.map((t) => t.of),
-      stepMm: dial ? (turnTravelMm(dial) / dial.perTurn) * (feed.slideDeg === null ? 1 : cosDeg(feed.slideDeg)) : null,
+      // half a division is as fine as a hand sets a dial
+      stepMm: dial
+        ? (turnTravelMm(dial) / dial.perTurn / 2) * (feed.slideDeg === null ? 1 : cosDeg(feed.slideDeg))
+        : null,
       mostMm: job.cut.firstMaxMm,
     },
   };
@@ -143,12 +106,12 @@ const boundsOf = (job: Job, name: string): Bounds | null => {
   return m && m.minMm !== null && m.maxMm !== null ? { minMm: m.minMm, maxMm: m.maxMm } : null;
 };
 
-/** What there is to measure with: wires or balls, each mate, and a gauge that was tried before. The mate that decides comes first: the first of the list, whichever is in the hand. */
+/** What there is to measure with: wires or balls, each mate, and a gauge that was tried before. The mate that decides comes first, whichever is in the hand. */
 function meansOf(job: Job, right: RightBy, plan: MeasurePlan | null, events: readonly LedgerEvent[]): Means[] {
-  const listed = job.prove.mates.map((m) => m.name);
+  const listed = matesByLength(job).map((m) => m.name);
   const names = listed.length > 0 ? listed : [lastTried(events)?.mate ?? ''];
   // who goes by the mate alone is not sent for wires; once they were used, they are there
-  const used = right.by === 'limits' || !onlyTried(job);
+  const used = !onlyTried(job);
   const wires =
     used && plan?.atHand && plan.check.ok
       ? [{ kind: 'measured' as const, uncertaintyMm: totalMm(plan.budget, false) }]
@@ -161,9 +124,12 @@ function meansOf(job: Job, right: RightBy, plan: MeasurePlan | null, events: rea
     shakeUncertaintyMm: USUAL.shakeMm,
   }));
   const gauged = events.filter((e) => e.kind === 'gauged');
+  const fit = fitOfJob(job);
+  // who owns one end of a gauge owns the other
   const gauges: Means[] = (['go', 'not-go'] as const).flatMap((which) => {
     const last = gauged.findLast((e) => e.which === which && e.pitchDiameterMm !== null);
-    return last?.pitchDiameterMm == null ? [] : [{ kind: 'gauge', which, pitchDiameterMm: last.pitchDiameterMm }];
+    const mm = last?.pitchDiameterMm ?? (gauged.length > 0 && fit ? gaugeMm(fit, which) : null);
+    return mm === null ? [] : [{ kind: 'gauge', which, pitchDiameterMm: mm }];
   });
   // a mate of which nothing is known says little of limits; it is asked only where it decides, or is all there is
   const useful = right.by === 'mate' || wires.length + gauges.length === 0;
@@ -172,6 +138,15 @@ function meansOf(job: Job, right: RightBy, plan: MeasurePlan | null, events: rea
 
 const lastTried = (events: readonly LedgerEvent[]): EventOf<'tried'> | null =>
   events.findLast((e) => e.kind === 'tried' && e.result !== 'note') as EventOf<'tried'> | null;
+
+/** How near a groove is found again, along the axis, one standard deviation: brought in by eye, or by what was measured, mm. Common practice, no source. */
+const FOUND_AGAIN_MM = { eye: 0.04, measured: 0.02 } as const;
+/** What finding the groove and touching off again in mid-cut do to what is known: the depth cut stays, the place of the tool is new. */
+function againEvents(e: LedgerEvent): SizeEvent[] {
+  if (e.kind === 'inGroove')
+    return [{ kind: 'picked-up', axialMm: e.way === 'by-eye' ? FOUND_AGAIN_MM.eye : FOUND_AGAIN_MM.measured }];
+  return e.kind === 'touchedOff' ? [{ kind: 'rezero', ...(e.on === 'groove' ? { in: 'groove' } : {}) }] : [];
+}
 
 /** An event of the ledger as the sizing loop understands it; none where it says nothing of size. */
 function sizeEvents(e: LedgerEvent, job: Job, read: ReadonlyMap<number, number>, readsMm: number): SizeEvent[] {
@@ -227,6 +202,17 @@ function triedEvents(e: EventOf<'tried'>, job: Job): SizeEvent[] {
   return [{ ...base, result: e.result }];
 }
 
+/**
+ * What there is to measure with, in the order in which the sizing loop counts it.
+ * @example meansNow(demo('press'), shop) // []
+ */
+export const meansNow = (job: Job, shop: Shop): readonly Means[] => asked(job, shop)?.asked.means ?? [];
+/**
+ * What the ledger tells of the size, as the sizing loop understands it.
+ * @example historyOf(demo('press'), shop) // []
+ */
+export const historyOf = (job: Job, shop: Shop): readonly SizeEvent[] => asked(job, shop)?.asked.history ?? [];
+
 /** What is believed of the size, from all that was cut, measured and tried. */
 export interface Belief {
   readonly answer: SizeAnswer;
@@ -247,7 +233,7 @@ export const sizingOf = kept((job: Job, shop: Shop): SizeAnswer | null => {
  */
 export function beliefOf(job: Job, shop: Shop): Belief | null {
   const answer = sizingOf(job, shop);
-  const right = rightBy(job, shop);
+  const right = rightBy(job);
   const form = fitOfJob(job)?.form;
   if (!answer || !right || !form) return null;
   const c = answer.clearanceMm;
@@ -283,7 +269,7 @@ export const LOOK_FIRST = 0.1;
 /**
  * Chance that a pass at a depth goes past what no cut can mend; null where nothing says. @param depthMm below the surface
  * @example passRisk(demo('pump'), shop, 1) // null; nothing has been cut
- * @example passRisk(demo('brass'), shop, 1) // 0.9995
+ * @example passRisk(demo('brass'), shop, 1) // 1; far past
  */
 export const passRisk = kept((job: Job, shop: Shop, depthMm: number): number | null => {
   const q = asked(job, shop);

@@ -1,12 +1,13 @@
 import { notGoTurns } from '../gauging/finished.ts';
 import { SURE } from '../sizing/decide.ts';
 import { testsSinceCut } from './card.ts';
-import { threadOfJob } from './derive.ts';
+import { fitOfJob, threadOfJob } from './derive.ts';
 import { DRESSED, type Dressed, type EventOf, type FormReading, type SizeTest } from './events.ts';
 import { dressedNow, formCheck, type FormCheck } from './formCheck.ts';
 import { measurePlan, type Verdict } from './measure.ts';
 import { matesTried, type MateTried } from './matesTried.ts';
-import { metalOf } from './metal.ts';
+import { metalOf, standingOfPart } from './metal.ts';
+import { matesByLength } from './rightBy.ts';
 import type { Job, Shop } from './schema.ts';
 import { beliefOf, type Belief } from './sizing.ts';
 
@@ -19,12 +20,19 @@ export type Reason = { readonly holds: 'good' | 'bad' | 'due' } & (
   | { readonly of: 'form'; readonly what: FormReading; readonly text: string }
   | { readonly of: 'taper'; readonly taper: NonNullable<FormCheck['taper']> }
   | { readonly of: 'virtual'; readonly mm: number; readonly limitMm: number }
+  /** Two readings since the last cut that cannot both be right: so far apart, and so far apart they may be. */
+  | { readonly of: 'readings-apart'; readonly by: 'wires' | 'balls'; readonly mm: number; readonly mayMm: number }
+  /** A mate that it has to go with and that nobody has tried since the last cut. */
+  | { readonly of: 'untried'; readonly mate: string }
+  /** A lead that is off takes so much of a gauge's pitch diameter over its length; it may take its tolerance. */
+  | { readonly of: 'gauge-lead'; readonly mm: number; readonly mayMm: number }
+  | { readonly of: 'accepted'; readonly by: string; readonly inside: number | null }
   | { readonly of: 'dressed'; readonly left: readonly Dressed[] }
   | { readonly of: 'tried-before-dressing' | 'nothing-measured' }
 );
 /** What gauges, wires, mate and form say together. */
 export interface ProofVerdict {
-  readonly is: 'right' | 'wrong' | 'not-yet';
+  readonly is: 'right' | 'wrong' | 'not-yet' | 'to-finish' | 'accepted';
   readonly reasons: readonly Reason[];
 }
 
@@ -58,6 +66,8 @@ export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
       verdict: measured.verdict,
       holds: measured.verdict === 'at-size' ? 'good' : 'bad',
     });
+  const apart = plan && readingsApart(plan.measured.filter((m) => m.n > metal.lastCutN));
+  if (apart && plan) reasons.push({ of: 'readings-apart', by: plan.by, ...apart, holds: 'due' });
   const belief = beliefOf(job, shop);
   if (belief && tests.length > 0)
     reasons.push({
@@ -77,8 +87,11 @@ export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
         holds: gaugeIsRight(e, notGoTurnsOf(job)) ? 'good' : 'bad',
       });
   }
-  for (const t of matesTried(job))
+  const mates = matesTried(job);
+  for (const t of mates)
     reasons.push({ of: 'mate', mate: t.name, result: t.result, holds: mateHolds(t, job, belief) ? 'good' : 'bad' });
+  for (const m of matesByLength(job))
+    if (!mates.some((t) => t.name === m.name)) reasons.push({ of: 'untried', mate: m.name, holds: 'due' });
   const form = formCheck(job, shop);
   for (const r of form?.rows ?? [])
     if (r.read && r.ok === false) reasons.push({ of: 'form', what: r.what, text: r.read.text, holds: 'bad' });
@@ -89,6 +102,16 @@ export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
       limitMm: form.limitMm,
       holds: form.ok === false ? 'bad' : 'good',
     });
+  const gauge = fitOfJob(job)?.gauge ?? null;
+  if (gauge && form?.lead && form.virtual) {
+    const mayMm = gauge.toleranceMm * GAUGE_SHARE;
+    reasons.push({
+      of: 'gauge-lead',
+      mm: form.virtual.leadMm,
+      mayMm,
+      holds: form.virtual.leadMm <= mayMm ? 'good' : 'bad',
+    });
+  }
   if (form?.taper) reasons.push({ of: 'taper', taper: form.taper, holds: form.taper.ok ? 'good' : 'bad' });
   const done = dressedNow(job);
   const left = DRESSED.filter((d) => !done.has(d));
@@ -97,19 +120,43 @@ export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
   if (proofs.length === 0) reasons.push({ of: 'nothing-measured', holds: 'due' });
   else if (left.length === 0 && !triedSinceDressing(tests, job))
     reasons.push({ of: 'tried-before-dressing', holds: 'due' });
-  const is = reasons.some((r) => r.holds === 'bad')
-    ? 'wrong'
-    : reasons.some((r) => r.holds === 'due' && r.of !== 'belief')
-      ? 'not-yet'
-      : 'right';
-  return { is, reasons };
+  const accepted = standingOfPart(job, metal.part).findLast((e): e is EventOf<'accepted'> => e.kind === 'accepted');
+  if (accepted) reasons.push({ of: 'accepted', by: accepted.by, inside: accepted.inside, holds: 'good' });
+  return { is: isOf(reasons, accepted !== undefined), reasons };
+}
+
+/** What is left once it measures right and nothing speaks against it. */
+const FINISHING: ReadonlySet<Reason['of']> = new Set(['dressed', 'tried-before-dressing']);
+function isOf(reasons: readonly Reason[], accepted: boolean): ProofVerdict['is'] {
+  const due = reasons.filter((r) => r.holds === 'due' && r.of !== 'belief');
+  const bad = reasons.some((r) => r.holds === 'bad');
+  if (accepted && (bad || due.length > 0)) return 'accepted';
+  if (bad) return 'wrong';
+  return due.length === 0 ? 'right' : due.every((r) => FINISHING.has(r.of)) ? 'to-finish' : 'not-yet';
+}
+
+/** Readings so many standard uncertainties apart are not two of one size: a burr, dirt, a wire not home. */
+const APART = 4;
+/** Of a gauge's work tolerance a tenth is the gauge's own. ISO 1502, from memory. */
+const GAUGE_SHARE = 0.1;
+/** The last reading against those before it since the cut; null: they agree. */
+function readingsApart(
+  read: readonly { readonly pitchDiameterMm: number; readonly uncertaintyMm: number; readonly atMm: number | null }[],
+): { readonly mm: number; readonly mayMm: number } | null {
+  const last = read.at(-1);
+  const before = read.at(-2);
+  // elsewhere on the thread another size is no slip
+  if (!last || !before || last.atMm !== before.atMm) return null;
+  const mm = Math.abs(last.pitchDiameterMm - before.pitchDiameterMm);
+  const mayMm = APART * Math.hypot(last.uncertaintyMm, before.uncertaintyMm);
+  return mm > mayMm ? { mm, mayMm } : null;
 }
 
 /** Whether a mate speaks for the part: play counts against it only in the mate that decides, and not where the belief has it right. */
 function mateHolds(t: MateTried, job: Job, belief: Belief | null): boolean {
   if (t.result === 'runs') return true;
   if (t.result !== 'shakes') return false;
-  const decides = belief?.right.by !== 'limits' && (job.prove.mates[0]?.name ?? t.name) === t.name;
+  const decides = belief?.right.by !== 'limits' && (matesByLength(job)[0]?.name ?? t.name) === t.name;
   return !decides || (t.shakeMm !== null && belief !== null && belief.answer.inside >= 0.5);
 }
 

@@ -97,3 +97,23 @@ export const slideScaleSteps = (fromCrossSlideDeg: number, scaleZero: ScaleZero)
     source: 'geometry; where the scale reads 0 is data of the lathe',
   },
 ];
+
+/**
+ * What a step is said in at a lathe: as its cross slide's dial reads, or as its control is told diameters.
+ * @example stepsRead({ kind: 'gearbox', crossSlide: { reads: 'diameter' }, control: null }) // 'diameter'
+ * @example stepsRead(null) // 'radius'
+ */
+export const stepsRead = (
+  lathe: {
+    readonly kind: string;
+    readonly crossSlide: Pick<SlideDial, 'reads'>;
+    readonly control: { readonly diameterProgramming: boolean } | null;
+  } | null,
+): 'radius' | 'diameter' =>
+  lathe === null
+    ? 'radius'
+    : lathe.kind === 'control'
+      ? lathe.control?.diameterProgramming
+        ? 'diameter'
+        : 'radius'
+      : lathe.crossSlide.reads;

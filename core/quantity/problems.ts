@@ -79,6 +79,7 @@ export interface ProblemFigures {
   'nothing-may-be-cut': None;
   'nothing-to-spring': None;
   'nothing-cut': None;
+  'not-signed': None;
   'slide-square': None;
   'last-start': { readonly starts: string | number };
   'no-such-event': { readonly of: string | number; readonly last: string | number };

@@ -13,7 +13,7 @@ let known: readonly Known[] = [];
 /**
  * What is believed after a history, which the caller may write to. It goes on from the longest beginning of it that was
  * worked out before: the same numbers are drawn in the same order, so that the answer is the same.
- * @example sizingAfter({ member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 }, []).cloud.n // 2000
+ * @example sizingAfter({ member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002, basicMm: null, special: false }, []).cloud.n // 2000
  */
 export function sizingAfter(m: SizeModel, history: readonly SizeEvent[]): Sizing {
   // whether a lead error is thought of at all hangs on the whole history

@@ -1,5 +1,5 @@
 import { sizingAfter } from './after.ts';
-import { FEEL_EDGES, signOf, Sizing, type Bounds, type SizeEvent, type SizeModel } from './model.ts';
+import { FEEL_EDGES, signOf, Sizing, type Bounds, type MateResult, type SizeEvent, type SizeModel } from './model.ts';
 
 /** What there is to measure with. */
 export type Means =
@@ -47,7 +47,8 @@ export type Why =
   | 'no-more-to-know'
   | 'past'
   | 'no-safe-cut'
-  | 'check-lead';
+  | 'check-lead'
+  | 'mate-stops';
 
 /** How well one setting repeats, and how well play along the axis is read with an indicator, mm. Common practice, no source. */
 export const USUAL = { settingMm: 0.003, shakeMm: 0.01 } as const;
@@ -82,6 +83,16 @@ interface Risks {
   readonly repeated: number;
 }
 const USUAL_RISK: Risks = { once: 0.01, repeated: 0.02 };
+/** A mate gives no figure, so that what went past is only seen once it is past: less is risked. */
+const BLIND_RISK: Risks = { once: 0.003, repeated: 0.008 };
+/** Nothing has told of the size yet but the dial. */
+const UNTRIED_RISK: Risks = { once: 0.001, repeated: 0.004 };
+const riskTaken = (q: SizeAsked): Risks =>
+  q.means.some((m) => m.kind === 'measured')
+    ? USUAL_RISK
+    : q.history.some((e) => e.kind === 'mate' || e.kind === 'gauge' || e.kind === 'measured')
+      ? BLIND_RISK
+      : UNTRIED_RISK;
 /** So surely inside it is let be. */
 export const SURE = 0.985;
 const SURER = 0.995;
@@ -104,7 +115,7 @@ const SCATTER: readonly (readonly [number, number])[] = [
 
 /**
  * What the part measures now, and what to do next. @see the sizing recipe in docs/sizing.md; common practice, no source
- * @example sizeOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [], stepMm: 0.01, mostMm: 0.15 }).next.do // 'cut'
+ * @example sizeOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002, basicMm: null, special: false }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [], stepMm: 0.01, mostMm: 0.15 }).next.do // 'cut'
  */
 export function sizeOf(q: SizeAsked): SizeAnswer {
   const s = sizingAfter(q.model, q.history);
@@ -117,13 +128,13 @@ export function sizeOf(q: SizeAsked): SizeAnswer {
   const first = firstMate(q);
   const sizes = first && s.mate(first.name, first.bounds);
   const c = sizes ? s.spread((i) => (sizes[i] ?? 0) - s.size(i)) : null;
-  const lead = s.spread((i) => s.cloud.lead[i] ?? 0);
+  const lead = s.spread((i) => Math.abs(s.cloud.lead[i] ?? 0));
   const step = decide(q, s, bounds, inside, past);
   return {
     pitchDiameterMm: { value: signOf(q.model) * mean, uncertainty: sd },
     clearanceMm: c && { value: c.mean, uncertainty: c.sd },
     leftOnDiameterMm: { least: mean - near, most: mean - far },
-    leadErrorPerMm: lead.sd > 0 ? { value: Math.abs(lead.mean), uncertainty: lead.sd } : null,
+    leadErrorPerMm: lead.sd > 0 ? { value: lead.mean, uncertainty: lead.sd } : null,
     inside,
     past,
     ...step,
@@ -132,7 +143,7 @@ export function sizeOf(q: SizeAsked): SizeAnswer {
 
 /**
  * What each event of the history made of what is believed, in order.
- * @example effectsOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [{ kind: 'cut', depthMm: 0.2 }], stepMm: 0.01, mostMm: 0.15 })[0].surprised // false
+ * @example effectsOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002, basicMm: null, special: false }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [{ kind: 'cut', depthMm: 0.2 }], stepMm: 0.01, mostMm: 0.15 })[0].surprised // false
  */
 export function effectsOf(q: SizeAsked): Effect[] {
   const effects: Effect[] = [];
@@ -152,12 +163,12 @@ export function effectsOf(q: SizeAsked): Effect[] {
 
 /**
  * Chance that a pass at a depth goes past what no cut can mend, over what is past already. @param depthMm below the surface
- * @example riskOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002 }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [], stepMm: 0.01, mostMm: 0.15 }, 0.2) // 0; far from size
+ * @example riskOf({ model: { member: 'external', pitchMm: 1.5, leadingDeg: 30, trailingDeg: 30, surfaceMm: 9.97, tip: { flatMm: 0.19 }, dialUncertaintyMm: 0.02, settingMm: 0.003, wiresSharedMm: 0.002, basicMm: null, special: false }, target: { minMm: 8.862, maxMm: 8.994 }, means: [{ kind: 'measured', uncertaintyMm: 0.006 }], history: [], stepMm: 0.01, mostMm: 0.15 }, 0.2) // 0; far from size
  */
 export function riskOf(q: SizeAsked, depthMm: number): number {
   const s = sizingAfter(q.model, q.history);
   const b = boundsOf(q, s);
-  const beyond = (x: (i: number) => number): number => s.share((i) => x(i) - (s.cloud.side[i] ?? 0) < b.far(i));
+  const beyond = (x: (i: number) => number): number => s.share((i) => s.sizeAt(i, x(i)) < b.far(i));
   return (
     beyond((i) => s.after(i, depthMm, SCATTER[i % SCATTER.length] ?? [0, 0])) - s.share((i) => s.size(i) < b.far(i))
   );
@@ -210,14 +221,21 @@ function decide(q: SizeAsked, s: Sizing, b: Range, inside: number, past: number)
   const looked = s.measuredSinceCut > 0;
   const cutYet = s.lastMm !== null || q.history.some((e) => e.kind === 'cut');
   // looked for only where it is asked: it goes through the whole cloud
-  const measure = (why: Why): Step => ({ next: { do: 'measure', with: bestMeans(q, s, b).at }, why });
+  const measure = (why: Why): Step =>
+    cutYet && !looked && springsBack(q, s)
+      ? { next: { do: 'spring' }, why: 'spring-closes' }
+      : { next: { do: 'measure', with: bestMeans(q, s, b).at }, why };
   const looks = q.means.every((m) => m.kind === 'mate') ? MOST_TRIES : MOST_LOOKS;
   const tells = (): boolean => means && s.measuredSinceCut < looks && bestMeans(q, s, b).tells;
   if (past > 0.5) {
     return tells() ? measure('look-first') : { next: { do: 'scrap' }, why: 'past' };
   }
-  const bound = q.history.at(-1);
-  const binds = bound?.kind === 'mate' && bound.result === 'binds';
+  const stuck = stuckMates(q.history);
+  const binds = stuck.some((m) => m.result === 'binds');
+  // a long one stops where a short one runs: more depth would only loosen it at its ends
+  if (stuck.length > 0 && leadStops(q.history)) return { next: { do: 'stop' }, why: 'check-lead' };
+  const shorter = binds ? untried(q, Math.max(...stuck.map((m) => m.lengthMm ?? 0)) * SHORTER) : -1;
+  if (shorter >= 0) return { next: { do: 'measure', with: shorter }, why: 'check-lead' };
   // a reading that nothing explains is looked at once more before anything is made of it
   if (s.strange === 1 && means) return measure('look-first');
   if (inside >= SURE) {
@@ -226,6 +244,10 @@ function decide(q: SizeAsked, s: Sizing, b: Range, inside: number, past: number)
       const surer = looked && inside < SURER ? bestCut(q, s, b) : null;
       if (surer && surer.inside > inside + SURER_GAIN && surer.takesMm > PROGRESS_MM)
         return cutOrSpring(surer, s, 'safe-cut');
+      // nothing is right over a mate that does not go on
+      if (stuck.length > 0) return { next: { do: 'stop' }, why: 'mate-stops' };
+      const other = looked ? untried(q, Infinity) : -1;
+      if (other >= 0) return { next: { do: 'measure', with: other }, why: 'prove-it' };
       return { next: { do: 'stop' }, why: 'reached' };
     }
     return measure('prove-it');
@@ -239,10 +261,57 @@ function decide(q: SizeAsked, s: Sizing, b: Range, inside: number, past: number)
   if (!looked && cutYet) return measure('prove-it');
   if (tells()) return measure('look-first');
   // nothing tells more: a cut that makes it clearly likelier may risk a little more than one on the way there
-  const last = looked ? bestCut(q, s, b, LAST_RISK) : null;
+  const last = looked ? bestCut(q, s, b, true) : null;
   if (last && last.inside > inside + LAST_GAIN && last.takesMm > PROGRESS_MM) return cutOrSpring(last, s, 'safe-cut');
-  return { next: { do: 'stop' }, why: 'no-more-to-know' };
+  return { next: { do: 'stop' }, why: binds ? 'check-lead' : stuck.length > 0 ? 'mate-stops' : 'no-more-to-know' };
 }
+type MateTrial = Extract<SizeEvent, { kind: 'mate' }>;
+const STOPS: ReadonlySet<MateResult> = new Set(['no-start', 'starts', 'binds', 'tight']);
+/** Each mate's last trial since metal was cut. */
+function lastTrials(history: readonly SizeEvent[]): MateTrial[] {
+  const last = new Map<string, MateTrial>();
+  for (const e of sinceCut(history)) if (e.kind === 'mate') last.set(e.name, e);
+  return [...last.values()];
+}
+/** Mates that did not go on since metal was last cut. */
+const stuckMates = (history: readonly SizeEvent[]): MateTrial[] =>
+  lastTrials(history).filter((m) => STOPS.has(m.result));
+/**
+ * Whether what stops a mate is the lead: one that started stops, and a clearly shorter one goes on freely; or two bind after
+ * as many turns. Common practice, no source.
+ * @example leadStops([]) // false
+ */
+export function leadStops(history: readonly SizeEvent[]): boolean {
+  const trials = lastTrials(history);
+  const lengths = (results: ReadonlySet<MateResult>): number[] =>
+    trials.flatMap((m) => (results.has(m.result) && m.lengthMm !== null ? [m.lengthMm] : []));
+  const free = lengths(new Set(['runs', 'shakes']));
+  const loose = lengths(new Set(['shakes']));
+  const turns = trials.flatMap((m) => (m.result === 'binds' && m.turns !== null ? [m.turns] : []));
+  // two that bind after as many turns, whatever their size
+  if (turns.length > 1 && Math.max(...turns) <= Math.min(...turns) * ALIKE + 1) return true;
+  return trials.some((m) => {
+    const shortOf = (lengths: readonly number[]): boolean =>
+      lengths.some((short) => short < (m.lengthMm ?? 0) * SHORTER);
+    if (m.lengthMm === null) return false;
+    // two nuts differ a little in size: what is only tight speaks of the lead where the short one is loose
+    return m.result === 'binds' ? shortOf(free) : m.result !== 'runs' && m.result !== 'shakes' && shortOf(loose);
+  });
+}
+/** Place among the means of a mate no longer than this that was not tried since metal was cut; -1: none. */
+function untried(q: SizeAsked, mostMm: number): number {
+  const tried = new Set(lastTrials(q.history).map((m) => m.name));
+  // where mates only say what else is known, they are not asked for
+  if (!('minClearanceMm' in q.target)) return -1;
+  return q.means.findIndex(
+    (m) =>
+      m.kind === 'mate' && !tried.has(m.name) && (mostMm === Infinity || (m.lengthMm !== null && m.lengthMm < mostMm)),
+  );
+}
+/** Turns that are as many, within a turn and this. */
+const ALIKE = 1.25;
+/** A mate shorter than this share of another tells the lead apart from the size. Common practice, no source. */
+const SHORTER = 0.75;
 /** A cut as a step; at the setting of the last one it is the spring. */
 const cutOrSpring = (cut: Cut, s: Sizing, why: Why): Step =>
   cut.depthMm === s.lastMm
@@ -251,7 +320,7 @@ const cutOrSpring = (cut: Cut, s: Sizing, why: Why): Step =>
 /** Sure enough, but one safe setting more may make it surer by so much. */
 const SURER_GAIN = 0.005;
 /** The last cut, when nothing tells more: what it may risk, and what it has to gain. */
-const LAST_RISK: Risks = { once: 0.02, repeated: 0.1 };
+const LAST_RISK: Risks = { once: 0.01, repeated: 0.02 };
 const LAST_GAIN = 0.01;
 /** A cut that hardly may end inside is far off it. */
 const FAR_INSIDE = 0.02;
@@ -259,14 +328,19 @@ const worth = (cut: Cut, inside: number): boolean =>
   cut.takesMm > PROGRESS_MM && (cut.inside > inside + 0.005 || inside < 0.3);
 
 /** The deepest setting, or the spring, that is likeliest to end inside within the risks; null: none is safe. */
-function bestCut(q: SizeAsked, s: Sizing, b: Range, risk = USUAL_RISK): Cut | null {
+function bestCut(q: SizeAsked, s: Sizing, b: Range, last = false): Cut | null {
+  const risk = last ? LAST_RISK : riskTaken(q);
   const step = q.stepMm ?? FREE_STEP_MM;
-  const last = s.lastMm;
+  const set = s.lastMm;
   const n = s.cloud.n;
-  const first = last === null ? Math.ceil(depthNow(s) / step) : Math.round(last / step);
-  const most = q.mostMm === null ? Infinity : Math.floor((q.mostMm + (last ?? first * step)) / step + 1e-9) - first;
+  // with nothing set since the zero, the tool meets metal somewhere about here
+  const meets = set ?? depthNow(s);
+  const first = set === null ? Math.ceil(meets / step) : Math.round(set / step);
+  // what a hand cannot set finer it may set at least once
+  const mostMm = Math.min(q.mostMm ?? Infinity, Math.max(step, leapMm(q, s)));
+  const most = mostMm === Infinity ? Infinity : Math.floor((mostMm + meets) / step + 1e-9) - first;
   // the last setting itself is the spring, whatever step it was set by
-  const at = (k: number): number => (k === 0 && last !== null ? last : (first + k) * step);
+  const at = (k: number): number => (k === 0 && set !== null ? set : (first + k) * step);
   // what is past already was not done by this cut
   const before = s.share((i) => s.size(i) < b.far(i));
   const judge = (depthMm: number): Cut & { readonly safe: boolean } => {
@@ -274,9 +348,8 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range, risk = USUAL_RISK): Cut | nu
     for (let i = 0; i < n; i += 1) {
       const w = s.cloud.w[i] ?? 0;
       const noise = SCATTER[i % SCATTER.length] ?? [0, 0];
-      const side = s.cloud.side[i] ?? 0;
-      const x = s.after(i, depthMm, noise) - side;
-      const lastX = s.atLast(i, depthMm) - side;
+      const x = s.sizeAt(i, s.after(i, depthMm, noise));
+      const lastX = s.sizeAt(i, s.atLast(i, depthMm));
       const far = b.far(i);
       const near = b.near(i);
       if (x < far) pastP += w;
@@ -300,7 +373,7 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range, risk = USUAL_RISK): Cut | nu
   let low = floor;
   let high = low + 1;
   let stride = 1;
-  while (floor === 0 && high < cap && safeAt(high)) {
+  while (floor === 0 && high <= cap && safeAt(high)) {
     low = high;
     stride *= 2;
     high += stride;
@@ -311,6 +384,7 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range, risk = USUAL_RISK): Cut | nu
     if (safeAt(mid)) low = mid;
     else high = mid;
   }
+  if (cutBefore(q, s)) low = Math.max(floor, Math.round(low * FIRST_SHARE));
   // near the target the likeliest of the safe ones; the spring among them
   const tries = new Set([
     floor,
@@ -325,7 +399,8 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range, risk = USUAL_RISK): Cut | nu
   for (const k of tries) {
     if (k < floor || k > low) continue;
     const cut = judge(at(k));
-    if (!cut.safe || cut.offMm < -1e-4) continue;
+    // on the way there a cut stays short of the middle; the last one goes where it is likeliest right
+    if (!cut.safe || (cut.offMm < -1e-4 && !last)) continue;
     if (
       best === null ||
       cut.inside > best.inside + 1e-4 ||
@@ -335,10 +410,49 @@ function bestCut(q: SizeAsked, s: Sizing, b: Range, risk = USUAL_RISK): Cut | nu
   }
   return best ?? judge(at(low));
 }
-const depthNow = (s: Sizing): number => {
-  const dial = s.spread((i) => s.cloud.dial[i] ?? 0).mean;
-  return Math.max(0, -dial);
+/** What the dial would read where the tip first meets what is cut. */
+const depthNow = (s: Sizing): number => Math.max(0, s.spread((i) => s.standsAt(i) - (s.cloud.dial[i] ?? 0)).mean);
+
+/**
+ * How far one step may go after a trial that gives no figure, in units of the root of the pitch, on pitch diameter, mm: a hand
+ * tells no more than its next few hundredths. Common practice, no source.
+ */
+const LEAPS: Readonly<Record<MateResult, number>> = {
+  'no-start': 0.04,
+  starts: 0.03,
+  tight: 0.02,
+  binds: 0.02,
+  runs: 0.02,
+  shakes: 0.02,
 };
+/** Deepest step that the last trial allows, radial mm; nothing less fine since metal was cut than a reading sets no bound. */
+function leapMm(q: SizeAsked, s: Sizing): number {
+  const since = sinceCut(q.history);
+  const last = since.findLast((e) => e.kind === 'mate');
+  const freshly = cutBefore(q, s) ? FIRST_SHARE : 1;
+  if (last?.kind !== 'mate' || last.shakeMm !== null || since.some((e) => e.kind === 'measured')) return Infinity;
+  return (freshly * LEAPS[last.result] * Math.sqrt(q.model.pitchMm)) / 2;
+}
+/**
+ * A mate or a gauge tells no figure, so that the next step is counted from where the tool stands: what springs back is cut
+ * first, as long as it is worth feeling. Common practice, no source.
+ */
+function springsBack(q: SizeAsked, s: Sizing): boolean {
+  const { lastMm } = s;
+  if (lastMm === null || q.means.some((m) => m.kind === 'measured')) return false;
+  const since = q.history.slice(q.history.findLastIndex((e) => e.kind === 'cut') + 1);
+  if (since.filter((e) => e.kind === 'spring').length >= MOST_SPRINGS) return false;
+  return s.spread((i) => s.cloud.x[i] ?? 0).mean - s.spread((i) => s.atLast(i, lastMm)).mean > SPRING_WORTH_G * s.g;
+}
+const MOST_SPRINGS = 2;
+const SPRING_WORTH_G = 0.25;
+/** Metal was cut, and nothing since the tool was last touched off or found its groove. */
+const cutBefore = (q: SizeAsked, s: Sizing): boolean => s.lastMm === null && q.history.some((e) => e.kind === 'cut');
+/** After a slip, a new touch or a pick-up the first step is half of what it would be. Common practice, no source. */
+const FIRST_SHARE = 0.5;
+/** What was tried and measured since metal was last cut. */
+const sinceCut = (history: readonly SizeEvent[]): readonly SizeEvent[] =>
+  history.slice(history.findLastIndex((e) => e.kind === 'cut' || e.kind === 'spring' || e.kind === 'side') + 1);
 
 /** The means that narrows the part down most, against its target; whether it would narrow it at all. */
 function bestMeans(q: SizeAsked, s: Sizing, b: Range): { readonly at: number; readonly tells: boolean } {

@@ -21,8 +21,11 @@ export type SizeEvent =
   | { readonly kind: 'cut'; readonly depthMm: number }
   | { readonly kind: 'spring' }
   | { readonly kind: 'side'; readonly shiftMm: number }
-  | { readonly kind: 'rezero' }
+  /** Touched off anew; in the groove, where a tool beside its middle meets one flank early. */
+  | { readonly kind: 'rezero'; readonly in?: 'groove' }
   | { readonly kind: 'tool'; readonly tip: Tip }
+  /** The groove was found again, and the tool stands beside its middle by about so much along the axis, one standard deviation. */
+  | { readonly kind: 'picked-up'; readonly axialMm: number }
   /** A measurement that gives the pitch diameter outright: over wires, between balls. */
   | { readonly kind: 'measured'; readonly pitchDiameterMm: number; readonly uncertaintyMm: number }
   | {
@@ -51,6 +54,10 @@ export interface SizeModel extends Flanks {
   readonly dialUncertaintyMm: number;
   readonly settingMm: number;
   readonly wiresSharedMm: number;
+  /** Pitch diameter of the basic thread of its name, about which a mate of unknown size lies; null: it has no name. */
+  readonly basicMm: number | null;
+  /** Of no standard: a mate may lie further from it. */
+  readonly special: boolean;
 }
 
 /** Hypotheses in the cloud. */
@@ -63,8 +70,13 @@ const SHARE_SCATTER = 0.03;
 const RUBS_MM = 0.005;
 /** A gauge tells its size within this, mm. */
 const GAUGE_MM = 0.002;
-/** The pitch line lies so far under the surface, on diameter, over the pitch, in any of the usual forms. */
-const UNKNOWN_MATE_PITCHES = [0.4, 0.8] as const;
+/**
+ * A mate of unknown size clears the basic thread by its allowance, its tolerance and its wear: so much of it at least and at
+ * most, on pitch diameter, in units of the root of the pitch, mm. Common practice, no source.
+ */
+const UNKNOWN_MATE = { standard: [-0.03, 0.25], special: [-0.15, 0.4] } as const;
+/** Without a name: the pitch line lies so far under the surface, on diameter, over the pitch; a nut may be bored over. Common practice, no source. */
+const UNKNOWN_MATE_PITCHES = { external: [0.4, 0.8], internal: [0.2, 0.7] } as const;
 /** Edges of feel, in units of 0.01 sqrt(P): no start, starts, tight, runs, shakes. Common practice, no source. */
 const EDGES = { starts: -2, tight: -0.5, runs: 1, shakes: 4 } as const;
 const HAND_G = 0.5;
@@ -72,6 +84,8 @@ const TRIAL_G = 0.2;
 /** An answer less likely than this says that something taken for granted is wrong; then the dial is let out so many times. */
 const ANSWER = 0.003;
 const REOPENED = 3;
+/** A mate that answered as none of what is usual would lies so much further from it, in units of the root of the pitch, mm. */
+const WIDER = 0.2;
 /** A reading that is explained no better than this is doubted: some four standard deviations off. */
 const STRANGE = 3e-4;
 /** Where a mate binds is felt within so much play, and within this share of it, mm. Common practice, no source. */
@@ -91,6 +105,9 @@ export interface Cloud {
   readonly law: Uint8Array;
   readonly shared: Float64Array;
   readonly side: Float64Array;
+  /** Depth that the groove was as good as when it was last picked up, and how far beside its middle the tool stands since, mm. */
+  readonly before: Float64Array;
+  readonly aside: Float64Array;
   readonly hand: Float64Array;
   readonly mates: Map<string, Float64Array>;
   /** Lead error over length, only where mates of several lengths or a bind can tell it. */
@@ -131,6 +148,8 @@ const cloudLike = (c: Cloud): Cloud => ({
   law: c.law.slice(),
   shared: c.shared.slice(),
   side: c.side.slice(),
+  before: c.before.slice(),
+  aside: c.aside.slice(),
   hand: c.hand.slice(),
   lead: c.lead.slice(),
   w: c.w.slice(),
@@ -183,6 +202,8 @@ export class Sizing {
       law: Uint8Array.from({ length: n }, (_, i) => (i * 7) % 2),
       shared: of(() => m.wiresSharedMm * this.dice.normal()),
       side: of(() => 0),
+      before: of(() => 0),
+      aside: of(() => 0),
       hand: of(() => HAND_G * this.dice.normal()),
       lead: of((i) => lead * (i % WRONG_IN === 0 ? LEAD_WRONG : LEAD_SIGMA) * this.dice.normal()),
       mates: new Map(),
@@ -216,8 +237,15 @@ export class Sizing {
       case 'rezero':
       case 'tool':
         if (e.kind === 'tool') this.scale = scaleOf(this.m, e.tip);
-        for (let i = 0; i < this.cloud.n; i += 1) this.cloud.dial[i] = this.m.dialUncertaintyMm * this.dice.normal();
+        for (let i = 0; i < this.cloud.n; i += 1) {
+          const early =
+            e.kind === 'rezero' && e.in === 'groove' ? (2 * (this.cloud.aside[i] ?? 0)) / this.scale.slope : 0;
+          this.cloud.dial[i] = this.m.dialUncertaintyMm * this.dice.normal() - early;
+        }
         this.lastMm = null;
+        return;
+      case 'picked-up':
+        this.foundAgain(e.axialMm);
         return;
       case 'measured':
         // 1 where all of what is believed lies on it, nearly 0 where none does
@@ -258,9 +286,36 @@ export class Sizing {
     return signOf(this.m) * e.pitchDiameterMm - this.size(i) - (this.cloud.shared[i] ?? 0);
   }
 
-  /** x of a hypothesis, its side cuts counted in. */
+  /** x of a hypothesis, its side cuts and what it stands beside its old groove counted in. */
   size(i: number): number {
-    return (this.cloud.x[i] ?? 0) - (this.cloud.side[i] ?? 0);
+    return this.sizeAt(i, this.cloud.x[i] ?? 0);
+  }
+  /**
+   * The size that a tip depth leaves. Beside an old groove by e the two together are wider: as good as
+   * max(r, r0, (r + r0) / 2 + e / (tan a1 + tan a2)) deep, until the new one swallows the old. @param x of the tip alone
+   */
+  sizeAt(i: number, x: number): number {
+    const side = this.cloud.side[i] ?? 0;
+    const aside = this.cloud.aside[i] ?? 0;
+    if (aside === 0) return x - side;
+    const depth = this.scale.depth(x);
+    const old = this.cloud.before[i] ?? 0;
+    return this.scale.x(Math.max(depth, old, (depth + old) / 2 + aside / this.scale.slope)) - side;
+  }
+
+  /** The groove was found again: as good as it was, and the tool somewhere beside its middle. */
+  private foundAgain(axialMm: number): void {
+    const { before, aside, side, n } = this.cloud;
+    for (let i = 0; i < n; i += 1) {
+      before[i] = this.scale.depth(this.size(i) + (side[i] ?? 0));
+      aside[i] = abs(axialMm * this.dice.normal());
+    }
+    this.lastMm = null;
+  }
+
+  /** Depth at which the tip stands in its groove, as far as it has cut, mm. */
+  standsAt(i: number): number {
+    return this.scale.depth(this.cloud.x[i] ?? 0);
   }
 
   /** What a pass at a setting would leave of a hypothesis. @param noise scatter of share and setting, in their own standard deviations */
@@ -303,10 +358,16 @@ export class Sizing {
     this.cloud.mates.set(name, size);
     return size;
   }
-  /** Nothing said of a mate: it fits a thread of this surface and pitch, as crests stand over the pitch line. */
+  /** Nothing said of a mate: it goes with the basic thread of its name, whatever was turned or bored here. */
   private unknown(): [number, number] {
-    const zero = signOf(this.m) * this.m.surfaceMm;
-    return [zero - UNKNOWN_MATE_PITCHES[1] * this.m.pitchMm, zero - UNKNOWN_MATE_PITCHES[0] * this.m.pitchMm];
+    const { member, surfaceMm, pitchMm, basicMm, special } = this.m;
+    const s = signOf(this.m);
+    if (basicMm !== null) {
+      const [least, most] = UNKNOWN_MATE[special ? 'special' : 'standard'];
+      return [s * basicMm + least * Math.sqrt(pitchMm), s * basicMm + most * Math.sqrt(pitchMm)];
+    }
+    const [least, most] = UNKNOWN_MATE_PITCHES[member];
+    return [s * surfaceMm - most * pitchMm, s * surfaceMm - least * pitchMm];
   }
 
   /** Clearance of a hypothesis to a mate, mm on pitch diameter, as it is felt over the mate's length. */
@@ -329,13 +390,25 @@ export class Sizing {
       });
       return;
     }
-    this.weigh((i) => {
-      const c = this.clearance(i, size, e.lengthMm);
-      if (e.shakeMm !== null && (e.result === 'runs' || e.result === 'shakes'))
-        return normalAt(c - (2 * e.shakeMm) / tan2, (2 * e.uncertaintyMm) / tan2) + 1e-9;
-      const felt = c / this.g + (this.cloud.hand[i] ?? 0);
-      return cumulativeNormal((high - felt) / TRIAL_G) - cumulativeNormal((low - felt) / TRIAL_G) + 1e-9;
-    }, ANSWER);
+    this.weigh(
+      (i) => {
+        const c = this.clearance(i, size, e.lengthMm);
+        if (e.shakeMm !== null && (e.result === 'runs' || e.result === 'shakes'))
+          return normalAt(c - (2 * e.shakeMm) / tan2, (2 * e.uncertaintyMm) / tan2) + 1e-9;
+        const felt = c / this.g + (this.cloud.hand[i] ?? 0);
+        return cumulativeNormal((high - felt) / TRIAL_G) - cumulativeNormal((low - felt) / TRIAL_G) + 1e-9;
+      },
+      ANSWER,
+      e.name,
+    );
+  }
+  /** Another mate than it was taken for: bruised, of another make, or worn beyond what is usual. */
+  private mateAnew(name: string): void {
+    const size = this.cloud.mates.get(name);
+    if (!size) return;
+    const [low, high] = this.ranges.get(name) ?? this.unknown();
+    const wide = WIDER * Math.sqrt(this.m.pitchMm);
+    for (let i = 0; i < size.length; i += 1) size[i] = low - wide + (high - low + 2 * wide) * this.dice.uniform();
   }
   /** Which result a mate would give, by its place on the scale of feel. */
   feel(i: number, size: Float64Array, lengthMm: number | null): number {
@@ -347,16 +420,24 @@ export class Sizing {
       this.cloud.x[i] = this.after(i, depthMm, [this.dice.normal(), this.dice.normal()]);
   }
 
-  /** @param least the least chance that what was answered may have had; below it one of the things taken for granted is wrong */
-  private weigh(likely: (i: number) => number, least = 0): void {
+  /** @param least the least chance that what was answered may have had; below it one of the things taken for granted is wrong @param mate the one that answered */
+  private weigh(likely: (i: number) => number, least = 0, mate: string | null = null): void {
     const { w, n } = this.cloud;
     let each = Float64Array.from({ length: n }, (_, i) => likely(i));
     if (least > 0) {
       const answers = each;
       this.surprised = this.mean((i) => answers[i] ?? 0) < least;
       if (this.surprised) {
-        this.reopen();
-        each = each.map((_, i) => likely(i));
+        // a mate is more easily another than it was taken for than everything measured is wrong
+        if (mate) {
+          this.mateAnew(mate);
+          each = each.map((_, i) => likely(i));
+        }
+        const again = each;
+        if (!mate || this.mean((i) => again[i] ?? 0) < least) {
+          this.reopen();
+          each = each.map((_, i) => likely(i));
+        }
       }
     }
     let sum = 0;
@@ -413,7 +494,7 @@ export class Sizing {
       c.share[i] = Math.min(SHARE[1], Math.max(SHARE[0], c.share[i] ?? 0));
       c.law[i] = law[from[i] ?? 0] ?? 0;
     }
-    c.side.set(Float64Array.from({ length: c.n }, (_, i) => c.side[from[i] ?? 0] ?? 0));
+    for (const a of [c.side, c.before, c.aside]) a.set(Float64Array.from(from, (j) => a[j] ?? 0));
     c.w.fill(1 / c.n);
   }
 
@@ -422,11 +503,12 @@ export class Sizing {
    * wider than at first and each mate as if nothing were known of it.
    */
   private reopen(): void {
-    const { n, x, dial, mates, w } = this.cloud;
+    const { n, x, dial, before, mates, w } = this.cloud;
     for (let i = 0; i < n; i += 2) {
       const by = REOPENED * this.m.dialUncertaintyMm * this.dice.normal();
       dial[i] = (dial[i] ?? 0) + by;
       x[i] = (x[i] ?? 0) - 2 * by;
+      before[i] = (before[i] ?? 0) + by;
       for (const [name, size] of mates) {
         const [low, high] = this.ranges.get(name) ?? this.unknown();
         size[i] = low + (high - low) * this.dice.uniform();

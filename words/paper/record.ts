@@ -50,7 +50,9 @@ export function recordWords(
           }
         : null,
     verdict:
-      job.record.verdict === null ? `Not settled: ${VERDICT_TEXT[verdict.is]}` : OUTCOME_NAMES[job.record.verdict],
+      job.record.verdict === null
+        ? `Not settled: ${VERDICT_TEXT[verdict.is]}`
+        : settledText(job.record.verdict, verdict.is),
     fittedTitle: 'By what',
     fitted: verdict.reasons.map((r) => `${REASON_MARKS[r.holds]}: ${reasonText(r, u)}.`),
     nextTitle: 'For the next time',
@@ -65,6 +67,12 @@ export function recordWords(
     })),
   };
 }
+
+/** What was settled by hand is not set beside a proof that speaks against it without saying so. */
+const settledText = (verdict: NonNullable<Job['record']['verdict']>, is: ProofVerdict['is']): string =>
+  is === 'wrong' && verdict !== 'scrapped'
+    ? `${OUTCOME_NAMES[verdict]}, settled by hand; what was read speaks against it`
+    : OUTCOME_NAMES[verdict];
 
 function madeRows(job: Job, shop: Shop, u: UnitSystem): RecordRow[] {
   const thread = threadOfJob(job);

@@ -3,21 +3,21 @@ import { deeperSetting } from '../../../core/job/deeperSetting.ts';
 import { latheOf } from '../../../core/job/derive.ts';
 import { dialOf } from '../../../core/job/slides.ts';
 import { plain } from '../../../core/quantity/working.ts';
-import { deeperText } from '../../../words/deeper.ts';
 import { BURRS_FIRST } from '../../../words/prove.ts';
 import { againText, byText, cardText, dialText, dialUnitText } from '../../../words/machine.ts';
 import { BigNumber, DialNumber } from '../../machine/DialNumber.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { useShop } from '../../store/store.ts';
 import { useProof } from '../prove/useProof.ts';
-import { useStepsOn } from './StepsOn.tsx';
+import { Otherwise } from './Otherwise.tsx';
+import { useStepSaid } from './useStepSaid.ts';
 
 /** What everything tried says: by how much deeper, in one number, or the same setting again, or that it is at size. */
 export function TryAnswer() {
   const { job, machine } = useJobView();
   const shop = useShop();
   const u = useDialUnit();
-  const on = useStepsOn() ?? 'radius';
+  const said = useStepSaid();
   const { answer, effect, diagnosis, burrs } = useProof();
   if (!answer)
     return (
@@ -64,9 +64,10 @@ export function TryAnswer() {
               : '',
         )}
       >
-        {diagnosis ? diagnosis.todo : deeperText(answer, u, on)}
+        {diagnosis ? diagnosis.todo : said.answer(answer)}
       </p>
-      {effect !== null && (
+      {(answer.code === 'doubt' || answer.code === 'enough') && <Otherwise answer={answer} />}
+      {effect !== null && answer.code !== 'deeper' && (
         <p className="text-lg text-ink2">
           So: <b className="num text-ink">{effect}</b>.
         </p>

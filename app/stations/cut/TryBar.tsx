@@ -1,11 +1,10 @@
 import type { DeeperAnswer } from '../../../core/job/deeper.ts';
-import { stepText } from '../../../words/deeper.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
-import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import type { Beside, Trying } from './beside.ts';
 import { CutBar } from './CutBar.tsx';
-import { useStepsOn } from './StepsOn.tsx';
+import { useStepSaid } from './useStepSaid.ts';
 
 /** The acts of a trial: cut it deeper, or the part is done; where a pass waits, back to it. */
 export function TryBar({
@@ -20,8 +19,7 @@ export function TryBar({
   readonly answer: DeeperAnswer | null;
 }) {
   const { machine } = useJobView();
-  const u = useDialUnit();
-  const on = useStepsOn() ?? 'radius';
+  const said = useStepSaid();
   const { after } = machine.card;
   const leave = (): void => beside.tryIt(null);
   const finish = (): void => {
@@ -42,7 +40,7 @@ export function TryBar({
           if (act({ do: 'deeper', byMm: answer.byMm, after }) === null) leave();
         }}
       >
-        Deeper by {stepText(answer.byMm, u, on)}
+        Deeper by {said.text(answer.byMm)}
       </MainAct>
     ) : answer?.code === 'spring' ? (
       <MainAct onClick={() => act({ do: 'springDone', after })}>Sprung once more</MainAct>

@@ -1,5 +1,4 @@
 import { suggestDeeper } from '../../../core/job/deeper.ts';
-import { deeperText } from '../../../words/deeper.ts';
 import { cardText } from '../../../words/machine.ts';
 import { TRY_WITH } from '../../../words/try.ts';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
@@ -12,12 +11,14 @@ import { TryMore } from './TryMore.tsx';
 import { TryBar } from './TryBar.tsx';
 import { TryPicks } from './TryPicks.tsx';
 import { useBack } from './useBack.ts';
+import { useStepSaid } from './useStepSaid.ts';
 
 /** Try the mate: the choices at the left, what they say of the next cut at the right. */
 export function TryCard({ beside, due }: { readonly beside: Beside; readonly due: boolean }) {
   const { job, machine } = useJobView();
   const shop = useShop();
   const u = useDialUnit();
+  const said = useStepSaid();
   const answer = suggestDeeper(job, shop, machine.metal);
   return (
     <MachineFrame
@@ -25,13 +26,7 @@ export function TryCard({ beside, due }: { readonly beside: Beside; readonly due
       title={TRY_WITH[job.intake.make]}
       region="Pass card"
       back={useBack()}
-      say={
-        answer
-          ? deeperText(answer, u, 'radius')
-          : due
-            ? cardText(machine, job.intake.make, u)
-            : TRY_WITH[job.intake.make]
-      }
+      say={answer ? said.answer(answer) : due ? cardText(machine, job.intake.make, u) : TRY_WITH[job.intake.make]}
       pictureFirst
       picture={<TryPicks />}
       head={<TryMore />}

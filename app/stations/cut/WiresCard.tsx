@@ -2,7 +2,6 @@ import { suggestDeeper } from '../../../core/job/deeper.ts';
 import { measurePlan } from '../../../core/job/measure.ts';
 import { LAY_NAMES } from '../../../words/try.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { deeperText } from '../../../words/deeper.ts';
 import { cardText } from '../../../words/machine.ts';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { Keypad } from '../../machine/Keypad.tsx';
@@ -14,6 +13,7 @@ import type { Beside } from './beside.ts';
 import { TryAnswer } from './TryAnswer.tsx';
 import { TryBar } from './TryBar.tsx';
 import { useBack } from './useBack.ts';
+import { useStepSaid } from './useStepSaid.ts';
 
 /** Measured over wires at the machine: one field, large; what it says of the next cut as soon as it is taken. */
 export function WiresCard({ beside, due }: { readonly beside: Beside; readonly due: boolean }) {
@@ -22,6 +22,7 @@ export function WiresCard({ beside, due }: { readonly beside: Beside; readonly d
   const u = useDialUnit();
   const { system } = shop.settings;
   const wires = measurePlan(job, shop);
+  const said = useStepSaid();
   const answer = suggestDeeper(job, shop, machine.metal);
   const back = useBack();
   if (!wires) return null;
@@ -31,7 +32,7 @@ export function WiresCard({ beside, due }: { readonly beside: Beside; readonly d
       title={LAY_NAMES[wires.by]}
       region="Pass card"
       back={back}
-      say={answer ? deeperText(answer, u, 'radius') : due ? cardText(machine, job.intake.make, u) : LAY_NAMES[wires.by]}
+      say={answer ? said.answer(answer) : due ? cardText(machine, job.intake.make, u) : LAY_NAMES[wires.by]}
       picture={<WiresPlate wires={wires} unit={system} />}
       head={
         <div className="grid gap-2">

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { fitOfJob } from '../../../core/job/derive.ts';
-import { gaugeMm } from '../../../core/job/sizeBand.ts';
+import { gaugeMm } from '../../../core/job/rightBy.ts';
 import { standOffs } from '../../../core/job/standOffs.ts';
 import { notGoTurnsOf } from '../../../core/job/verdict.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';

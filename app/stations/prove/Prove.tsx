@@ -1,6 +1,6 @@
-import { useJobView, useDialUnit } from '../../job/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useShop, useSystem } from '../../store/store.ts';
-import { useStepsOn } from '../cut/StepsOn.tsx';
+import { useStepSaid } from '../cut/useStepSaid.ts';
 import { useBack } from '../cut/useBack.ts';
 import { useSearchParams, useNavigate } from 'react-router';
 import { measurePlan } from '../../../core/job/measure.ts';
@@ -9,7 +9,6 @@ import { useProof } from './useProof.ts';
 import { threadOfJob, fitOfJob } from '../../../core/job/derive.ts';
 import { Gate } from '../../machine/Gate.tsx';
 import { PROVE_TABS, type ProveTab, ProveDrawer } from './ProveDrawer.tsx';
-import { deeperText } from '../../../words/deeper.ts';
 import { layText } from '../../../words/prove.ts';
 import { lengthText, FINE } from '../../../core/quantity/format.ts';
 import { TRY_WITH, LAY_NAMES } from '../../../words/try.ts';
@@ -38,8 +37,7 @@ export function Prove() {
   const { job } = useJobView();
   const shop = useShop();
   const system = useSystem();
-  const u = useDialUnit();
-  const on = useStepsOn() ?? 'radius';
+  const said = useStepSaid();
   const back = useBack();
   const [params, setParams] = useSearchParams();
   const plan = measurePlan(job, shop);
@@ -61,7 +59,7 @@ export function Prove() {
     setParams(next, { replace: true });
   };
   const say = answer
-    ? deeperText(answer, u, on)
+    ? said.answer(answer)
     : way === 'measure' && plan
       ? `${layText(plan, system)} it should measure ${lengthText(plan.targetMm, system, FINE)}`
       : TRY_WITH[job.intake.make];

@@ -1,10 +1,9 @@
 import type { DeeperAnswer } from '../../../core/job/deeper.ts';
-import { useJobView, useDialUnit } from '../../job/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { useNavigate } from 'react-router';
-import { useStepsOn } from '../cut/StepsOn.tsx';
+import { useStepSaid } from '../cut/useStepSaid.ts';
 import { MainAct } from '../../machine/Bar.tsx';
 import { act } from '../../store/store.ts';
-import { stepShort } from '../../../words/deeper.ts';
 import { dressedNow } from '../../../core/job/formCheck.ts';
 import { DRESSED } from '../../../core/job/events.ts';
 import { OnActs } from '../../job/OnActs.tsx';
@@ -19,15 +18,14 @@ export function ProveAct({
 }) {
   const { job, machine } = useJobView();
   const navigate = useNavigate();
-  const u = useDialUnit();
-  const on = useStepsOn() ?? 'radius';
+  const said = useStepSaid();
   const { after } = machine.card;
   const to = (station: string): void => void navigate(`/jobs/${job.id}/${station}`);
   switch (answer?.code) {
     case 'deeper':
       return (
         <MainAct onward onClick={() => act({ do: 'deeper', byMm: answer.byMm, after }) === null && to('cut')}>
-          Cut it {stepShort(answer.byMm, u, on)} deeper
+          Cut it {said.short(answer.byMm)} deeper
         </MainAct>
       );
     case 'spring':
@@ -39,7 +37,6 @@ export function ProveAct({
         </MainAct>
       );
     case 'fits':
-    case 'enough':
       if (dressedNow(job).size < DRESSED.length && machine.metal.finished === null)
         return (
           <MainAct onward onClick={onFinish}>

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { beliefOf, effectsOfJob, rightBy } from '../../../core/job/sizing.ts';
+import { rightBy } from '../../../core/job/rightBy.ts';
+import { beliefOf, effectsOfJob } from '../../../core/job/sizing.ts';
 import { percentText } from '../../../core/quantity/format.ts';
 import { standingOfPart } from '../../../core/job/metal.ts';
 import { eventText } from '../../../words/ledger.ts';
@@ -23,7 +24,7 @@ export function Size() {
       .filter((e) => PROOFS.has(e.kind) || effects.has(e.n))
       .map((event) => ({ event, effect: effects.get(event.n) ?? null }));
   }, [job, shop]);
-  const right = rightBy(job, shop);
+  const right = rightBy(job);
   return (
     <div className="grid gap-4">
       {belief ? (
@@ -76,7 +77,7 @@ function Right() {
   const { job } = useJobView();
   const shop = useShop();
   const system = useSystem();
-  const right = rightBy(job, shop);
+  const right = rightBy(job);
   const mate = right?.by === 'mate' ? right : null;
   const set = (least: number, most: number): unknown =>
     act({ do: 'setProve', by: 'mate', clearance: { leastMm: least, mostMm: most } });

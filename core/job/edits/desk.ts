@@ -385,18 +385,21 @@ export const DESK = {
       warmK: some(prove.properties.warmK),
       by: some(prove.properties.by),
       clearance: some(prove.properties.clearance),
+      eitherSideMm: some(Type.Union([Type.Null(), positive])),
       mates: some(prove.properties.mates),
       mate: some(prove.properties.mate),
       worth: some(Type.Partial(prove.properties.worth)),
     },
-    ({ job }, { worth, ...f }) => {
+    ({ job }, { worth, eitherSideMm, ...f }) => {
       if (f.clearance && f.clearance.leastMm >= f.clearance.mostMm) return bad('clearance', 'target-turned-round');
       const names = (f.mates ?? []).map((m) => m.name);
       if (new Set(names).size < names.length) return bad('mates', 'mates-alike');
       for (const m of f.mates ?? [])
         if (m.minMm !== null && m.maxMm !== null && m.minMm >= m.maxMm) return bad('mates', 'target-turned-round');
-      const next = { ...job.prove, ...given(f), worth: { ...job.prove.worth, ...given(worth ?? {}) } };
-      return good({ job: { ...job, prove: next } });
+      const { eitherSideMm: before, ...prove } = job.prove;
+      const eitherSide = eitherSideMm === undefined ? before : (eitherSideMm ?? undefined);
+      const next = { ...prove, ...given(f), worth: { ...prove.worth, ...given(worth ?? {}) } };
+      return good({ job: { ...job, prove: eitherSide === undefined ? next : { ...next, eitherSideMm: eitherSide } } });
     },
   ),
   setQuantity: edit(

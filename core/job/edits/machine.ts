@@ -3,15 +3,17 @@ import { bad, good } from '../../quantity/outcome.ts';
 import { cosDeg } from '../../quantity/units.ts';
 import { TrainSchema } from '../../lathe/schema.ts';
 import { cardOf } from '../card.ts';
-import { cutFacts } from '../cutPlan.ts';
+import { cutFacts, cutPlan, planRequest } from '../cutPlan.ts';
 import { latheOf, threadOfJob } from '../derive.ts';
 import { BINDS, EVENT_FIELDS } from '../events.ts';
 import { feedOf, feedsAtAngle, plannedSlideDeg, swungToPickUp } from '../feed.ts';
 import { lastN, metalOf, standingOfPart, voidedOf } from '../metal.ts';
 import { mateInHand, pinUsed } from '../measure.ts';
+import { nextPass } from '../nextPass.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { oldGrooveBelowMm } from '../recut.ts';
 import type { Job, Shop } from '../schema.ts';
+import { beliefOf } from '../sizing.ts';
 import { sideStand } from '../slides.ts';
 import { edit, event, some, shown } from './edit.ts';
 
@@ -23,6 +25,14 @@ export const MACHINE = {
     job.events.length > 0 && metalOf(job).finished === null && metalOf(job).cuts > 0
       ? bad('part', 'part-not-finished')
       : { kind: 'partBegun' },
+  ),
+  /** Let be with what is known, and signed: the part is done. */
+  accept: event({ by: text(120) }, (f, { job, shop }) =>
+    metalOf(job).cuts === 0
+      ? bad('part', 'nothing-cut')
+      : f.by.trim() === ''
+        ? bad('by', 'not-signed')
+        : { kind: 'accepted', by: f.by.trim(), inside: beliefOf(job, shop)?.answer.inside ?? null },
   ),
   finishPart: event({ verdict: some(oneOf('finished', 'scrapped')), why: some(text(400)) }, (f) =>
     f.verdict === 'scrapped' ? { kind: 'partScrapped', why: f.why ?? '' } : { kind: 'partFinished' },
@@ -136,7 +146,10 @@ export const MACHINE = {
     if (card.do === 'check' || card.do === 'pickup') return bad('spring', 'nothing-may-be-cut');
     return metal.cuts === 0 ? bad('spring', 'nothing-to-spring') : { kind: 'sprung', depthMm: metal.depthMm };
   }),
-  deeper: event({ byMm: Type.Number({ minimum: -50, maximum: 50 }) }, (f) => ({ kind: 'deeper', byMm: f.byMm })),
+  deeper: event({ byMm: Type.Number({ minimum: -50, maximum: 50 }) }, (f, { job, shop }) => ({
+    kind: 'deeper',
+    byMm: f.byMm + shortOfPlanMm(job, shop),
+  })),
   sideDone: event({ flank: EVENT_FIELDS.sideCut.flank, byMm: EVENT_FIELDS.sideCut.byMm }, (f, { job }) => {
     const metal = metalOf(job);
     const leftHand = threadOfJob(job)?.leftHand ?? false;
@@ -384,6 +397,19 @@ export const MACHINE = {
 } as const;
 
 /** The shop with these gears on a lathe. */
+/**
+ * Once every pass is cut a step deeper is counted from where the tool stands, not from the figure that the last setting was
+ * rounded from: what is offered is then what is cut. What the metal lies beyond the plan, mm; 0 while passes are left.
+ */
+function shortOfPlanMm(job: Job, shop: Shop): number {
+  const metal = metalOf(job);
+  const request = planRequest(job, shop, metal);
+  const plan = cutPlan(job, request);
+  if (!request || !plan?.ok || metal.cuts === 0) return 0;
+  const at = { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) };
+  return nextPass(plan.value, at) === null ? metal.depthMm - plan.value.depthMm : 0;
+}
+
 const withMounted = (shop: Shop, lathe: string | null, train: NonNullable<Job['gears']['train']>): Shop => ({
   ...shop,
   lathes: shop.lathes.map((l) => (l.id === lathe ? { ...l, mounted: train } : l)),

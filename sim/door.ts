@@ -57,7 +57,7 @@ export interface Answers {
       readonly code: string;
       readonly byMm: number;
       /** Where nothing more is told: what else may be done. */
-      readonly or?: readonly { readonly do: string; readonly byMm?: number }[];
+      readonly or?: readonly { readonly do: string; readonly byMm?: number; readonly risk?: number }[];
     } | null;
   };
   /** What may be aimed at on this part after the one before. */

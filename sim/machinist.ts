@@ -10,6 +10,7 @@ const MOST_STEPS = 1200;
 const MOST_STOPS = 40;
 const MOST_LOOKS = 6;
 const MOST_LEASTS = 12;
+const MOST_RISK = 0.02;
 /** Hands feel a mate differently, in units of feel. */
 const HAND_G = 0.5;
 /** A tool so far beside a groove cuts its flank, which anybody sees, mm. */
@@ -136,7 +137,8 @@ export function carry(
       }
       const chip = metal.cut(tool, real, at);
       // a spring pass takes what the pass before sprang away from
-      const said = Math.max(a.card.chipMm2 ?? 0, spring ? lastChip * 0.8 : 0);
+      // what sprang away from the pass before comes with this one
+      const said = Math.max((a.card.chipMm2 ?? 0) + lastChip * (1 - t.share), spring ? lastChip * 0.8 : 0);
       lastChip = said;
       if (chip.areaMm2 > 2.2 * said + 0.06)
         throw new Scrapped(
@@ -250,7 +252,7 @@ export function carry(
   let looks = 0;
   let leasts = 0;
   const follow = (a: Answers, next: NonNullable<Answers['prove']['next']>): void => {
-    const least = next.or?.find((o) => o.do === 'cut')?.byMm;
+    const least = next.or?.find((o) => o.do === 'cut' && (o.risk ?? 1) <= MOST_RISK)?.byMm;
     switch (next.code) {
       case 'deeper':
         looks = 0;

@@ -67,13 +67,16 @@ export function otherwiseText(o: Otherwise, u: UnitSystem, on: On): string {
     case 'measure':
       return `Measure it${withText(o.by, o.mate).replace(',', '')}`;
     case 'cut':
-      return `Cut the least: ${stepText(o.byMm, u, on)}`;
+      return `Cut the least: ${stepText(o.byMm, u, on)}${o.risk > TOLD_RISK ? `, past with ${percentText(o.risk)}` : ''}`;
     case 'accept':
       return o.inside === null
         ? 'Accept it as it is, signed'
         : `Accept it, right with ${percentText(o.inside)}, signed`;
   }
 }
+
+/** A smaller risk is not worth a word. */
+const TOLD_RISK = 0.02;
 
 /** Why a mate may stop on a part that measures right, with the look that decides. */
 export const LOOK_TEXT: Readonly<Record<Look, { readonly why: string; readonly look: string }>> = {

@@ -272,6 +272,11 @@ function putUpText(g: CardGears | null): string {
   return [`${what}: ${figure}.`, ...more].join(' ');
 }
 
+const LAY = { external: 'Measure over wires', internal: 'Measure between balls' } as const;
+/** What was left on purpose, for the dial is not sure enough for what is right. */
+const shareText = (radialMm: number, u: UnitSystem): string =>
+  radialMm > 0 ? ` About ${fine(radialMm, u)} on the radius was left on purpose: finish it by what it measures.` : '';
+
 /** What the machinist does now, in one sentence. */
 export function cardText(
   view: CardView,
@@ -294,7 +299,7 @@ export function cardText(
     case 'measure':
       return card.what === 'blank'
         ? `Measure the ${blank} where the tool will be touched off: every depth counts from there.`
-        : 'Every pass is cut. Measure over wires, or try the mate, before it leaves the chuck.';
+        : `Every pass is cut. ${LAY[make]}, or try the mate, before it leaves the chuck.${shareText(card.shareMm, u)}`;
     case 'touch':
       if (kind === 'control')
         return card.what === 'groove'
@@ -324,7 +329,7 @@ export function cardText(
         : '';
     }
     case 'try':
-      return 'Try the mate, or measure, before it leaves the chuck.';
+      return `Try the mate, or measure, before it leaves the chuck.${shareText(card.shareMm, u)}`;
     case 'next-start':
       return 'This start is cut. Index to the next one.';
     case 'next-part':

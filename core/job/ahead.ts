@@ -25,7 +25,7 @@ export function aheadOf(job: Job, shop: Shop): Outcome<Ahead> | null {
 }
 const UNTOUCHED: Job['events'] = [];
 const ahead = ofParts(
-  ['name', 'fit', 'intake', 'readings', 'wearMap', 'setup', 'cut'],
+  ['name', 'fit', 'intake', 'readings', 'wearMap', 'setup', 'cut', 'prove'],
   (job, lathe: Lathe | null, measuredMm: number | null, grooveMm: number | null): Outcome<Ahead> | null => {
     const fit = fitOfJob(job);
     if (!fit) return null;

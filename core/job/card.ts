@@ -8,7 +8,7 @@ import type { Problem } from '../quantity/outcome.ts';
 import { cautionsAt, type CautionCode } from './cautions.ts';
 import type { Because } from './chain.ts';
 import { changedFacts, cutFacts, cutPlan, jobStages, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
-import { gearState, latheOf, threadOfJob } from './derive.ts';
+import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import { kept } from '../keep/keep.ts';
 import { measurePlan } from './measure.ts';
 import { isSizeTest, type EventBody, type SizeTest } from './events.ts';
@@ -20,6 +20,7 @@ import { safeMarks } from './safeMarks.ts';
 import { nextPass, setTo } from './nextPass.ts';
 import { meetsMetalMm, recutting } from './recut.ts';
 import { wrongScratch, type WrongScratch } from './scratchCheck.ts';
+import { shareLeftMm } from './share.ts';
 import type { Setting } from './slides.ts';
 import type { StationId } from './stations.ts';
 
@@ -65,6 +66,8 @@ export interface Card {
   readonly takesMm: number | null;
   readonly leftMm: number | null;
   readonly chipMm2: number | null;
+  /** Left on the pitch diameter on purpose until the thread is measured, radial mm; 0: nothing. */
+  readonly shareMm: number;
   /** Metal is met in this pass; else the tool runs in the old groove and only air is cut: if it cuts, stop. */
   readonly expectsMetal: boolean;
   /** Passes from this one on that are expected to cut air. */
@@ -173,6 +176,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
   const planned = cutPlan(job, request);
   const plan = planned?.ok ? planned.value : null;
   const internal = job.intake.make === 'internal';
+  const fit = fitOfJob(job);
   const base: Card = {
     do: 'check',
     what: null,
@@ -184,6 +188,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
     takesMm: null,
     leftMm: plan?.leftMm ?? null,
     chipMm2: null,
+    shareMm: fit && plan ? shareLeftMm(job, fit, metal.foundBy, metal.surfaceMm) / 2 : 0,
     expectsMetal: false,
     airPasses: 0,
     closeOn: safeMarks(job, shop, lathe),

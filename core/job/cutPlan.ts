@@ -18,6 +18,7 @@ import { ofParts } from './ofParts.ts';
 import { latheFacts, movedFacts } from './sameFacts.ts';
 import type { CutParts, Has, Job, Shop } from './schema.ts';
 import { cleaning, recutting, targetOf } from './recut.ts';
+import { DIAL_UNCERTAINTY_MM, shareLeftMm, TIP_UNCERTAINTY_MM } from './share.ts';
 import { leastWorn } from './special.ts';
 
 /** Facts that are lengths are kept finer than they are compared (`sameFacts`), mm. */
@@ -28,7 +29,7 @@ export const CLEARANCE_MM = 0.5;
 export const UNMEASURED_SLACK_MM = 0.3;
 
 /** On what a plan of the cut rests; the events for the passes that were asked for. */
-const PLANNED = ['name', 'fit', 'intake', 'readings', 'wearMap', 'setup', 'cut', 'events'] as const;
+const PLANNED = ['name', 'fit', 'intake', 'readings', 'wearMap', 'setup', 'cut', 'prove', 'events'] as const;
 
 /** The flank that the last alternate pass cut: moved on in the direction of the cut, the tool leaves the trailing flank. */
 function lastFlankOf({ lastShiftMm }: Metal, leftHand: boolean): 'leading' | 'trailing' | null {
@@ -97,7 +98,7 @@ export const requestOn = ofParts(PLANNED, (job, lathe: Lathe | null, metal: Meta
   const target =
     surfaceMm !== null && isSquare(flanks)
       ? { depthMm: (sign * (fit.rootDiameterMm - surfaceMm)) / 2 }
-      : { pitchDiameterMm: fit.pitchDiameterMm };
+      : { pitchDiameterMm: fit.pitchDiameterMm - sign * shareLeftMm(job, fit, metal.foundBy, surfaceMm) };
   const angled = feedsAtAngle(feed.infeed);
   const q: PlanRequest = {
     member: fit.make,
@@ -155,7 +156,7 @@ export function oldGrooveMm(job: Has<'name' | 'fit' | 'intake' | 'readings'>): n
 /**
  * What is still to be cut on this job, by the one plan that card, stations and what is left share; null where nothing can be planned yet.
  * @example cutPlan(demo('press'), null) // null
- * @example cutPlan(demo('sluice'), plan(demo('sluice')).request).value.depthMm // 3.8175
+ * @example cutPlan(demo('sluice'), plan(demo('sluice')).request).value.depthMm // 3.7606
  */
 export const cutPlan = ofParts(PLANNED, (job, q: PlanRequest | null): Outcome<Plan> | null => {
   // a class that does not hold gives no size to cut to, and none is put in its place
@@ -196,7 +197,7 @@ export const jobStages = (job: CutParts, q: PlanRequest, depthMm: number): reado
 /**
  * Pitch diameter that the groove has now, by the depth reached and the tool; null where no depth was cut or the surface is not known.
  * @example pitchDiameterNow(plan(demo('pump')).request, metal(demo('pump'))) // null; nothing has been cut
- * @example pitchDiameterNow(plan(demo('sluice')).request, metal(demo('sluice'))).value // 39.4418
+ * @example pitchDiameterNow(plan(demo('sluice')).request, metal(demo('sluice'))).value // 39.4911
  */
 export function pitchDiameterNow(
   q: PlanRequest,
@@ -211,9 +212,6 @@ export function pitchDiameterNow(
     uncertainty: 2 * Math.hypot(DIAL_UNCERTAINTY_MM, TIP_UNCERTAINTY_MM / slopeOf(tool)),
   };
 }
-/** How well touching off and dial say the depth, and how well a ground tip's width is known, mm. Common practice, no source. */
-export const DIAL_UNCERTAINTY_MM = 0.02;
-const TIP_UNCERTAINTY_MM = 0.02;
 
 /**
  * The facts under which metal is cut: a change of any of them in mid-cut stops the card.

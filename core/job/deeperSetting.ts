@@ -19,7 +19,7 @@ export interface DeeperSetting {
  * How a step deeper is set on the slide that feeds: along an angled slide it is byMm / cos(angle). Null: no lathe, or
  * nothing is touched off to count from. @param byMm on the radius, mm
  * @example deeperSetting(demo('press'), shop, card(demo('press')), 0.1) // null; no thread is named yet
- * @example deeperSetting(demo('sluice'), shop, card(demo('sluice')), 0.1).from.toMm // 1.27
+ * @example deeperSetting(demo('sluice'), shop, card(demo('sluice')), 0.1).from.toMm // 1.24
  */
 export function deeperSetting(job: Job, shop: Shop, view: CardView, byMm: number): DeeperSetting | null {
   const lathe = latheOf(job, shop);

@@ -85,7 +85,7 @@ const CLOSED_MM = 0.005;
 /**
  * What each pass asks, what gives way and by how much, and what the trade does about it. Null: no thread is named.
  * @example holdingOf(demo('press'), shop) // null
- * @example holdingOf(demo('sluice'), shop).passes[0].depthMm // 0.2249
+ * @example holdingOf(demo('sluice'), shop).passes[0].depthMm // 0.2207
  */
 export const holdingOf = kept((job: Job, shop: Shop): HoldingView | null => {
   const ahead = aheadOf(job, shop);

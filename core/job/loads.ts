@@ -62,7 +62,7 @@ const forcesOf = kept(
 /**
  * The passes of a job with their forces; none where nothing can be planned, or the material's force is not known.
  * @example loadsOf(demo('press'), shop) // []
- * @example loadsOf(demo('sluice'), shop)[0].depthMm // 0.2249
+ * @example loadsOf(demo('sluice'), shop)[0].depthMm // 0.2207
  */
 export function loadsOf(job: Job, shop: Shop): LoadedPass[] {
   const ahead = aheadOf(job, shop);

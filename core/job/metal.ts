@@ -45,6 +45,8 @@ export interface Metal {
   readonly infeed: Infeed | null;
   readonly phase: 'kept' | 'lost';
   readonly lostBy: LostBy | null;
+  /** How the groove that was being cut was found again, the last time; null: it was never lost. */
+  readonly foundBy: 'eye' | 'measured' | null;
   /** The dials no longer say where the tool is. */
   readonly zeroLost: boolean;
   /** An older record that counted passes: not to be cut from until the slide is read. */
@@ -157,6 +159,7 @@ const newPart = (threadThere: boolean, part: number): Omit<State, 'events' | 'sl
   infeed: null,
   phase: threadThere ? 'lost' : 'kept',
   lostBy: threadThere ? 'existing' : null,
+  foundBy: null,
   zeroLost: false,
   assumed: null,
   hasGroove: threadThere,
@@ -256,6 +259,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
     s.mounted = true;
     s.phase = 'kept';
     s.lostBy = null;
+    if (s.cuts > 0) s.foundBy = e.way === 'by-eye' ? 'eye' : 'measured';
     s.offset = null;
     s.judged = [];
     s.startMm = e.startMm;

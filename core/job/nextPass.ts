@@ -42,7 +42,7 @@ export function setTo(
 }
 
 /** A rest that is not worth a setting on any lathe, mm. */
-const LEAST_CUT_MM = 0.004;
+export const LEAST_CUT_MM = 0.004;
 
 /**
  * The next pass that cuts: the first one still planned that the dials can be set to beyond what is there. Null: nothing is

@@ -7,7 +7,7 @@ import { measurePlan } from './measure.ts';
 import type { Metal } from './metal.ts';
 import { matesByLength } from './rightBy.ts';
 import type { Job, Shop } from './schema.ts';
-import { passRisk, RISKY, type Belief } from './sizing.ts';
+import { passRisk, type Belief } from './sizing.ts';
 import { settableStep } from './settableStep.ts';
 
 /** Another way of knowing the size. */
@@ -16,8 +16,8 @@ export type MeasureBy = 'wires' | 'balls' | 'gauge' | 'mate';
 export type Otherwise =
   | { readonly do: 'clean' }
   | { readonly do: 'measure'; readonly by: MeasureBy; readonly mate: string | null }
-  /** The least that a hand can set and that cuts, radial mm. */
-  | { readonly do: 'cut'; readonly byMm: number }
+  /** The least that a hand can set and that cuts, radial mm, and its chance of going past. */
+  | { readonly do: 'cut'; readonly byMm: number; readonly risk: number }
   /** Let be with what is known, signed. @see accept */
   | { readonly do: 'accept'; readonly inside: number | null };
 
@@ -31,19 +31,21 @@ const LEAST_CUT_MM = 0.005;
 const LEAST_CUT_SHARE = 0.005;
 
 /**
- * The least that can be cut from here without harm, radial mm, as the lathe's dial can be set to it; null: even that is likely to
- * go past. Common practice, no source.
- * @example leastCutMm(demo('press'), shop, metal(demo('press'))) // null; nothing is named
+ * The least that can be cut from here without harm, radial mm, as the lathe's dial can be set to it; null: even that may well go
+ * past. Common practice, no source.
+ * @example leastCut(demo('press'), shop, metal(demo('press'))) // null; nothing is named
  */
-export function leastCutMm(job: Job, shop: Shop, metal: Metal): number | null {
+export function leastCut(job: Job, shop: Shop, metal: Metal): { readonly byMm: number; readonly risk: number } | null {
   const thread = threadOfJob(job);
   if (!thread) return null;
   const wanted = Math.max(LEAST_CUT_MM, LEAST_CUT_SHARE * Math.sqrt(pitchMmOf(thread)));
   const byMm = settableStep(job, shop, metal, wanted);
   if (byMm === null) return null;
-  const risk = passRisk(job, shop, metal.depthMm + byMm);
-  return risk !== null && risk > RISKY ? null : byMm;
+  const risk = passRisk(job, shop, metal.depthMm + byMm) ?? 0;
+  return risk > LEAST_MAY_RISK ? null : { byMm, risk };
 }
+/** Where nothing else is left to do the least may risk so much, and says so. */
+const LEAST_MAY_RISK = 0.2;
 
 /**
  * What may be done instead: clean and try again, know the size in a way not used since the last cut, cut the least that can do
@@ -59,11 +61,11 @@ export function otherwise(job: Job, shop: Shop, metal: Metal, belief: Belief | n
   const tried = new Set(tests.flatMap((e) => (e.kind === 'tried' ? [e.mate] : [])));
   const mate = matesByLength(job).find((m) => !tried.has(m.name));
   if (mate || !used.has('mate')) ways.push({ do: 'measure', by: 'mate', mate: mate?.name ?? null });
-  const least = leastCutMm(job, shop, metal);
+  const least = leastCut(job, shop, metal);
   return [
     ...(dressedNow(job).size < DRESSED.length ? [{ do: 'clean' as const }] : []),
     ...ways,
-    ...(least === null ? [] : [{ do: 'cut' as const, byMm: least }]),
+    ...(least === null ? [] : [{ do: 'cut' as const, ...least }]),
     { do: 'accept', inside: belief?.answer.inside ?? null },
   ];
 }

@@ -104,7 +104,7 @@ export function oldGrooveBelowMm(job: FitParts, surfaceMm: number): number | nul
 /**
  * Diameter at the tip in what is cut now, mm: from the surface touched, or from the root as it was read. Null: neither is known.
  * @example tipDiameterNowMm(demo('latch'), metal(demo('latch'))) // null; nothing was touched
- * @example tipDiameterNowMm(demo('sluice'), metal(demo('sluice'))) // 35.3052
+ * @example tipDiameterNowMm(demo('sluice'), metal(demo('sluice'))) // 35.3545
  */
 export function tipDiameterNowMm(job: FitParts, metal: Metal): number | null {
   const inward = job.intake.make === 'external' ? -1 : 1;

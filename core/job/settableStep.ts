@@ -1,7 +1,7 @@
 import { latheOf } from './derive.ts';
 import { feedOf } from './feed.ts';
 import type { Metal } from './metal.ts';
-import { setTo } from './nextPass.ts';
+import { LEAST_CUT_MM, setTo } from './nextPass.ts';
 import { planRequest } from './cutPlan.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -24,10 +24,11 @@ export function settableStep(job: Job, shop: Shop, metal: Metal, wantedMm: numbe
   const step = (mm: number, round: 'nearest' | 'down'): number =>
     setTo({ depthMm: here + mm, axialMm: metal.axialMm }, at, round).depthMm - here;
   const down = step(wantedMm + NOTHING_MM, 'down');
-  if (down > NOTHING_MM) return down;
-  for (let mm = wantedMm; mm < MOST_MM; mm += wantedMm) {
+  if (down > LEAST_CUT_MM) return down;
+  // finer than that no pass is set: the first that cuts
+  for (let mm = LEAST_CUT_MM; mm < MOST_MM; mm += LEAST_CUT_MM / 2) {
     const near = step(mm, 'nearest');
-    if (near > NOTHING_MM) return near;
+    if (near > LEAST_CUT_MM) return near;
   }
   return null;
 }

@@ -17,7 +17,7 @@ import { toolOf } from '../cutting/plan.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
 import { cosDeg } from '../quantity/units.ts';
 import { threadSizes } from '../standards/thread.ts';
-import { DIAL_UNCERTAINTY_MM, planRequest } from './cutPlan.ts';
+import { planRequest } from './cutPlan.ts';
 import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
 import type { EventOf, LedgerEvent } from './events.ts';
 import { feedOf } from './feed.ts';
@@ -27,6 +27,7 @@ import { metalOf, standingOfPart } from './metal.ts';
 import { kept } from '../keep/keep.ts';
 import type { Job, Shop } from './schema.ts';
 import { recutting } from './recut.ts';
+import { DIAL_UNCERTAINTY_MM, FOUND_AGAIN_MM } from './share.ts';
 
 /** Everything the belief rests on, and which of the ledger's events each part of its history came from. */
 interface Asked {
@@ -139,8 +140,6 @@ function meansOf(job: Job, right: RightBy, plan: MeasurePlan | null, events: rea
 const lastTried = (events: readonly LedgerEvent[]): EventOf<'tried'> | null =>
   events.findLast((e) => e.kind === 'tried' && e.result !== 'note') as EventOf<'tried'> | null;
 
-/** How near a groove is found again, along the axis, one standard deviation: brought in by eye, or by what was measured, mm. Common practice, no source. */
-const FOUND_AGAIN_MM = { eye: 0.04, measured: 0.02 } as const;
 /** What finding the groove and touching off again in mid-cut do to what is known: the depth cut stays, the place of the tool is new. */
 function againEvents(e: LedgerEvent): SizeEvent[] {
   if (e.kind === 'inGroove')
@@ -229,7 +228,7 @@ export const sizingOf = kept((job: Job, shop: Shop): SizeAnswer | null => {
 /**
  * The same with what is right and the play that follows.
  * @example beliefOf(demo('press'), shop) // null
- * @example beliefOf(demo('sluice'), shop).answer.pitchDiameterMm.value // 39.5406
+ * @example beliefOf(demo('sluice'), shop).answer.pitchDiameterMm.value // 39.5887
  */
 export function beliefOf(job: Job, shop: Shop): Belief | null {
   const answer = sizingOf(job, shop);

@@ -10,6 +10,7 @@ import { conclusion } from '../words/conclusions.ts';
 import { pitchDiameterNow } from '../core/job/cutPlan.ts';
 import { sizingOf } from '../core/job/sizing.ts';
 import { suggestDeeper } from '../core/job/deeper.ts';
+import { worthView } from '../core/job/worthView.ts';
 import type { EventKind } from '../core/job/events.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
 import { measurePlan } from '../core/job/measure.ts';
@@ -127,6 +128,8 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null) {
         exact: wires.exact,
         measured: wires.measured,
       },
+      /** What a new part leaves on the worn one that stays, and whether that pays; null: what is worn is not known. */
+      worth: worthView(job, shop)?.answer ?? null,
       /** What the last trial or measurement says of the next cut. */
       next: suggestDeeper(job, shop, machine.metal),
       tests: standing(job.events).filter((e) => PROOFS.has(e.kind)),

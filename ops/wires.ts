@@ -4,6 +4,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { betweenBallsExact, betweenBallsMm, pitchDiameterBetween, usualNutGroove } from '../core/gauging/balls.ts';
 import {
   bestWireMm,
+  pitchLineWireMm,
   checkWire,
   overOneWireMm,
   overThreeFromOneMm,
@@ -39,6 +40,7 @@ const Request = strict({
 });
 type Q = Static<typeof Request>;
 interface Measured {
+  readonly method: WireMethod | 'exact';
   readonly pitchDiameterMm: number;
   readonly readMm: number;
 }
@@ -54,6 +56,9 @@ export const wiresOp = op({
     wireMm: Type.Optional(Type.Number()),
     ballMm: Type.Optional(Type.Number()),
     bestWireMm: Type.Number(),
+    /** The one that touches at the pitch line, which the form may not be able to take. */
+    pitchLineWireMm: Type.Number(),
+    method: oneOf('flat', 'textbook', 'exact'),
     usableWireMm: Type.Object({ min: Type.Number(), max: Type.Number() }),
     leadAngleDeg: Type.Number(),
   }),
@@ -80,6 +85,8 @@ export const wiresOp = op({
         : { overWiresMm: micro(readMm), wireMm: wire.value }),
       pitchDiameterMm: micro(pitchDiameterMm),
       bestWireMm: micro(best),
+      pitchLineWireMm: micro(pitchLineWireMm(groove)),
+      method: measured.value.method,
       usableWireMm: { min: micro(range.min), max: micro(range.max) },
       leadAngleDeg: micro(leadAngleDeg(q.pitchMm * starts, pitchDiameterMm)),
     });
@@ -104,7 +111,10 @@ function over(groove: Groove, q: Q, wireMm: number): Outcome<Measured> {
   const one = q.wires === 1 ? (q.majorMm ?? null) : null;
   const shown = (three: number): number => (one === null ? three : overOneWireMm(three, one));
   const three = q.overWiresMm === undefined ? 0 : one === null ? q.overWiresMm : overThreeFromOneMm(q.overWiresMm, one);
-  const found = overThree(groove, q.pitchDiameterMm, three, q.method ?? 'flat', wireMm);
+  const exact = overThree(groove, q.pitchDiameterMm, three, q.method ?? 'exact', wireMm);
+  // nobody asked for a method, and the exact one has none for this groove: the textbook's, and the reply says so
+  const found =
+    !exact.ok && q.method === undefined ? overThree(groove, q.pitchDiameterMm, three, 'textbook', wireMm) : exact;
   return found.ok ? good({ ...found.value, readMm: shown(found.value.readMm) }) : found;
 }
 
@@ -118,26 +128,27 @@ function overThree(
   if (method !== 'exact')
     return good(
       d2 === undefined
-        ? { pitchDiameterMm: pitchDiameterFromWiresMm(groove, overMm, wireMm, method), readMm: overMm }
-        : { pitchDiameterMm: d2, readMm: overWiresMm(groove, d2, wireMm, method) },
+        ? { method, pitchDiameterMm: pitchDiameterFromWiresMm(groove, overMm, wireMm, method), readMm: overMm }
+        : { method, pitchDiameterMm: d2, readMm: overWiresMm(groove, d2, wireMm, method) },
     );
   if (d2 === undefined) {
     const back = pitchDiameterExact(groove, overMm, wireMm);
-    return back.ok ? good({ pitchDiameterMm: back.value, readMm: overMm }) : back;
+    return back.ok ? good({ method, pitchDiameterMm: back.value, readMm: overMm }) : back;
   }
   const exact = overWiresExact(groove, d2, wireMm);
-  return exact.ok ? good({ pitchDiameterMm: d2, readMm: exact.value.overMm }) : exact;
+  return exact.ok ? good({ method, pitchDiameterMm: d2, readMm: exact.value.overMm }) : exact;
 }
 
 function between(groove: Groove, q: Q, ballMm: number): Outcome<Measured> {
-  const exact = q.method === 'exact';
+  const method = q.method ?? 'exact';
+  const exact = method === 'exact';
   if (q.pitchDiameterMm === undefined) {
     const readMm = q.betweenBallsMm ?? 0;
     const back = pitchDiameterBetween(groove, readMm, ballMm, exact);
-    return back.ok ? good({ pitchDiameterMm: back.value, readMm }) : back;
+    return back.ok ? good({ method, pitchDiameterMm: back.value, readMm }) : back;
   }
   const d2 = q.pitchDiameterMm;
-  if (!exact) return good({ pitchDiameterMm: d2, readMm: betweenBallsMm(groove, d2, ballMm) });
+  if (!exact) return good({ method, pitchDiameterMm: d2, readMm: betweenBallsMm(groove, d2, ballMm) });
   const at = betweenBallsExact(groove, d2, ballMm);
-  return at.ok ? good({ pitchDiameterMm: d2, readMm: at.value }) : at;
+  return at.ok ? good({ method, pitchDiameterMm: d2, readMm: at.value }) : at;
 }

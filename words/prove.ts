@@ -1,4 +1,4 @@
-import type { WorthVerdict } from '../core/fit/worth.ts';
+import type { WorthAnswer, WorthVerdict } from '../core/fit/worth.ts';
 import type { UnsureOf } from '../core/gauging/budget.ts';
 import type { Diagnosis } from '../core/job/binds.ts';
 import type { Binds, Dressed, FormReading } from '../core/job/events.ts';
@@ -201,6 +201,20 @@ export const WORTH_TEXT: Readonly<Record<WorthVerdict, string>> = {
   act: 'Worth doing: more than 0.5 mm (0.02 in) or a tenth of a turn is lost at each reversal.',
   'other-is-the-job': 'Not by itself: the part that stays gives back at least half of it. That one is the job.',
 };
+
+/** What another part leaves, in parts of a turn and in years at the wear so far. */
+export function worthLine(a: WorthAnswer, u: UnitSystem): string {
+  const turn = (x: number): string => String(Number(x.toFixed(3)));
+  return [
+    a.turnsNow === null
+      ? `${turn(a.turnsAfter)} of a turn with a new one on the worn one`
+      : `${turn(a.turnsNow)} of a turn now, ${turn(a.turnsAfter)} after`,
+    a.perYearMm === null ? null : `${mmText(a.perYearMm, u)} a year so far`,
+    a.years === null ? null : `${Math.round(a.years)} years until it is too much again`,
+  ]
+    .filter((x) => x !== null)
+    .join('; ');
+}
 
 /** How a gauge is judged. */
 export const GAUGE_TRUTH: Readonly<Record<'go' | 'not-go', (may: number) => string>> = {

@@ -1,6 +1,7 @@
 /** A screw and its nut as they are, and what replacing one of them would give; play along the axis, mm. */
 export interface Worth {
-  readonly playNowMm: number;
+  /** Null: nobody has read it. */
+  readonly playNowMm: number | null;
   /** As the pair was made, and as the new part will be to an unworn mate. */
   readonly playMadeMm: number;
   /** What the part that stays is worn where it is used, on pitch diameter. */
@@ -16,11 +17,14 @@ export type WorthVerdict = 'leave' | 'by-habit' | 'act' | 'other-is-the-job';
 /** What another nut would give, in play and in years. */
 export interface WorthAnswer {
   readonly playAfterMm: number;
-  readonly turnsNow: number;
+  readonly turnsNow: number | null;
   readonly turnsAfter: number;
   /** Years until the play is back at the limit; null: age or limit is not said, or it does not come back. */
   readonly years: number | null;
-  readonly verdict: WorthVerdict;
+  /** Play that a year of use has brought so far, mm: of the pair, else of the part that stays alone; null: its age is not said. */
+  readonly perYearMm: number | null;
+  /** Null: what it is now is not said. */
+  readonly verdict: WorthVerdict | null;
 }
 
 /** Under the first one leaves it; over the second, or a tenth of a turn, one acts, mm. Common practice, no source. */
@@ -34,25 +38,25 @@ const ACT_TURN = 0.1;
  * @example worthOf({ playNowMm: 0.6, playMadeMm: 0.1, wornMm: 0.2, slope: 1.1547, leadMm: 5, limitMm: 1, ageYears: 20 }).playAfterMm // 0.2155
  */
 export function worthOf(w: Worth): WorthAnswer {
-  const playAfterMm = w.playMadeMm + (w.wornMm * w.slope) / 2;
-  const perYear = w.ageYears === null ? null : (w.playNowMm - w.playMadeMm) / w.ageYears;
-  const years = w.limitMm === null || perYear === null || perYear <= 0 ? null : (w.limitMm - playAfterMm) / perYear;
-  const turnsNow = w.playNowMm / w.leadMm;
-  const verdict: WorthVerdict =
-    w.playNowMm < LEAVE_MM
-      ? 'leave'
-      : playAfterMm >= w.playNowMm / 2
-        ? 'other-is-the-job'
-        : w.playNowMm > ACT_MM || turnsNow > ACT_TURN
-          ? 'act'
-          : 'by-habit';
+  const staysMm = (w.wornMm * w.slope) / 2;
+  const playAfterMm = w.playMadeMm + staysMm;
+  const wornSoFar = w.playNowMm === null ? staysMm : w.playNowMm - w.playMadeMm;
+  const perYearMm = w.ageYears === null ? null : wornSoFar / w.ageYears;
+  const years =
+    w.limitMm === null || perYearMm === null || perYearMm <= 0 ? null : (w.limitMm - playAfterMm) / perYearMm;
   return {
     playAfterMm,
-    turnsNow,
+    turnsNow: w.playNowMm === null ? null : w.playNowMm / w.leadMm,
     turnsAfter: playAfterMm / w.leadMm,
     years: years === null ? null : Math.max(0, years),
-    verdict,
+    perYearMm,
+    verdict: w.playNowMm === null ? null : verdictOf(w.playNowMm, playAfterMm, w.leadMm),
   };
+}
+function verdictOf(playNowMm: number, playAfterMm: number, leadMm: number): WorthVerdict {
+  if (playNowMm < LEAVE_MM) return 'leave';
+  if (playAfterMm >= playNowMm / 2) return 'other-is-the-job';
+  return playNowMm > ACT_MM || playNowMm / leadMm > ACT_TURN ? 'act' : 'by-habit';
 }
 
 /** A cut on the side of a groove that frees play. */

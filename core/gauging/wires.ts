@@ -48,11 +48,22 @@ const apexMm = (g: Groove): number => g.pitchMm / 2 / slopeOf(g);
  * Wire that touches the flanks at the pitch line, mm: w = P / (2 cos a). For unlike flanks the two contacts cannot both
  * lie there; this puts their mean height on the pitch line, which is the same formula when the flanks are equal.
  * @see ASME B1.2; NBS Handbook H28
- * @example bestWireMm(usualGroove(equalFlanks(60), 1, 1)) // 0.57735; ASME B1.2
+ * @example pitchLineWireMm(usualGroove(equalFlanks(60), 1, 1)) // 0.57735; ASME B1.2
  */
-export function bestWireMm(g: Groove): number {
+export function pitchLineWireMm(g: Groove): number {
   const tangent = (2 * apexMm(g)) / (cosDeg(g.leadingDeg) + cosDeg(g.trailingDeg));
   return 2 * tangent * Math.tan(radians(halfIncluded(g)));
+}
+
+/**
+ * The best wire that this form can take, mm: the one that touches at the pitch line, or the usable one nearest to it. On a
+ * saw-tooth the one at the pitch line lies below the crests, where no anvil reaches it.
+ * @example bestWireMm(usualGroove({ leadingDeg: 3, trailingDeg: 30 }, 6, 1)) // 3.1710; the one at the pitch line would be smaller, and sink under the crests
+ */
+export function bestWireMm(g: Groove): number {
+  const { min, max } = usableWireMm(g);
+  const at = pitchLineWireMm(g);
+  return min > max ? at : Math.min(max, Math.max(min, at));
 }
 
 /**

@@ -49,6 +49,14 @@ describe('is another nut worth it', () => {
     expect(known(a.years)).toBeCloseTo((1 - after) / perYear, 9);
     expect(a.verdict).toBe('act');
   });
+  test('nobody read the play now: what a new nut leaves on the worn screw is said all the same, and its years at the wear so far', () => {
+    const a = known(known(worthView(nut({ wornMm: 0.3, limitMm: 1, ageYears: 10 }), SHOP)).answer);
+    const after = (0.2 * SLOPE) / 2 + (0.3 * SLOPE) / 2;
+    expect(a.playAfterMm).toBeCloseTo(after, 9);
+    expect([a.turnsNow, a.verdict]).toEqual([null, null]);
+    expect(known(a.perYearMm)).toBeCloseTo((0.3 * SLOPE) / 2 / 10, 9);
+    expect(known(a.years)).toBeCloseTo((1 - after) / ((0.3 * SLOPE) / 20), 9);
+  });
   test.each([
     [0.05, 0.05, 'leave'],
     [0.6, 0.05, 'act'],

@@ -15,7 +15,7 @@ export interface WorthView {
   /** Wear of the part that stays, on pitch diameter: typed, else by its wear map; null: neither. */
   readonly wornMm: number | null;
   readonly wornFrom: 'typed' | 'map' | null;
-  /** Null: the play now is not said. */
+  /** What a new part leaves on the one that stays; null: its wear is not known. */
   readonly answer: WorthAnswer | null;
   /** What has to come off the flanks for the play that is wanted, by what is believed of the play now; null: nothing, or not known. */
   readonly side: SideCutFor | null;
@@ -27,7 +27,7 @@ export interface WorthView {
 
 /**
  * Whether replacing is worth it, and what a side cut would free. Null: no thread, or square flanks.
- * @example worthView(demo('pump'), shop).answer // null; nobody has said how much play there is
+ * @example worthView(demo('pump'), shop).answer // null; nobody has said what is worn
  */
 export function worthView(job: Job, shop: Shop): WorthView | null {
   const thread = threadOfJob(job);
@@ -50,7 +50,7 @@ export function worthView(job: Job, shop: Shop): WorthView | null {
     wornMm,
     wornFrom: w.wornMm !== null ? 'typed' : map !== null ? 'map' : null,
     answer:
-      w.playNowMm === null || wornMm === null
+      wornMm === null
         ? null
         : worthOf({
             playNowMm: w.playNowMm,

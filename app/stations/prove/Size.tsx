@@ -94,6 +94,16 @@ function Right() {
         ]}
         onChange={(by) => act({ do: 'setProve', by: by === '' ? null : by })}
       />
+      {right?.by === 'limits' && right.of !== 'class' && (
+        <LengthField
+          label="On either side of the size aimed at it is right within"
+          mm={(right.maxMm - right.minMm) / 2}
+          system={system}
+          rule={{ maxMm: 5 }}
+          onClear={() => act({ do: 'setProve', eitherSideMm: null })}
+          onCommit={(eitherSideMm) => act({ do: 'setProve', eitherSideMm })}
+        />
+      )}
       {mate && (
         <div className="grid grid-cols-2 gap-2">
           <LengthField

@@ -2,7 +2,7 @@ import { worthView } from '../../../core/job/worthView.ts';
 import { parseYears } from '../../../core/lathe/typed.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { plain } from '../../../core/quantity/working.ts';
-import { sideText, WORTH_TEXT } from '../../../words/prove.ts';
+import { sideText, WORTH_TEXT, worthLine } from '../../../words/prove.ts';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
@@ -63,19 +63,11 @@ export function WorthIt() {
       {view.answer && (
         <section aria-label="Is it worth it?" className="grid gap-1 border-t border-line pt-2">
           <p className="num text-2xl font-bold">
-            {lengthText(worth.playNowMm ?? 0, u, { ...FINE, bare: true })} &rarr;{' '}
-            {lengthText(view.answer.playAfterMm, u, FINE)}
+            {worth.playNowMm !== null && <>{lengthText(worth.playNowMm, u, { ...FINE, bare: true })} &rarr; </>}
+            {lengthText(view.answer.playAfterMm, u, FINE)} play
           </p>
-          <p className="text-ink2">
-            <span className="num">{plain(Number(view.answer.turnsNow.toFixed(3)))}</span> of a turn now,{' '}
-            <span className="num">{plain(Number(view.answer.turnsAfter.toFixed(3)))}</span> after
-            {view.answer.years !== null && (
-              <>
-                ; <span className="num">{Math.round(view.answer.years)}</span> years until it is too much again
-              </>
-            )}
-          </p>
-          <p className="font-semibold">{WORTH_TEXT[view.answer.verdict]}</p>
+          <p className="text-ink2">{worthLine(view.answer, u)}</p>
+          {view.answer.verdict && <p className="font-semibold">{WORTH_TEXT[view.answer.verdict]}</p>}
         </section>
       )}
       {side !== null && (

@@ -1,3 +1,4 @@
+import { flatsLines } from './pictures/flats.ts';
 import { SIZING_KINDS, sizingLines, type SizingKind } from './sizing/shop.ts';
 import { availableParallelism } from 'node:os';
 import { mountTrain } from '../core/gearing/mounting/index.ts';
@@ -17,6 +18,12 @@ if (process.argv.includes('sizing')) {
   const given = process.argv.filter((a) => a in SIZING_KINDS) as SizingKind[];
   const jobs = Number(process.argv.find((a) => /^\d+$/.test(a)) ?? 200);
   for (const line of sizingLines(jobs, given.length > 0 ? given : undefined)) console.log(line);
+  process.exit(0);
+}
+
+if (process.argv.includes('flats')) {
+  const pictures = Number(process.argv.find((a) => /^\d+$/.test(a)) ?? 500);
+  for (const line of flatsLines(pictures)) console.log(line);
   process.exit(0);
 }
 

@@ -8,7 +8,7 @@ import { PROFILE_ASKS } from '../words/profile.ts';
 import { evidenceOfRows, lengthOf, rowsOfPicture } from '../core/job/fromPicture.ts';
 import { rank } from '../core/identify/rank.ts';
 import type { End } from '../core/profile/ends.ts';
-import { micro, nullOr, op, orNull, strict } from './op.ts';
+import { micro, nullOr, oneOf, op, orNull, strict } from './op.ts';
 
 const number = Type.Number();
 const positive = Type.Number({ exclusiveMinimum: 0 });
@@ -19,6 +19,8 @@ const Request = strict({
   knownMajorMm: orNull(positive),
   starts: orNull(Type.Integer({ minimum: 1, maximum: 24 })),
   leadAngleDeg: orNull(Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 80 })),
+  /** How the light went: square to the axis, or along the groove, as on a projector; null: not known. */
+  view: orNull(oneOf('side', 'groove')),
 });
 type Q = Static<typeof Request>;
 const told = nullOr(strict({ value: number, uncertainty: number }));
@@ -91,6 +93,9 @@ export const profileOp = op({
     rootFlatMm: nullOr(number),
     crestRadiusMm: nullOr(number),
     rootRadiusMm: nullOr(number),
+    /** Of crest and root, flat or round, one standard deviation; null where they are. */
+    crestUncertaintyMm: nullOr(number),
+    rootUncertaintyMm: nullOr(number),
     taper: nullOr(number),
     wear: Type.Array(
       strict({
@@ -114,6 +119,7 @@ export const profileOp = op({
       knownMajorMm: q.knownMajorMm ?? null,
       starts: q.starts ?? null,
       leadAngleDeg: q.leadAngleDeg ?? null,
+      ...(q.view ? { view: q.view } : {}),
     });
     const scale = r.pxPerMm;
     const px = (x: number | null): number | null => (x === null ? null : micro(x));
@@ -151,6 +157,8 @@ export const profileOp = op({
       rootFlatMm: mm(flatOf(r.ends?.root)),
       crestRadiusMm: mm(radiusOf(r.ends?.crest)),
       rootRadiusMm: mm(radiusOf(r.ends?.root)),
+      crestUncertaintyMm: mm(r.ends?.crest ? r.ends.crestUncertainty : null),
+      rootUncertaintyMm: mm(r.ends?.root ? r.ends.rootUncertainty : null),
       taper: px(r.taper),
       wear: r.wear.map((w) => ({
         where: w.where,

@@ -23,3 +23,9 @@ export const PROFILE_ASKS: Readonly<Record<ProfileAsk, string>> = {
   warped:
     'The picture is bent too far to be trusted: from farther off with the zoom, square to the part, in the middle.',
 };
+
+/** How the light went when a picture was taken. */
+export const VIEW_NAMES: Readonly<Record<'side' | 'groove', string>> = {
+  side: 'square to the axis',
+  groove: 'along the groove, as on a projector',
+};

@@ -28,6 +28,7 @@ const look = (
   pitchMm: number,
   majorMm: number,
   shot: Partial<Shot> = {},
+  view: 'side' | 'groove' | null = 'side',
 ): ProfileRead =>
   readProfile(pictureOf(solidOf(form, { majorMm, pitchMm }), { ...SHOT, ...shot }), {
     pxPerMm: PX,
@@ -35,6 +36,7 @@ const look = (
     knownMajorMm: null,
     starts: null,
     leadAngleDeg: null,
+    ...(view === null ? {} : { view }),
   });
 const mm = (px: number): number => px / PX;
 
@@ -105,6 +107,31 @@ describe('crest and root of the axial section, by the standards’ own figures',
       expect(abs(mm(read) - size)).toBeLessThan(4 * mm(r.ends?.[`${end}Uncertainty`] ?? 0));
     }
     expect(abs(mm(2 * (r.ends?.ridge.outer ?? NaN)) / major - 1)).toBeLessThan(0.002);
+  });
+});
+
+describe('a picture along the groove, as on a projector, shows the section itself', () => {
+  // 15/15 degrees, P 4: flats of 1.200 and 1.728 by geometry
+  const form = specialForm(4, { leadingDeg: 15, trailingDeg: 15, depthMm: 2, crestFlatMm: 1.2 });
+  const root = 4 - 1.2 - 4 * tan(PI / 12);
+  const flats = (r: ProfileRead) =>
+    (['crest', 'root'] as const).map((end) => {
+      const found = r.ends?.[end];
+      return { mm: found?.kind === 'flat' ? mm(found.wide) : NaN, u: mm(r.ends?.[`${end}Uncertainty`] ?? NaN) };
+    });
+  test.each([
+    ['along it, and said so', true, 'groove'],
+    ['square to the axis, and said so', false, 'side'],
+  ] as const)('%s: to a hundredth', (_, alongGroove, view) => {
+    const [c, b] = flats(look(form, 4, 30, { alongGroove, rotationDeg: 0.7 }, view));
+    expect(c?.mm).toBeCloseTo(1.2, 2);
+    expect(abs((b?.mm ?? NaN) - root)).toBeLessThan(0.012);
+  });
+  test.each([true, false])('along it: %s, and nobody said: what is given holds for both', (alongGroove) => {
+    const [c, b] = flats(look(form, 4, 30, { alongGroove, rotationDeg: 0.7 }, null));
+    expect(abs((c?.mm ?? NaN) - 1.2)).toBeLessThan(2 * (c?.u ?? 0));
+    expect(abs((b?.mm ?? NaN) - root)).toBeLessThan(2 * (b?.u ?? 0));
+    expect(c?.u).toBeGreaterThan(0.03);
   });
 });
 

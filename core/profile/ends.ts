@@ -135,6 +135,33 @@ export function endsOf(
   };
 }
 
+/**
+ * What crest and root are while nobody has said how the light went. Square to the axis a helix hides a little of its groove, so
+ * that a ridge looks wider by about (lead / 2 pi)^2 / (radius x tan of the flank); along the groove, the part turned to its lead
+ * angle as on a projector, the edge is the section itself. The two pictures differ by less than a pixel in shape and by a tenth of
+ * a millimetre in the flats: so the middle is given, and an uncertainty that holds for both.
+ * @example eitherView(pictureRead().ends, pictureRead().ends).crest.kind // 'flat'; two that agree
+ */
+export function eitherView(side: EndsRead, groove: EndsRead): EndsRead {
+  const [crest, crestApart] = middleOf(side.crest, groove.crest);
+  const [root, rootApart] = middleOf(side.root, groove.root);
+  return {
+    ...side,
+    crest,
+    root,
+    crestUncertainty: hypot(side.crestUncertainty, crestApart),
+    rootUncertainty: hypot(side.rootUncertainty, rootApart),
+  };
+}
+/** The middle of two of a kind, and how far each lies from it; null where they are not of one kind. */
+function middleOf(a: End | null, b: End | null): readonly [End | null, number] {
+  if (a?.kind === 'flat' && b?.kind === 'flat')
+    return [{ kind: 'flat', wide: (a.wide + b.wide) / 2 }, abs(a.wide - b.wide) / 2];
+  if (a?.kind === 'round' && b?.kind === 'round')
+    return [{ kind: 'round', radius: (a.radius + b.radius) / 2 }, abs(a.radius - b.radius) / 2];
+  return [null, 0];
+}
+
 type Kind = End['kind'];
 const KINDS: readonly Kind[] = ['flat', 'round'];
 interface Judged {

@@ -4,7 +4,7 @@ import { reduced, type Grey } from './grey.ts';
 import { levelsOf } from './levels.ts';
 import { robustLine } from './line.ts';
 import { between, parity, widthsAlike } from './across.ts';
-import { endsOf, type EndsRead } from './ends.ts';
+import { eitherView, endsOf, type EndsRead } from './ends.ts';
 import { foldedPoints } from './folded.ts';
 import { formsLaid } from './forms.ts';
 import { hiddenFlank, type HiddenFlank } from './hidden.ts';
@@ -19,6 +19,9 @@ import type { ProfileAsk, ProfileAskedFor, ProfileRead, Seen, Shown, Told } from
 import { warpOf, type Warp } from './warp.ts';
 
 const MOST_SMALL = 400;
+
+/** A lead that throws no shadow, as a share of the pitch. */
+const NO_LEAD = 1e-4;
 
 const none = (asks: readonly ProfileAsk[], rotationDeg = 0, blurPx = 0): ProfileRead => ({
   confident: false,
@@ -192,7 +195,22 @@ export function readProfile(g: Grey, ask: ProfileAskedFor, progress: (done: numb
       : null;
   const hidden = { left: hid(l, 'left'), right: hid(r, 'right') };
   const middle = (f: FlankRead, h: HiddenFlank | null): number => (h ? (h.fromDeg + h.toDeg) / 2 : assumed(f));
-  const ends = hidden.left || hidden.right ? endsWith(middle(l, hidden.left), middle(r, hidden.right)) : rough;
+  const fromSide = hidden.left || hidden.right ? endsWith(middle(l, hidden.left), middle(r, hidden.right)) : rough;
+  const section = (): EndsRead =>
+    endsOf(folded, {
+      ...laidOut,
+      lead: pitchPx.value * NO_LEAD,
+      leftDeg: l.apparentDeg,
+      rightDeg: r.apparentDeg,
+      depth: depthPx,
+      wide,
+    });
+  const ends =
+    fromSide === null || hidden.left || hidden.right || ask.view === 'side'
+      ? fromSide
+      : ask.view === 'groove'
+        ? section()
+        : eitherView(fromSide, section());
   progress(0.92);
   const forms =
     radiusPx === null

@@ -35,6 +35,8 @@ export interface Shot {
     readonly longMm: number;
     readonly turnDeg: number;
   };
+  /** Turned to the lead angle, as on a projector: the light goes along the groove, and the edge is the section itself. */
+  readonly alongGroove?: boolean;
   /** Its lower edge is hidden behind something plain. */
   readonly plainBelow?: boolean;
 }
@@ -46,12 +48,21 @@ const TURNS = 64;
  * The silhouette of the helicoid as a lamp far away throws it: at each place the greatest height over the turn about the axis
  * of r(z - lead psi / 2 pi) cos psi. Parallel light. @returns heights above and below the axis, mm, at each place
  */
-function silhouette(s: Solid, z: Float64Array): { readonly up: Float64Array; readonly down: Float64Array } {
+function silhouette(
+  s: Solid,
+  z: Float64Array,
+  alongGroove: boolean,
+): { readonly up: Float64Array; readonly down: Float64Array } {
   const up = new Float64Array(z.length);
   const down = new Float64Array(z.length);
   const c = s.leadMm / (2 * PI);
   for (let i = 0; i < z.length; i += 1) {
     let [u, d] = [0, 0];
+    if (alongGroove) {
+      up[i] = s.radiusAt(z[i] ?? 0);
+      down[i] = s.radiusAt((z[i] ?? 0) + s.leadMm / 2);
+      continue;
+    }
     for (let k = -TURNS; k <= TURNS; k += 1) {
       const psi = (k / TURNS) * (PI / 3);
       const flat = cos(psi);
@@ -90,7 +101,7 @@ export function pictureOf(s: Solid, shot: Shot): Grey {
   const per = 4;
   const n = ceil(2 * reach * per);
   const z = Float64Array.from({ length: n }, (_, i) => (i / per - reach) / pxPerMm);
-  const { up, down } = silhouette(s, z);
+  const { up, down } = silhouette(s, z, shot.alongGroove ?? false);
   const [turnCos, turnSin] = [cos((rotationDeg * PI) / 180), sin((rotationDeg * PI) / 180)];
   const noise = noiseOf(shot.seed);
   const data = new Float32Array(w * h);

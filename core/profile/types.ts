@@ -36,6 +36,8 @@ export interface ProfileAskedFor {
   readonly starts: number | null;
   /** At the pitch diameter, degrees. */
   readonly leadAngleDeg: number | null;
+  /** How the light went: square to the axis, or along the groove, the part turned to its lead angle as on a projector. Missing: not said. */
+  readonly view?: 'side' | 'groove';
   /** What the person showed, where the picture did not say it by itself. */
   readonly shown?: Shown;
 }

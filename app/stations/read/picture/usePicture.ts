@@ -55,6 +55,7 @@ const askOf = (s: ShadowTaken): ProfileAskedFor => ({
   knownMajorMm: s.scale?.by === 'major' ? s.scale.value : null,
   starts: s.starts,
   leadAngleDeg: null,
+  ...(s.view === undefined ? {} : { view: s.view }),
   shown: s.shown,
 });
 

@@ -37,8 +37,9 @@ describe('replies', () => {
     });
   });
   test('wires and back', () => {
-    const there = ask('wires', GOOD['wires']).reply as { overWiresMm: number };
+    const there = ask('wires', GOOD['wires']).reply as { overWiresMm: number; method: string };
     const back = ask('wires', {
+      method: there.method,
       leadingHalfAngleDeg: 30,
       trailingHalfAngleDeg: 30,
       pitchMm: 1.5,

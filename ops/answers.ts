@@ -9,7 +9,7 @@ import { stationStates, stationsOf } from '../core/job/chain.ts';
 import { conclusion } from '../words/conclusions.ts';
 import { pitchDiameterNow } from '../core/job/cutPlan.ts';
 import { sizingOf } from '../core/job/sizing.ts';
-import { suggestDeeper } from '../core/job/deeper.ts';
+import { bindsBecause, suggestDeeper } from '../core/job/deeper.ts';
 import { worthView } from '../core/job/worthView.ts';
 import type { EventKind } from '../core/job/events.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
@@ -63,7 +63,6 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null) {
   const machine = machineOf(job, shop, states);
   const fit = fitOfJob(job);
   const gears = gearState(job, shop);
-  const wires = measurePlan(job, shop);
   const lathe = latheOf(job, shop);
   return {
     stations: Object.fromEntries(
@@ -118,24 +117,32 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null) {
       ...machine.card,
       text: cardText(machine, job.intake.make, lathe?.crossSlide.unit ?? system, lathe?.kind ?? null),
     },
-    prove: {
-      targetPitchDiameterMm: fit?.pitchDiameterMm ?? null,
-      wires: wires && {
-        by: wires.by,
-        wireMm: wires.wireMm,
-        bestMm: wires.bestMm,
-        targetMm: wires.targetMm,
-        exact: wires.exact,
-        measured: wires.measured,
-      },
-      /** What a new part leaves on the worn one that stays, and whether that pays; null: what is worn is not known. */
-      worth: worthView(job, shop)?.answer ?? null,
-      /** What the last trial or measurement says of the next cut. */
-      next: suggestDeeper(job, shop, machine.metal),
-      tests: standing(job.events).filter((e) => PROOFS.has(e.kind)),
-    },
+    prove: proveReply(job, shop, machine.metal),
     /** What was right on the part before, and what may be aimed at on this one. */
     before: beforeReply(job, shop),
     record: { ...job.record, events: job.events.length },
+  };
+}
+
+/** What proves it: what it should measure, what the last trial says, and why a mate stops. */
+function proveReply(job: Job, shop: Shop, metal: Metal) {
+  const wires = measurePlan(job, shop);
+  return {
+    targetPitchDiameterMm: fitOfJob(job)?.pitchDiameterMm ?? null,
+    wires: wires && {
+      by: wires.by,
+      wireMm: wires.wireMm,
+      bestMm: wires.bestMm,
+      targetMm: wires.targetMm,
+      exact: wires.exact,
+      measured: wires.measured,
+    },
+    /** What a new part leaves on the worn one that stays, and whether that pays; null: what is worn is not known. */
+    worth: worthView(job, shop)?.answer ?? null,
+    /** What the last trial or measurement says of the next cut. */
+    next: suggestDeeper(job, shop, metal),
+    /** Why a mate stops, where its turns, its places or its fellows tell. */
+    binds: bindsBecause(job, shop, metal),
+    tests: standing(job.events).filter((e) => PROOFS.has(e.kind)),
   };
 }

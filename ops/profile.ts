@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { greyOf, type Grey } from '../core/profile/grey.ts';
 import { readProfile } from '../core/profile/readProfile.ts';
-import type { ProfileRead, Told } from '../core/profile/types.ts';
+import type { ProfileAskedFor, ProfileRead, Told } from '../core/profile/types.ts';
 import type { FlankRead } from '../core/profile/section.ts';
 import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
 import { PROFILE_ASKS } from '../words/profile.ts';
@@ -49,6 +49,17 @@ async function pictureAt(file: string): Promise<Outcome<Grey>> {
 }
 
 const flatOf = (end: End | null | undefined): number | null => (end?.kind === 'flat' ? end.wide : null);
+const unsureOf = (r: ProfileRead, end: 'crest' | 'root'): number | null =>
+  r.ends?.[end] ? r.ends[`${end}Uncertainty`] : null;
+/** What is said of the picture, as the reader takes it. */
+const askedOf = (q: Q): ProfileAskedFor => ({
+  pxPerMm: q.pxPerMm ?? null,
+  pinMm: q.pinMm ?? null,
+  knownMajorMm: q.knownMajorMm ?? null,
+  starts: q.starts ?? null,
+  leadAngleDeg: q.leadAngleDeg ?? null,
+  ...(q.view ? { view: q.view } : {}),
+});
 const radiusOf = (end: End | null | undefined): number | null => (end?.kind === 'round' ? end.radius : null);
 /** A thread is named where it is likelier than all others together, which end lies left not being known. */
 const NAMED = 0.5;
@@ -113,14 +124,7 @@ export const profileOp = op({
   later: async (q: Q) => {
     const picture = await pictureAt(q.file);
     if (!picture.ok) return picture;
-    const r = readProfile(picture.value, {
-      pxPerMm: q.pxPerMm ?? null,
-      pinMm: q.pinMm ?? null,
-      knownMajorMm: q.knownMajorMm ?? null,
-      starts: q.starts ?? null,
-      leadAngleDeg: q.leadAngleDeg ?? null,
-      ...(q.view ? { view: q.view } : {}),
-    });
+    const r = readProfile(picture.value, askedOf(q));
     const scale = r.pxPerMm;
     const px = (x: number | null): number | null => (x === null ? null : micro(x));
     const mm = (x: number | null): number | null => (x === null || scale === null ? null : micro(x / scale.value));
@@ -157,8 +161,8 @@ export const profileOp = op({
       rootFlatMm: mm(flatOf(r.ends?.root)),
       crestRadiusMm: mm(radiusOf(r.ends?.crest)),
       rootRadiusMm: mm(radiusOf(r.ends?.root)),
-      crestUncertaintyMm: mm(r.ends?.crest ? r.ends.crestUncertainty : null),
-      rootUncertaintyMm: mm(r.ends?.root ? r.ends.rootUncertainty : null),
+      crestUncertaintyMm: mm(unsureOf(r, 'crest')),
+      rootUncertaintyMm: mm(unsureOf(r, 'root')),
       taper: px(r.taper),
       wear: r.wear.map((w) => ({
         where: w.where,

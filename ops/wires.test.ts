@@ -3,7 +3,7 @@ import { wiresOp } from './wires.ts';
 
 type Reply = { readonly ok: boolean; readonly value?: Record<string, number | string | Record<string, number>> };
 const ask = (q: object): Record<string, number> => {
-  const r = wiresOp.run(q as never) as unknown as Reply;
+  const r = wiresOp.run(q) as unknown as Reply;
   if (!r.ok || !r.value) throw new Error(JSON.stringify(r));
   return r.value as Record<string, number>;
 };

@@ -133,21 +133,8 @@ function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Ended
     external && d.ownStepMm === null && d.kind.freeEndDeg === d.kind.headEndDeg
       ? Number((d.kind.pitchMm / 2 / Math.cos((d.kind.freeEndDeg * Math.PI) / 180)).toFixed(3))
       : null;
-  const limits = fit.limits?.pitch ?? { min: null, max: null };
-  const gauges =
-    !external && d.byPlugs && limits.min !== null && limits.max !== null
-      ? { goMm: limits.min, notGoMm: limits.max }
-      : null;
-  // of a class: it clears the metal-most limit by its allowance, its own tolerance and its wear; else made so that it runs well when the size is right
-  const sign = external ? 1 : -1;
-  const nearMm = external ? limits.max : limits.min;
-  const mateMm =
-    nearMm === null
-      ? fit.pitchDiameterMm + sign * 2 * 0.01 * Math.sqrt(d.kind.pitchMm)
-      : nearMm + sign * d.mateShare * 0.12 * Math.sqrt(d.kind.pitchMm);
   const truth: Truth = {
-    gauges,
-    mateMm,
+    ...provedBy(d, fit),
     member: d.member,
     leftHand: d.leftHand,
     pitchMm: d.kind.pitchMm,
@@ -188,6 +175,22 @@ function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Ended
     ),
     dealt: d,
     right: rightOf(d, fit),
+  };
+}
+
+/** By what it is proved: plugs of its class, or a mate of its own size. */
+function provedBy(d: Dealt, fit: NonNullable<Answers['fit']>): Pick<Truth, 'gauges' | 'mateMm'> {
+  const { min, max } = fit.limits?.pitch ?? { min: null, max: null };
+  const sign = d.member === 'external' ? 1 : -1;
+  const nearMm = d.member === 'external' ? max : min;
+  return {
+    gauges: d.member === 'internal' && d.byPlugs && min !== null && max !== null ? { goMm: min, notGoMm: max } : null,
+    // of a class: it clears the metal-most limit by its allowance, its own tolerance and its wear; else made so that it runs
+    // well when the size is right
+    mateMm:
+      nearMm === null
+        ? fit.pitchDiameterMm + sign * 2 * 0.01 * Math.sqrt(d.kind.pitchMm)
+        : nearMm + sign * d.mateShare * 0.12 * Math.sqrt(d.kind.pitchMm),
   };
 }
 

@@ -20,8 +20,8 @@ const WITH: Readonly<Record<MeasureBy, string>> = {
   gauge: 'with the gauge',
   mate: 'with its mate',
 };
-const withText = (by: MeasureBy | null, mate: string | null): string =>
-  by === null ? '' : `, ${mate === null || mate === '' || mate === 'mate' ? WITH[by] : `with the ${mate}`}`;
+const withText = (by: MeasureBy | null, which: string | null): string =>
+  by === null ? '' : `, ${which === null || which === '' || which === 'mate' ? WITH[by] : `with the ${which}`}`;
 
 /**
  * What the last trial or measurement says of the next cut. @param on what the lathe's dial reads @param by the step as the slide
@@ -59,15 +59,15 @@ const leavesText = (mm: number | null, u: UnitSystem, on: On): string =>
   mm === null ? '' : mm < NOTHING_LEFT_MM ? ' Then nothing is left.' : ` Then about ${stepText(mm, u, on)} is left.`;
 const NOTHING_LEFT_MM = 0.001;
 
-/** What else may be done, as a key says it. @param on what the lathe's dial reads */
-export function otherwiseText(o: Otherwise, u: UnitSystem, on: On): string {
+/** What else may be done, as a key says it. @param step how this lathe shows a step on the radius */
+export function otherwiseText(o: Otherwise, step: (mm: number) => string): string {
   switch (o.do) {
     case 'clean':
       return 'Take the burrs off, clean, and try again';
     case 'measure':
       return `Measure it${withText(o.by, o.mate).replace(',', '')}`;
     case 'cut':
-      return `Cut the least: ${stepText(o.byMm, u, on)}${o.risk > TOLD_RISK ? `, past with ${percentText(o.risk)}` : ''}`;
+      return `Cut the least: ${step(o.byMm)}${o.risk > TOLD_RISK ? `, past with ${percentText(o.risk)}` : ''}`;
     case 'accept':
       return o.inside === null
         ? 'Accept it as it is, signed'

@@ -1,8 +1,8 @@
 import { formUnit, type LedgerEvent } from '../core/job/events.ts';
 import type { Aim, PartBefore } from '../core/job/partBefore.ts';
 import { TRY_NAMES } from './try.ts';
-import { BIND_NAMES, DRESS_NAMES, FORM_NAMES } from './prove.ts';
-import { degreesText, FINE, lengthText, percentText } from '../core/quantity/format.ts';
+import { acceptedText, BIND_NAMES, DRESS_NAMES, FORM_NAMES } from './prove.ts';
+import { degreesText, FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { trainText } from '../core/gearing/trainText.ts';
 import { JUDGED_NAMES, OFFSET_NAMES, TAUGHT_NAMES, WAY_NAMES } from './pickup.ts';
@@ -16,6 +16,7 @@ const HOLDING = {
 } as const;
 export const HOLDING_NAMES = HOLDING;
 
+const scrappedText = (part: number, why: string): string => `Part ${part} scrapped${why ? `: ${why}` : ''}`;
 /** One line of the ledger, in the unit at hand. */
 export function eventText(e: LedgerEvent, u: UnitSystem): string {
   const len = (mm: number): string => lengthText(mm, u, FINE);
@@ -27,9 +28,9 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
     case 'partFinished':
       return `Part ${e.part} finished`;
     case 'accepted':
-      return `Part ${e.part} accepted by ${e.by} with what was known${e.inside === null ? '' : `: right with ${percentText(e.inside)}`}`;
+      return `Part ${e.part}: ${acceptedText(e)}`;
     case 'partScrapped':
-      return `Part ${e.part} scrapped${e.why ? `: ${e.why}` : ''}`;
+      return scrappedText(e.part, e.why);
     case 'mounted':
       return `Put up ${HOLDING[e.holding]}${e.steady === 'none' ? '' : e.steady === 'steady' ? ', with a steady' : ', with a follow rest'}`;
     case 'takenOut':

@@ -4,7 +4,7 @@ import type { Diagnosis } from '../core/job/binds.ts';
 import type { Binds, Dressed, FormReading } from '../core/job/events.ts';
 import type { FormCheck } from '../core/job/formCheck.ts';
 import type { MateTried } from '../core/job/matesTried.ts';
-import type { MeasurePlan } from '../core/job/measure.ts';
+import type { MeasurePlan, Verdict } from '../core/job/measure.ts';
 import type { Pin } from '../core/job/schema.ts';
 import type { LimitsOf, RightBy } from '../core/job/rightBy.ts';
 import type { Reason } from '../core/job/verdict.ts';
@@ -63,8 +63,10 @@ export function diagnosisText(d: Diagnosis, u: UnitSystem): { readonly what: str
         what:
           d.perMm === null
             ? 'The lead: it binds after the same turns wherever it starts.'
-            : `The lead is off by about ${mmText(d.perMm * 25.4, u)} in an inch, ${smallShareText(d.perMm)}.`,
-        todo: `Do not go deeper yet: check the train and read the lead.${
+            : `The lead is off by about ${mmText(d.perMm * 25.4, u)}${
+                d.sdPerMm === null ? '' : ` \u00b1 ${mmText(d.sdPerMm * 25.4, u)}`
+              } in an inch, ${smallShareText(d.perMm)}.`,
+        todo: `Not deeper: look at train and levers, the leadscrew, heat, and whether tool or work slid along; read the lead.${
           d.wantsMm === null ? '' : ` The whole mate would want ${mmText(d.wantsMm, u)} more on the pitch diameter.`
         }`,
       };
@@ -142,13 +144,25 @@ export const PIN_NAMES: Readonly<Record<Pin['kind'], string>> = {
   ball: 'ball',
 };
 
+/** Let be with what was known, and by whom. */
+export const acceptedText = (a: { readonly by: string; readonly inside: number | null }): string =>
+  `Accepted by ${a.by} with what was known${a.inside === null ? '' : `: right with ${percentText(a.inside)}`}`;
+
+const MEASURED_TEXT: Readonly<Record<Verdict, string>> = {
+  'at-size': 'at size',
+  past: 'past its limit',
+  'to-go': 'not there yet',
+};
+
+const dressedText = (left: readonly Dressed[]): string =>
+  left.length === 0
+    ? 'Finished: wire edge, crests, start, chamfers, clean'
+    : `Still to finish: ${left.map((d) => DRESS_NAMES[d].todo.toLowerCase()).join(', ')}`;
 /** Each reason of a verdict in a sentence. */
 export function reasonText(r: Reason, u: UnitSystem): string {
   switch (r.of) {
     case 'measured':
-      return `${LAY_NAMES[r.by]} ${r.text}: ${
-        r.verdict === 'at-size' ? 'at size' : r.verdict === 'past' ? 'past its limit' : 'not there yet'
-      }`;
+      return `${LAY_NAMES[r.by]} ${r.text}: ${MEASURED_TEXT[r.verdict]}`;
     case 'belief':
       return `By everything together right with ${percentText(r.inside)}, past with ${percentText(r.past)}`;
     case 'gauge':
@@ -170,11 +184,9 @@ export function reasonText(r: Reason, u: UnitSystem): string {
     case 'gauge-lead':
       return `Its lead takes ${mmText(r.mm, u)} of the pitch diameter over its length; it may take ${mmText(r.mayMm, u)}`;
     case 'accepted':
-      return `Accepted by ${r.by} with what was known${r.inside === null ? '' : `: right with ${percentText(r.inside)}`}`;
+      return acceptedText(r);
     case 'dressed':
-      return r.left.length === 0
-        ? 'Finished: wire edge, crests, start, chamfers, clean'
-        : `Still to finish: ${r.left.map((d) => DRESS_NAMES[d].todo.toLowerCase()).join(', ')}`;
+      return dressedText(r.left);
     case 'tried-before-dressing':
       return 'Finished since it was tried: try it once more, for a burr makes a right thread feel tight';
     case 'nothing-measured':

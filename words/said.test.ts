@@ -40,8 +40,8 @@ function inBoth(say: (u: 'mm' | 'in') => string): void {
 
 describe('why a mate binds', () => {
   const ALL: readonly Diagnosis[] = [
-    { code: 'lead', perMm: null, wantsMm: null },
-    { code: 'lead', perMm: 0.005, wantsMm: 0.1039 },
+    { code: 'lead', perMm: null, sdPerMm: null, wantsMm: null },
+    { code: 'lead', perMm: 0.005, sdPerMm: null, wantsMm: 0.1039 },
     { code: 'unworn-place' },
     { code: 'bruise' },
     { code: 'place-unread' },
@@ -58,10 +58,12 @@ describe('why a mate binds', () => {
     expect(new Set(said).size).toBe(said.length);
   });
   test('a lead that is off by half a hundredth a millimetre is off by 0.127 mm in an inch', () => {
-    expect(diagnosisText({ code: 'lead', perMm: 0.005, wantsMm: 0.1039 }, 'mm').what).toMatch(
+    expect(diagnosisText({ code: 'lead', perMm: 0.005, sdPerMm: null, wantsMm: 0.1039 }, 'mm').what).toMatch(
       /0\.127 mm in an inch, 0\.5\s?%/,
     );
-    expect(diagnosisText({ code: 'lead', perMm: 0.005, wantsMm: 0.1039 }, 'mm').todo).toMatch(/want 0\.104 mm more/);
+    expect(diagnosisText({ code: 'lead', perMm: 0.005, sdPerMm: null, wantsMm: 0.1039 }, 'mm').todo).toMatch(
+      /want 0\.104 mm more/,
+    );
   });
 });
 

@@ -16,6 +16,8 @@ import { aheadOf } from '../../core/job/ahead.ts';
 import { fitOfJob, threadOfJob } from '../../core/job/derive.ts';
 import { evidenceOfJob, partOf } from '../../core/job/evidence.ts';
 import { metalOf } from '../../core/job/metal.ts';
+import type { SizeAsked } from '../../core/sizing/asked.ts';
+import { Sizing } from '../../core/sizing/model.ts';
 import type { Job } from '../../core/job/schema.ts';
 import { motionOf } from '../../core/motion/motion.ts';
 import { readProfile } from '../../core/profile/readProfile.ts';
@@ -44,10 +46,38 @@ function once<T>(make: () => T): () => T {
   return () => (made ??= { it: make() }).it;
 }
 
+/** M10x1.5 from its blank, proved over wires. */
+const SIZE_ASKED: SizeAsked = {
+  model: {
+    member: 'external',
+    pitchMm: 1.5,
+    leadingDeg: 30,
+    trailingDeg: 30,
+    surfaceMm: 9.97,
+    tip: { flatMm: 0.19 },
+    dialUncertaintyMm: 0.02,
+    settingMm: 0.003,
+    wiresSharedMm: 0.002,
+    basicMm: null,
+    special: false,
+  },
+  target: { minMm: 8.862, maxMm: 8.994 },
+  means: [{ kind: 'measured', uncertaintyMm: 0.006 }],
+  history: [],
+  stepMm: 0.01,
+  mostMm: 0.15,
+};
 /** A picture of M24 x 3 at 20 px a mm, clean, and what is read off it. */
 const picture = once(() => pictureOf(solidOf(formAt('iso60', 3), { majorMm: 24, pitchMm: 3 }), SHOT));
 const pictureRead = once(() =>
-  readProfile(picture(), { pxPerMm: 20, pinMm: null, knownMajorMm: null, starts: null, leadAngleDeg: null }),
+  readProfile(picture(), {
+    pxPerMm: 20,
+    pinMm: null,
+    knownMajorMm: null,
+    starts: null,
+    leadAngleDeg: null,
+    view: 'side',
+  }),
 );
 
 /** An edge of ten teeth as a drawing has them: flanks of 45 degrees, 20 px apart, crest and root flats of 4 px, out from 100 px. */
@@ -97,6 +127,8 @@ export const EXAMPLE_SCOPE = {
   arm: known(armOf(known(shop.lathes[0]))),
   mounted: (drivers: number[], driven: number[]) => mountOn(known(shop.lathes[0]), { drivers, driven }, false),
   motionOf,
+  /** A screw before its first cut, as the sizing loop is asked about it. */
+  sizing: { asked: SIZE_ASKED, belief: new Sizing(SIZE_ASKED.model, []) },
   picture,
   toolPicture,
   pictureRead,

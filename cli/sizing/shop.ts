@@ -1,4 +1,5 @@
-import { sizeOf, type Means, type SizeAsked } from '../../core/sizing/decide.ts';
+import type { Means, SizeAsked } from '../../core/sizing/asked.ts';
+import { sizeOf } from '../../core/sizing/decide.ts';
 import type { MateResult, SizeEvent } from '../../core/sizing/model.ts';
 import { Dice } from '../../sim/random.ts';
 
@@ -168,55 +169,62 @@ interface Tally {
   readonly pastSeeds: number[];
 }
 
+const emptyTally = (): Tally => ({
+  inside: 0,
+  past: 0,
+  rightOverBind: 0,
+  steps: 0,
+  within1: 0,
+  within2: 0,
+  answers: 0,
+  pastSeeds: [],
+});
+const MOST_ACTS = 80;
+
+/** One job gone through until it says stop: why it did. @param again after how many events the tool is taken out; -1: never */
+function carryOne(j: ReturnType<typeof job>, again: number, out: Tally): string {
+  const history: SizeEvent[] = [];
+  let last = 0;
+  let left = again;
+  for (let n = 0; n < MOST_ACTS; n += 1) {
+    if (history.length === left && last > 0) {
+      left = -1;
+      history.push(...j.pickUp());
+    }
+    const a = sizeOf({ ...j.asked, history });
+    if (history.length > 0) {
+      const off = Math.abs(a.pitchDiameterMm.value - j.size()) / a.pitchDiameterMm.uncertainty;
+      out.answers += 1;
+      out.within1 += Number(off < 1);
+      out.within2 += Number(off < 2);
+    }
+    if (a.next.do === 'stop' || a.next.do === 'scrap') return a.why;
+    out.steps += 1;
+    if (a.next.do === 'measure') {
+      const m = j.asked.means[a.next.with ?? 0];
+      if (m) history.push(j.measure(m));
+      continue;
+    }
+    if (a.next.do === 'cut') last = a.next.depthMm;
+    j.cut(last);
+    history.push(a.next.do === 'cut' ? { kind: 'cut', depthMm: last } : { kind: 'spring' });
+  }
+  return '';
+}
+
 /** Jobs by one kind of proof, each gone through until it says stop. */
 export function shop(kind: SizingKind, jobs: number): Tally {
-  const out: Tally = {
-    inside: 0,
-    past: 0,
-    rightOverBind: 0,
-    steps: 0,
-    within1: 0,
-    within2: 0,
-    answers: 0,
-    pastSeeds: [],
-  };
+  const out = emptyTally();
   const kindSeed = Object.keys(SIZING_KINDS).indexOf(kind) * 100_003;
   for (let seed = 1; seed <= jobs; seed += 1) {
     const d = new Dice(kindSeed + seed);
     const internal = kind === 'plugs' || kind === 'unknown' || (kind !== 'lead' && seed % 4 === 0);
     const j = job(d, kind, internal ? 'internal' : 'external');
-    const history: SizeEvent[] = [];
-    let last = 0;
-    let why = '';
-    let again = kind === 'pickup' ? d.whole(3, 8) : -1;
-    for (let n = 0; n < 80; n += 1) {
-      if (history.length === again && last > 0) {
-        again = -1;
-        history.push(...j.pickUp());
-      }
-      const a = sizeOf({ ...j.asked, history });
-      why = a.why;
-      if (history.length > 0) {
-        const off = Math.abs(a.pitchDiameterMm.value - j.size()) / a.pitchDiameterMm.uncertainty;
-        out.answers += 1;
-        out.within1 += Number(off < 1);
-        out.within2 += Number(off < 2);
-      }
-      if (a.next.do === 'stop' || a.next.do === 'scrap') break;
-      out.steps += 1;
-      if (a.next.do === 'measure') {
-        const m = j.asked.means[a.next.with ?? 0];
-        if (m) history.push(j.measure(m));
-      } else {
-        if (a.next.do === 'cut') last = a.next.depthMm;
-        j.cut(last);
-        history.push(a.next.do === 'cut' ? { kind: 'cut', depthMm: last } : { kind: 'spring' });
-      }
-    }
-    const byLead = why === 'check-lead' && j.wrongLead;
-    out.inside += Number(j.inside() || byLead);
-    out.past += Number(j.past());
-    if (j.past()) out.pastSeeds.push(seed);
+    const why = carryOne(j, kind === 'pickup' ? d.whole(3, 8) : -1, out);
+    const past = j.past();
+    out.inside += Number(j.inside() || (why === 'check-lead' && j.wrongLead));
+    out.past += Number(past);
+    if (past) out.pastSeeds.push(seed);
     out.rightOverBind += Number((why === 'reached' || why === 'no-more-to-know') && j.binds());
   }
   return out;

@@ -19,7 +19,13 @@ export interface Bound {
 /** Why a mate binds, and what follows from it. */
 export type Diagnosis =
   /** The lead: off by so much in every mm; the rest of the mate wants so much more on the pitch diameter. */
-  | { readonly code: 'lead'; readonly perMm: number | null; readonly wantsMm: number | null }
+  | {
+      readonly code: 'lead';
+      readonly perMm: number | null;
+      /** One standard deviation of it, mm per mm; null: by one bind alone. */
+      readonly sdPerMm: number | null;
+      readonly wantsMm: number | null;
+    }
   /** The screw is as thick as anywhere there, it only wore less: this place decides. */
   | { readonly code: 'unworn-place' }
   /** It measured smaller there than elsewhere and yet binds: raised metal, not size. */
@@ -35,16 +41,21 @@ const AS_THICK_MM = 0.02;
 /**
  * Why it binds: a lead that is off binds after the same turns wherever one starts, e = s / (k P); a bigger or bruised place
  * always there; a taper tighter and tighter; weight only while it hangs. Common practice, no source.
- * @example diagnose({ where: 'turns', turns: 4, playMm: 0.04, pitchMm: 2, slope: 1.1547, mateTurns: 10, belowThickestMm: null }) // { code: 'lead', perMm: 0.005, wantsMm: 0.1039 }; 0.04 mm over 8 mm
+ * @example diagnose({ where: 'turns', turns: 4, playMm: 0.04, pitchMm: 2, slope: 1.1547, mateTurns: 10, belowThickestMm: null }) // { code: 'lead', perMm: 0.005, sdPerMm: null, wantsMm: 0.1039 }; 0.04 mm over 8 mm
  */
 export function diagnose(b: Bound): Diagnosis {
   switch (b.where) {
     case 'turns': {
       if (b.turns === null || b.turns <= 0 || b.playMm === null || b.playMm <= 0)
-        return { code: 'lead', perMm: null, wantsMm: null };
+        return { code: 'lead', perMm: null, sdPerMm: null, wantsMm: null };
       const perMm = b.playMm / (b.turns * b.pitchMm);
       const more = b.mateTurns === null ? null : Math.max(0, b.mateTurns - b.turns);
-      return { code: 'lead', perMm, wantsMm: more === null ? null : (2 * more * perMm * b.pitchMm) / b.slope };
+      return {
+        code: 'lead',
+        perMm,
+        sdPerMm: null,
+        wantsMm: more === null ? null : (2 * more * perMm * b.pitchMm) / b.slope,
+      };
     }
     case 'place':
       if (b.belowThickestMm === null) return { code: 'place-unread' };

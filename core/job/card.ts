@@ -164,6 +164,12 @@ function changesSince(job: Job, shop: Shop, metal: Metal, feed: Feed): Changed[]
   ];
 }
 
+/** What the passes leave on purpose, radial mm. */
+function shareOn(job: Job, metal: Metal): number {
+  const fit = fitOfJob(job);
+  return fit ? shareLeftMm(job, fit, metal.foundBy, metal.surfaceMm) / 2 : 0;
+}
+
 /**
  * Everything that Cut shows, decided from the ledger and the plan. @param stale what upstream has to be looked at again
  * @example cardOf(demo('latch'), shop, null).card.do // 'check'
@@ -176,7 +182,6 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
   const planned = cutPlan(job, request);
   const plan = planned?.ok ? planned.value : null;
   const internal = job.intake.make === 'internal';
-  const fit = fitOfJob(job);
   const base: Card = {
     do: 'check',
     what: null,
@@ -188,7 +193,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
     takesMm: null,
     leftMm: plan?.leftMm ?? null,
     chipMm2: null,
-    shareMm: fit && plan ? shareLeftMm(job, fit, metal.foundBy, metal.surfaceMm) / 2 : 0,
+    shareMm: shareOn(job, metal),
     expectsMetal: false,
     airPasses: 0,
     closeOn: safeMarks(job, shop, lathe),

@@ -1,9 +1,12 @@
 import { slopeOf } from '../form/flanks.ts';
 import { toolOf } from '../cutting/plan.ts';
-import { leadStops, type SizeAnswer, type Why } from '../sizing/decide.ts';
+import type { Means } from '../sizing/asked.ts';
+import type { SizeAnswer, Why } from '../sizing/decide.ts';
+import { leadStops } from '../sizing/mates.ts';
 import { testsSinceCut } from './card.ts';
 import { planRequest } from './cutPlan.ts';
 import { diagnosisOf } from './binding.ts';
+import type { Diagnosis } from './binds.ts';
 import type { EventOf, SizeTest } from './events.ts';
 import { matesTried } from './matesTried.ts';
 import { measurePlan } from './measure.ts';
@@ -42,6 +45,7 @@ export type DeeperAnswer =
       readonly byMm: 0;
       readonly why: Why;
       readonly by: MeasureBy | null;
+      /** A mate's name, or which gauge; null: any. */
       readonly mate: string | null;
     };
 
@@ -85,22 +89,49 @@ export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer 
   return { ...said, byMm, leavesMm };
 }
 
+/**
+ * Why the mate tried last stops, as its turns and places say, or as mates of several lengths do together; null: it does not, or
+ * nothing says.
+ * @example bindsBecause(demo('pump'), shop, metal(demo('pump'))) // null; nothing was tried
+ */
+export function bindsBecause(job: Job, shop: Shop, metal: Metal): Diagnosis | null {
+  const last = testsSinceCut(job, metal).at(-1);
+  const answer = beliefOf(job, shop)?.answer ?? null;
+  const said = last?.kind === 'tried' ? diagnosisOf(job, last, answer) : null;
+  if (said !== null && said.code !== 'unsaid') return said;
+  const lead = answer?.leadErrorPerMm;
+  return lead && leadStops(historyOf(job, shop))
+    ? { code: 'lead', perMm: lead.value, sdPerMm: lead.uncertainty, wantsMm: null }
+    : said;
+}
+
 function answerOf(job: Job, shop: Shop, metal: Metal, last: SizeTest): DeeperAnswer | null {
   const alone = byLast(job, shop, metal, last);
   const belief = beliefOf(job, shop);
   if (!belief) return alone;
   const { answer } = belief;
-  if (last.kind === 'tried') {
-    const why = diagnosisOf(job, last, answer);
-    if (why?.code === 'lead' || why?.code === 'taper' || why?.code === 'unsaid') return { code: 'lead', byMm: 0 };
-    if (why?.code === 'bruise' || why?.code === 'place-unread') return { code: 'bruise', byMm: 0 };
-    // a hand that finds it free without shake has the last word where nothing finer was asked for
-    const feels = rightBy(job)?.by === 'mate' && job.fit.duty === null && !job.prove.clearance;
-    if (last.result === 'runs' && feels) return { code: 'fits', byMm: 0 };
-  }
+  const felt = last.kind === 'tried' ? byFeel(job, last, answer) : null;
+  if (felt) return felt;
   const own = alone?.code === 'deeper' && alone.step === 'own' ? alone : null;
   if (own && answer.next.do !== 'stop' && (passRisk(job, shop, metal.depthMm + own.byMm) ?? 1) <= RISKY) return own;
   return byBelief(belief, job, shop, metal);
+}
+
+/** What a mate in the hand decides by itself: what stops it is not its size, or it runs and nothing finer was asked for. */
+function byFeel(job: Job, last: EventOf<'tried'>, answer: SizeAnswer): DeeperAnswer | null {
+  switch (diagnosisOf(job, last, answer)?.code) {
+    case 'lead':
+    case 'taper':
+    case 'unsaid':
+      return { code: 'lead', byMm: 0 };
+    case 'bruise':
+    case 'place-unread':
+      return { code: 'bruise', byMm: 0 };
+    default: {
+      const feels = rightBy(job)?.by === 'mate' && job.fit.duty === null && !job.prove.clearance;
+      return last.result === 'runs' && feels ? { code: 'fits', byMm: 0 } : null;
+    }
+  }
 }
 
 /**
@@ -125,9 +156,17 @@ function overAllMates(
     return inDoubt('doubt', 'mate-stops', job, shop, metal, belief);
   }
   if (said.code === 'enough') return said;
+  const gauge = otherGauge(job, metal);
+  if (gauge !== null) return { code: 'measure', byMm: 0, why: 'prove-it', by: 'gauge', mate: gauge };
   const untried = matesByLength(job).find((m) => !tried.some((t) => t.name === m.name));
   if (untried) return { code: 'measure', byMm: 0, why: 'prove-it', by: 'mate', mate: untried.name };
   return said;
+}
+/** A class is proved by both its gauges: the one not tried since the cut where the other was; null: both, or neither. */
+function otherGauge(job: Job, metal: Metal): 'go gauge' | 'not-go gauge' | null {
+  const which = new Set(testsSinceCut(job, metal).flatMap((e) => (e.kind === 'gauged' ? [e.which] : [])));
+  if (which.size !== 1) return null;
+  return which.has('go') ? 'not-go gauge' : 'go gauge';
 }
 const inDoubt = (
   code: 'doubt' | 'enough',
@@ -158,18 +197,8 @@ function byBelief(belief: Belief, job: Job, shop: Shop, metal: Metal): DeeperAns
     }
     case 'spring':
       return { code: 'spring', byMm: 0, why };
-    case 'measure': {
-      const means = next.with === null ? null : meansNow(job, shop)[next.with];
-      const by =
-        means?.kind === 'mate'
-          ? 'mate'
-          : means?.kind === 'gauge'
-            ? 'gauge'
-            : means
-              ? (measurePlan(job, shop)?.by ?? null)
-              : null;
-      return { code: 'measure', byMm: 0, why, by, mate: means?.kind === 'mate' ? means.name : null };
-    }
+    case 'measure':
+      return measureWith(next.with === null ? undefined : meansNow(job, shop)[next.with], why, job, shop);
     case 'stop':
       if (why === 'check-lead') return { code: 'lead', byMm: 0 };
       if (why === 'mate-stops') return inDoubt('doubt', why, job, shop, metal, belief);
@@ -179,6 +208,21 @@ function byBelief(belief: Belief, job: Job, shop: Shop, metal: Metal): DeeperAns
         : inDoubt('enough', why, job, shop, metal, belief);
     case 'scrap':
       return { code: 'past', byMm: Math.max(0, -leftOnDiameterMm.most / 2) };
+  }
+}
+
+/** To look once more: with what the sizing loop chose. */
+function measureWith(means: Means | undefined, why: Why, job: Job, shop: Shop): DeeperAnswer {
+  const base = { code: 'measure', byMm: 0, why } as const;
+  switch (means?.kind) {
+    case 'mate':
+      return { ...base, by: 'mate', mate: means.name };
+    case 'gauge':
+      return { ...base, by: 'gauge', mate: `${means.which} gauge` };
+    case 'measured':
+      return { ...base, by: measurePlan(job, shop)?.by ?? null, mate: null };
+    case undefined:
+      return { ...base, by: null, mate: null };
   }
 }
 

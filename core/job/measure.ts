@@ -14,7 +14,6 @@ import {
   usableWireMm,
   type Groove,
 } from '../gauging/wires.ts';
-import type { FitPlan } from '../fit/fit.ts';
 import { expansionOf } from '../cutting/materials.ts';
 import { bad, type Outcome } from '../quantity/outcome.ts';
 import { plain, type Step } from '../quantity/working.ts';
@@ -25,7 +24,8 @@ import type { EventOf, LedgerEvent } from './events.ts';
 import { ofParts } from './ofParts.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import { copiedFrom, placesOn } from './places.ts';
-import { rightPitch } from './rightBy.ts';
+import { matesTried } from './matesTried.ts';
+import { matesByLength, rightPitch } from './rightBy.ts';
 import type { FitParts, Job, Pin, Shop } from './schema.ts';
 
 /** A pin, wire or ball that could be laid in, and what is measured with it. */
@@ -368,12 +368,19 @@ export function pinUsed(job: Job, shop: Shop): { text: string; mm: number } | nu
   return job.prove.wire ?? (plan && { text: plain(plan.wireMm), mm: plan.wireMm });
 }
 /**
- * The mate that is in the hand: the one chosen, else the first.
+ * The mate that is in the hand: the one chosen, else the first; once that one went on, the next that was not tried since the cut.
  * @example mateInHand(demo('pump')) // null
  * @example mateInHand({ prove: { mate: '', mates: [{ name: 'nut', lengthMm: 20 }] } }).lengthMm // 20
  */
-export const mateInHand = (job: Job): Job['prove']['mates'][number] | null =>
-  job.prove.mates.find((m) => m.name === job.prove.mate) ?? job.prove.mates[0] ?? null;
+export function mateInHand(job: Job): Job['prove']['mates'][number] | null {
+  const { mates, mate } = job.prove;
+  const chosen = mates.find((m) => m.name === mate) ?? mates[0] ?? null;
+  if (mates.length < 2) return chosen;
+  const tried = matesTried(job);
+  const last = tried.at(-1);
+  if (last?.name !== chosen?.name || (last?.result !== 'runs' && last?.result !== 'shakes')) return chosen;
+  return matesByLength(job).find((m) => !tried.some((t) => t.name === m.name)) ?? chosen;
+}
 
 /** The textbook's working, or what the exact solution adds to the flat figure. @param beyondMm what it adds to the textbook's term */
 function wireWorking(groove: Groove, d2: number, wireMm: number, beyondMm: number): readonly Step[] {

@@ -22,7 +22,7 @@ export type Otherwise =
   | { readonly do: 'accept'; readonly inside: number | null };
 
 /** Why a mate stops although the size is right by what was measured, each with a look that decides. */
-export const LOOKS = ['burrs', 'dirt', 'lead', 'flanks', 'root', 'mate'] as const;
+const LOOKS = ['burrs', 'dirt', 'lead', 'flanks', 'root', 'mate'] as const;
 /** One of LOOKS. */
 export type Look = (typeof LOOKS)[number];
 
@@ -33,9 +33,8 @@ const LEAST_CUT_SHARE = 0.005;
 /**
  * The least that can be cut from here without harm, radial mm, as the lathe's dial can be set to it; null: even that may well go
  * past. Common practice, no source.
- * @example leastCut(demo('press'), shop, metal(demo('press'))) // null; nothing is named
  */
-export function leastCut(job: Job, shop: Shop, metal: Metal): { readonly byMm: number; readonly risk: number } | null {
+function leastCut(job: Job, shop: Shop, metal: Metal): { readonly byMm: number; readonly risk: number } | null {
   const thread = threadOfJob(job);
   if (!thread) return null;
   const wanted = Math.max(LEAST_CUT_MM, LEAST_CUT_SHARE * Math.sqrt(pitchMmOf(thread)));

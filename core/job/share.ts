@@ -19,10 +19,9 @@ const WORTH_LEAVING_MM = 0.01;
  * What the dial leaves unsure of the pitch diameter, one standard deviation, mm: twice the depth's, the tip's width over the
  * slope, and the axial error of a groove found again, x, which takes 2 x / (tan a1 + tan a2).
  * @param slope tan a1 + tan a2
- * @example dialSigmaMm(1.1547, null) // 0.0529; 60 degrees
- * @example dialSigmaMm(1.1547, 'measured') // 0.0632; found again within 0.02 along the axis, which is 0.035 on diameter
+ * For 60 degrees 0.0529; found again within 0.02 along the axis, which is 0.035 on diameter, 0.0632.
  */
-export const dialSigmaMm = (slope: number, foundBy: Metal['foundBy']): number =>
+const dialSigmaMm = (slope: number, foundBy: Metal['foundBy']): number =>
   Math.hypot(
     2 * DIAL_UNCERTAINTY_MM,
     (2 * TIP_UNCERTAINTY_MM) / slope,

@@ -1,20 +1,12 @@
 import { isSquare } from '../form/flanks.ts';
 import { playOfClearanceMm } from '../fit/duty.ts';
 import { totalMm } from '../gauging/budget.ts';
-import {
-  effectsOf,
-  riskOf,
-  sizeOf,
-  USUAL,
-  type Effect,
-  type Means,
-  type SizeAnswer,
-  type SizeAsked,
-  type SizeTarget,
-} from '../sizing/decide.ts';
+import type { Means, SizeAsked, SizeTarget } from '../sizing/asked.ts';
+import { effectsOf, riskOf, sizeOf, USUAL, type Effect, type SizeAnswer } from '../sizing/decide.ts';
 import type { Bounds, SizeEvent } from '../sizing/model.ts';
 import { toolOf } from '../cutting/plan.ts';
 import { turnTravelMm } from '../lathe/dials.ts';
+import type { Lathe } from '../lathe/schema.ts';
 import { cosDeg } from '../quantity/units.ts';
 import { threadSizes } from '../standards/thread.ts';
 import { planRequest } from './cutPlan.ts';
@@ -64,7 +56,6 @@ const asked = kept((job: Job, shop: Shop): Asked | null => {
   const readsMm = plan ? totalMm(plan.budget, false) : 0;
   const lathe = latheOf(job, shop);
   const feed = feedOf(job, metal);
-  const dial = lathe && (feed.slideDeg === null ? lathe.crossSlide : lathe.topSlide);
   const firstCut = events.find((e) => e.kind === 'cut')?.n ?? Infinity;
   const told = events.flatMap((e) =>
     [...(e.n > firstCut ? againEvents(e) : []), ...sizeEvents(e, job, read, readsMm)].map((of) => ({ of, e })),
@@ -88,14 +79,17 @@ const asked = kept((job: Job, shop: Shop): Asked | null => {
       target: targetOf(right),
       means: meansOf(job, right, plan, events),
       history: told.map((t) => t.of),
-      // half a division is as fine as a hand sets a dial
-      stepMm: dial
-        ? (turnTravelMm(dial) / dial.perTurn / 2) * (feed.slideDeg === null ? 1 : cosDeg(feed.slideDeg))
-        : null,
+      stepMm: lathe && finestMm(lathe, feed.slideDeg),
       mostMm: job.cut.firstMaxMm,
     },
   };
 });
+
+/** Half a division of the dial that feeds, on the radius, mm: as fine as a hand sets it. */
+const finestMm = (lathe: Lathe, slideDeg: number | null): number => {
+  const dial = slideDeg === null ? lathe.crossSlide : lathe.topSlide;
+  return (turnTravelMm(dial) / dial.perTurn / 2) * (slideDeg === null ? 1 : cosDeg(slideDeg));
+};
 
 const targetOf = (r: RightBy): SizeTarget =>
   r.by === 'limits' ? { minMm: r.minMm, maxMm: r.maxMm } : { minClearanceMm: r.leastMm, maxClearanceMm: r.mostMm };

@@ -6,7 +6,7 @@ import { DRESSED, type Dressed, type EventOf, type FormReading, type SizeTest } 
 import { dressedNow, formCheck, type FormCheck } from './formCheck.ts';
 import { measurePlan, type Verdict } from './measure.ts';
 import { matesTried, type MateTried } from './matesTried.ts';
-import { metalOf, standingOfPart } from './metal.ts';
+import { metalOf, standingOfPart, type Metal } from './metal.ts';
 import { matesByLength } from './rightBy.ts';
 import type { Job, Shop } from './schema.ts';
 import { beliefOf, type Belief } from './sizing.ts';
@@ -55,19 +55,7 @@ const gaugeIsRight = (e: Pick<EventOf<'gauged'>, 'which' | 'passes' | 'turns'>, 
 export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
   const metal = metalOf(job);
   const tests = testsSinceCut(job, metal);
-  const reasons: Reason[] = [];
-  const plan = measurePlan(job, shop);
-  const measured = plan?.measured.filter((m) => m.n > metal.lastCutN).at(-1);
-  if (measured && plan)
-    reasons.push({
-      of: 'measured',
-      by: plan.by,
-      text: measured.text,
-      verdict: measured.verdict,
-      holds: measured.verdict === 'at-size' ? 'good' : 'bad',
-    });
-  const apart = plan && readingsApart(plan.measured.filter((m) => m.n > metal.lastCutN));
-  if (apart && plan) reasons.push({ of: 'readings-apart', by: plan.by, ...apart, holds: 'due' });
+  const reasons: Reason[] = [...measuredReasons(job, shop, metal)];
   const belief = beliefOf(job, shop);
   if (belief && tests.length > 0)
     reasons.push({
@@ -76,43 +64,7 @@ export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
       past: belief.answer.past,
       holds: belief.answer.inside >= SURE ? 'good' : belief.answer.past > 0.5 ? 'bad' : 'due',
     });
-  for (const which of ['go', 'not-go'] as const) {
-    const e = tests.findLast((x): x is EventOf<'gauged'> => x.kind === 'gauged' && x.which === which);
-    if (e)
-      reasons.push({
-        of: 'gauge',
-        which,
-        passes: e.passes,
-        turns: e.turns,
-        holds: gaugeIsRight(e, notGoTurnsOf(job)) ? 'good' : 'bad',
-      });
-  }
-  const mates = matesTried(job);
-  for (const t of mates)
-    reasons.push({ of: 'mate', mate: t.name, result: t.result, holds: mateHolds(t, job, belief) ? 'good' : 'bad' });
-  for (const m of matesByLength(job))
-    if (!mates.some((t) => t.name === m.name)) reasons.push({ of: 'untried', mate: m.name, holds: 'due' });
-  const form = formCheck(job, shop);
-  for (const r of form?.rows ?? [])
-    if (r.read && r.ok === false) reasons.push({ of: 'form', what: r.what, text: r.read.text, holds: 'bad' });
-  if (form?.virtual && form.virtual.totalMm > 0 && form.virtualMm !== null)
-    reasons.push({
-      of: 'virtual',
-      mm: form.virtualMm,
-      limitMm: form.limitMm,
-      holds: form.ok === false ? 'bad' : 'good',
-    });
-  const gauge = fitOfJob(job)?.gauge ?? null;
-  if (gauge && form?.lead && form.virtual) {
-    const mayMm = gauge.toleranceMm * GAUGE_SHARE;
-    reasons.push({
-      of: 'gauge-lead',
-      mm: form.virtual.leadMm,
-      mayMm,
-      holds: form.virtual.leadMm <= mayMm ? 'good' : 'bad',
-    });
-  }
-  if (form?.taper) reasons.push({ of: 'taper', taper: form.taper, holds: form.taper.ok ? 'good' : 'bad' });
+  reasons.push(...gaugeReasons(job, tests), ...mateReasons(job, belief), ...formReasons(job, shop));
   const done = dressedNow(job);
   const left = DRESSED.filter((d) => !done.has(d));
   reasons.push({ of: 'dressed', left, holds: left.length === 0 ? 'good' : 'due' });
@@ -123,6 +75,76 @@ export function proofVerdict(job: Job, shop: Shop): ProofVerdict {
   const accepted = standingOfPart(job, metal.part).findLast((e): e is EventOf<'accepted'> => e.kind === 'accepted');
   if (accepted) reasons.push({ of: 'accepted', by: accepted.by, inside: accepted.inside, holds: 'good' });
   return { is: isOf(reasons, accepted !== undefined), reasons };
+}
+
+/** Over wires or between balls, since metal was last cut. */
+function measuredReasons(job: Job, shop: Shop, metal: Metal): Reason[] {
+  const plan = measurePlan(job, shop);
+  const since = plan?.measured.filter((m) => m.n > metal.lastCutN) ?? [];
+  const last = since.at(-1);
+  if (!plan || !last) return [];
+  const { text, verdict } = last;
+  const apart = readingsApart(since);
+  return [
+    { of: 'measured', by: plan.by, text, verdict, holds: verdict === 'at-size' ? 'good' : 'bad' },
+    ...(apart ? [{ of: 'readings-apart' as const, by: plan.by, ...apart, holds: 'due' as const }] : []),
+  ];
+}
+
+/** Each limit gauge by its last trial. */
+const gaugeReasons = (job: Job, tests: readonly SizeTest[]): Reason[] =>
+  (['go', 'not-go'] as const).flatMap((which): Reason[] => {
+    const e = tests.findLast((x): x is EventOf<'gauged'> => x.kind === 'gauged' && x.which === which);
+    if (!e) return [];
+    const { passes, turns } = e;
+    return [{ of: 'gauge', which, passes, turns, holds: gaugeIsRight(e, notGoTurnsOf(job)) ? 'good' : 'bad' }];
+  });
+
+/** Each mate by its last trial, and those that it has to go with and nobody tried. */
+function mateReasons(job: Job, belief: Belief | null): Reason[] {
+  const tried = matesTried(job);
+  const untried = matesByLength(job).filter((m) => !tried.some((t) => t.name === m.name));
+  return [
+    ...tried.map((t): Reason => ({
+      of: 'mate',
+      mate: t.name,
+      result: t.result,
+      holds: mateHolds(t, job, belief) ? 'good' : 'bad',
+    })),
+    ...untried.map((m): Reason => ({ of: 'untried', mate: m.name, holds: 'due' })),
+  ];
+}
+
+/** What was read of the form, and what it does to the fit. */
+function formReasons(job: Job, shop: Shop): Reason[] {
+  const form = formCheck(job, shop);
+  if (!form) return [];
+  const { virtual, virtualMm, limitMm, taper } = form;
+  const wrong = form.rows.flatMap((r): Reason[] =>
+    r.read && r.ok === false ? [{ of: 'form', what: r.what, text: r.read.text, holds: 'bad' }] : [],
+  );
+  return [
+    ...wrong,
+    ...(virtual && virtual.totalMm > 0 && virtualMm !== null
+      ? [
+          {
+            of: 'virtual' as const,
+            mm: virtualMm,
+            limitMm,
+            holds: form.ok === false ? ('bad' as const) : ('good' as const),
+          },
+        ]
+      : []),
+    ...gaugeLead(job, form),
+    ...(taper ? [{ of: 'taper' as const, taper, holds: taper.ok ? ('good' as const) : ('bad' as const) }] : []),
+  ];
+}
+/** A gauge is not right while its lead, over its length, takes more than its own tolerance. */
+function gaugeLead(job: Job, { lead, virtual }: FormCheck): Reason[] {
+  const gauge = fitOfJob(job)?.gauge ?? null;
+  if (!gauge || !lead || !virtual) return [];
+  const mayMm = gauge.toleranceMm * GAUGE_SHARE;
+  return [{ of: 'gauge-lead', mm: virtual.leadMm, mayMm, holds: virtual.leadMm <= mayMm ? 'good' : 'bad' }];
 }
 
 /** What is left once it measures right and nothing speaks against it. */

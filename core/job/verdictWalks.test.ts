@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { Bench, named } from '../../app/testing/bench.ts';
+import { named, type Bench } from '../../app/testing/bench.ts';
 import { suggestDeeper, type DeeperAnswer } from './deeper.ts';
 import { DRESSED } from './events.ts';
 import { fitOfJob } from './derive.ts';

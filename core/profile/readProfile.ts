@@ -20,6 +20,29 @@ import { warpOf, type Warp } from './warp.ts';
 
 const MOST_SMALL = 400;
 
+/**
+ * Crest and root by how the light went: along the groove, as on a projector, the edge is the section itself. @param section
+ * they as it would have them; worked out only where it is asked for
+ */
+const endsByView = (
+  side: EndsRead | null,
+  hidden: ProfileRead['hidden'],
+  view: ProfileAskedFor['view'],
+  section: () => EndsRead,
+): EndsRead | null => {
+  // a flank behind its own crest is seen from the side
+  if (side === null || view === 'side' || hidden.left || hidden.right) return side;
+  return view === 'groove' ? section() : eitherView(side, section());
+};
+
+/** What a bowed, bent or slanting picture is asked about. */
+const warpAsks = (warp: Warp | null): readonly ProfileAsk[] => [
+  ...(warp?.barrelPx ? (['bowed'] as const) : []),
+  ...(warp?.bentPx ? (['bent'] as const) : []),
+  ...(warp?.perspectivePx ? (['not-square'] as const) : []),
+  ...(warp?.leadGrows ? (['lead-grows'] as const) : []),
+];
+
 /** A lead that throws no shadow, as a share of the pitch. */
 const NO_LEAD = 1e-4;
 
@@ -196,21 +219,8 @@ export function readProfile(g: Grey, ask: ProfileAskedFor, progress: (done: numb
   const hidden = { left: hid(l, 'left'), right: hid(r, 'right') };
   const middle = (f: FlankRead, h: HiddenFlank | null): number => (h ? (h.fromDeg + h.toDeg) / 2 : assumed(f));
   const fromSide = hidden.left || hidden.right ? endsWith(middle(l, hidden.left), middle(r, hidden.right)) : rough;
-  const section = (): EndsRead =>
-    endsOf(folded, {
-      ...laidOut,
-      lead: pitchPx.value * NO_LEAD,
-      leftDeg: l.apparentDeg,
-      rightDeg: r.apparentDeg,
-      depth: depthPx,
-      wide,
-    });
-  const ends =
-    fromSide === null || hidden.left || hidden.right || ask.view === 'side'
-      ? fromSide
-      : ask.view === 'groove'
-        ? section()
-        : eitherView(fromSide, section());
+  const section = { ...laidOut, lead: pitchPx.value * NO_LEAD, leftDeg: l.apparentDeg, rightDeg: r.apparentDeg };
+  const ends = endsByView(fromSide, hidden, ask.view, () => endsOf(folded, { ...section, depth: depthPx, wide }));
   progress(0.92);
   const forms =
     radiusPx === null
@@ -225,13 +235,7 @@ export function readProfile(g: Grey, ask: ProfileAskedFor, progress: (done: numb
   progress(1);
   return {
     confident: true,
-    asks: [
-      ...(startsSeen === 'even' ? (['even-or-rings'] as const) : []),
-      ...(warp?.barrelPx ? (['bowed'] as const) : []),
-      ...(warp?.bentPx ? (['bent'] as const) : []),
-      ...(warp?.perspectivePx ? (['not-square'] as const) : []),
-      ...(warp?.leadGrows ? (['lead-grows'] as const) : []),
-    ],
+    asks: [...(startsSeen === 'even' ? (['even-or-rings'] as const) : []), ...warpAsks(warp)],
     rotationDeg: axisDeg,
     startsSeen,
     pitchPx,

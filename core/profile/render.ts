@@ -51,7 +51,7 @@ const TURNS = 64;
 function silhouette(
   s: Solid,
   z: Float64Array,
-  alongGroove: boolean,
+  { alongGroove = false }: Shot,
 ): { readonly up: Float64Array; readonly down: Float64Array } {
   const up = new Float64Array(z.length);
   const down = new Float64Array(z.length);
@@ -101,7 +101,7 @@ export function pictureOf(s: Solid, shot: Shot): Grey {
   const per = 4;
   const n = ceil(2 * reach * per);
   const z = Float64Array.from({ length: n }, (_, i) => (i / per - reach) / pxPerMm);
-  const { up, down } = silhouette(s, z, shot.alongGroove ?? false);
+  const { up, down } = silhouette(s, z, shot);
   const [turnCos, turnSin] = [cos((rotationDeg * PI) / 180), sin((rotationDeg * PI) / 180)];
   const noise = noiseOf(shot.seed);
   const data = new Float32Array(w * h);

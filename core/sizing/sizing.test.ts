@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { shop } from '../../cli/sizing/shop.ts';
-import { effectsOf, sizeOf, type SizeAsked } from './decide.ts';
+import type { SizeAsked } from './asked.ts';
+import { effectsOf, sizeOf } from './decide.ts';
 import { feelMm, Sizing, type MateResult, type SizeEvent, type SizeModel } from './model.ts';
 import { dice } from './random.ts';
 

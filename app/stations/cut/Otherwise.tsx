@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import type { DeeperAnswer } from '../../../core/job/deeper.ts';
 import type { Otherwise as Choice } from '../../../core/job/otherwise.ts';
 import { LOOK_TEXT, otherwiseText } from '../../../words/deeper.ts';
-import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
+import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { TextField } from '../../ui/fields.tsx';
@@ -13,7 +13,6 @@ import { useStepSaid } from './useStepSaid.ts';
 export function Otherwise({ answer }: { readonly answer: DeeperAnswer & { readonly code: 'doubt' | 'enough' } }) {
   const { job, machine } = useJobView();
   const navigate = useNavigate();
-  const u = useDialUnit();
   const said = useStepSaid();
   const [signing, sign] = useState(false);
   const { after } = machine.card;
@@ -36,24 +35,24 @@ export function Otherwise({ answer }: { readonly answer: DeeperAnswer & { readon
   };
   return (
     <div className="grid gap-3">
-      {answer.looks.length > 0 && (
-        <ul aria-label="Why it may stop" className="grid">
-          {answer.looks.map((l) => (
-            <li key={l} className="border-t border-line py-1">
-              <b>{LOOK_TEXT[l].why}.</b> {LOOK_TEXT[l].look}
-            </li>
-          ))}
-        </ul>
-      )}
-      <div aria-label="What may be done" role="group" className="grid gap-2">
+      <div aria-label="What may be done" role="group" className="grid grid-cols-2 gap-2">
         {answer.or.map((o, i) => (
-          <Button key={i} big onClick={() => go(o)}>
-            {otherwiseText(o, u, said.on)}
+          <Button key={i} onClick={() => go(o)}>
+            {otherwiseText(o, said.text)}
           </Button>
         ))}
       </div>
       {signing && (
         <TextField label="Accepted by, then Enter" value="" onCommit={(by) => act({ do: 'accept', by, after })} />
+      )}
+      {answer.looks.length > 0 && (
+        <ul aria-label="Why it may stop" className="grid">
+          {answer.looks.map((l) => (
+            <li key={l} className="border-t border-line py-1 text-base">
+              <b>{LOOK_TEXT[l].why}.</b> {LOOK_TEXT[l].look}
+            </li>
+          ))}
+        </ul>
       )}
     </div>
   );

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { deeperSetting } from '../../../core/job/deeperSetting.ts';
+import { deeperSetting, type DeeperSetting } from '../../../core/job/deeperSetting.ts';
 import { latheOf } from '../../../core/job/derive.ts';
 import { dialOf } from '../../../core/job/slides.ts';
 import { plain } from '../../../core/quantity/working.ts';
@@ -11,6 +11,9 @@ import { useShop } from '../../store/store.ts';
 import { useProof } from '../prove/useProof.ts';
 import { Otherwise } from './Otherwise.tsx';
 import { useStepSaid } from './useStepSaid.ts';
+
+/** Answers beside which it is said what the last try made of what is known; the others have a figure of their own. */
+const SAID_SO: ReadonlySet<string> = new Set(['fits', 'past', 'measure', 'spring']);
 
 /** What everything tried says: by how much deeper, in one number, or the same setting again, or that it is at size. */
 export function TryAnswer() {
@@ -33,25 +36,7 @@ export function TryAnswer() {
       {set && answer.code === 'spring' && (
         <DialNumber what={againText(set.to)} setting={set.to} dial={lathe && dialOf(set.to, lathe)} />
       )}
-      {set && answer.code === 'deeper' && (
-        <>
-          <BigNumber
-            what={byText(set.to)}
-            unit={dialUnitText(set.to)}
-            figure={set.shown}
-            label={`${byText(set.to)} ${set.shown}`}
-          />
-          <p className="text-xl text-ink2">
-            {set.divisions !== null && (
-              <>
-                <b className="num text-ink">{plain(set.divisions)}</b> division{set.divisions === 1 ? '' : 's'},{' '}
-              </>
-            )}
-            from <b className="num text-ink">{dialText(set.from, ' + ')}</b> to{' '}
-            <b className="num text-ink">{dialText(set.to, ' + ')}</b>
-          </p>
-        </>
-      )}
+      {set && answer.code === 'deeper' && <StepDeeper set={set} />}
       {diagnosis && <p className="text-xl font-semibold">{diagnosis.what}</p>}
       <p
         role="status"
@@ -67,12 +52,35 @@ export function TryAnswer() {
         {diagnosis ? diagnosis.todo : said.answer(answer)}
       </p>
       {(answer.code === 'doubt' || answer.code === 'enough') && <Otherwise answer={answer} />}
-      {effect !== null && answer.code !== 'deeper' && (
+      {effect !== null && SAID_SO.has(answer.code) && (
         <p className="text-lg text-ink2">
           So: <b className="num text-ink">{effect}</b>.
         </p>
       )}
       {burrs && <p className="border-l-6 border-look bg-panel px-3 py-1 text-lg">{BURRS_FIRST}</p>}
     </div>
+  );
+}
+
+/** A step deeper as the dial shows it: by how much, from where to where. */
+function StepDeeper({ set }: { readonly set: DeeperSetting }) {
+  return (
+    <>
+      <BigNumber
+        what={byText(set.to)}
+        unit={dialUnitText(set.to)}
+        figure={set.shown}
+        label={`${byText(set.to)} ${set.shown}`}
+      />
+      <p className="text-xl text-ink2">
+        {set.divisions !== null && (
+          <>
+            <b className="num text-ink">{plain(set.divisions)}</b> division{set.divisions === 1 ? '' : 's'},{' '}
+          </>
+        )}
+        from <b className="num text-ink">{dialText(set.from, ' + ')}</b> to{' '}
+        <b className="num text-ink">{dialText(set.to, ' + ')}</b>
+      </p>
+    </>
   );
 }

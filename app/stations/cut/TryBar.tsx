@@ -1,3 +1,4 @@
+import { useNavigate } from 'react-router';
 import type { DeeperAnswer } from '../../../core/job/deeper.ts';
 import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
@@ -18,7 +19,8 @@ export function TryBar({
   readonly due: boolean;
   readonly answer: DeeperAnswer | null;
 }) {
-  const { machine } = useJobView();
+  const { job, machine } = useJobView();
+  const navigate = useNavigate();
   const said = useStepSaid();
   const { after } = machine.card;
   const leave = (): void => beside.tryIt(null);
@@ -44,6 +46,10 @@ export function TryBar({
       </MainAct>
     ) : answer?.code === 'spring' ? (
       <MainAct onClick={() => act({ do: 'springDone', after })}>Sprung once more</MainAct>
+    ) : answer?.code === 'lead' ? (
+      <MainAct onward onClick={() => void navigate(`/jobs/${job.id}/gears`)}>
+        Check the train
+      </MainAct>
     ) : undefined;
   if (due)
     return (

@@ -23,14 +23,18 @@ export function useStepSaid(): StepSaid {
   const shop = useShop();
   const u = useDialUnit();
   const on = stepsRead(latheOf(job, shop));
-  const along = (mm: number): string | null => {
+  const shown = (mm: number): string | null => {
     const set = deeperSetting(job, shop, machine, mm);
-    return set?.to.slide === 'top' ? `${set.shown} ${dialUnitText(set.to)} along the top slide` : null;
+    return set?.to.slide === 'top' ? `${set.shown} ${dialUnitText(set.to)}` : null;
+  };
+  const along = (mm: number): string | null => {
+    const by = shown(mm);
+    return by === null ? null : `${by} along the top slide`;
   };
   return {
     on,
     text: (mm) => along(mm) ?? stepText(mm, u, on),
-    short: (mm) => along(mm) ?? stepShort(mm, u, on),
+    short: (mm) => shown(mm) ?? stepShort(mm, u, on),
     answer: (a) => deeperText(a, u, on, a.code === 'deeper' ? along(a.byMm) : null),
   };
 }

@@ -44,7 +44,14 @@ export function ProveAct({
           </MainAct>
         );
       return <OnActs station="prove" canSettle big />;
-    default:
+    case 'measure':
+    case 'doubt':
+    case 'enough':
+    case 'past':
+    case 'bruise':
+      // what is next stands beside its picture: nothing is proved yet
+      return undefined;
+    case undefined:
       return <OnActs station="prove" canSettle big />;
   }
 }

@@ -32,7 +32,7 @@ export function Size() {
           <p className="num text-xl font-bold">{beliefText(belief.answer, u).size}</p>
           <p>{beliefText(belief.answer, u).left}</p>
           {belief.play && <p>{playText(belief.play, u)}</p>}
-          <p className="font-semibold">{beliefText(belief.answer, u).next}</p>
+          {belief.answer.next.do !== 'cut' && <p className="font-semibold">{beliefText(belief.answer, u).next}</p>}
         </section>
       ) : (
         <p className="text-ink2">
@@ -75,7 +75,6 @@ const PROOFS: ReadonlySet<string> = new Set(['overWires', 'betweenBalls', 'tried
 /** By what it is held: limits, or a clearance to the mate that is typed here. */
 function Right() {
   const { job } = useJobView();
-  const shop = useShop();
   const system = useSystem();
   const right = rightBy(job);
   const mate = right?.by === 'mate' ? right : null;

@@ -1,8 +1,7 @@
 import { useMemo } from 'react';
-import { feltTight, suggestDeeper, type DeeperAnswer } from '../../../core/job/deeper.ts';
-import { diagnosisOf } from '../../../core/job/binding.ts';
+import { bindsBecause, feltTight, suggestDeeper, type DeeperAnswer } from '../../../core/job/deeper.ts';
 import { dressedNow } from '../../../core/job/formCheck.ts';
-import { beliefOf, effectsOfJob } from '../../../core/job/sizing.ts';
+import { effectsOfJob } from '../../../core/job/sizing.ts';
 import { DRESSED } from '../../../core/job/events.ts';
 import { diagnosisText, effectText } from '../../../words/prove.ts';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
@@ -25,7 +24,7 @@ export function useProof(): Proof {
   return useMemo(() => {
     const last = machine.tests.at(-1) ?? null;
     const told = last && effectsOfJob(job, shop).find((e) => e.event.n === last.n);
-    const why = last?.kind === 'tried' ? diagnosisOf(job, last, beliefOf(job, shop)?.answer ?? null) : null;
+    const why = bindsBecause(job, shop, machine.metal);
     return {
       answer: suggestDeeper(job, shop, machine.metal),
       effect: told ? effectText(told.effect, u) : null,

@@ -10,7 +10,7 @@ export function ProofSaid() {
   const shop = useShop();
   const system = useSystem();
   const verdict = useMemo(() => proofVerdict(job, shop), [job, shop]);
-  const open = verdict.reasons.filter((r) => r.holds !== 'good' && r.of !== 'belief');
+  const open = verdict.reasons.filter((r) => (r.holds !== 'good' && r.of !== 'belief') || r.of === 'accepted');
   return (
     <div role="status" aria-label="What the proof says">
       <p className="text-lg font-semibold">{VERDICT_TEXT[verdict.is]}</p>

@@ -66,8 +66,10 @@ export function otherwiseText(o: Otherwise, step: (mm: number) => string): strin
       return 'Take the burrs off, clean, and try again';
     case 'measure':
       return `Measure it${withText(o.by, o.mate).replace(',', '')}`;
+    case 'spring':
+      return `The same setting again${riskText(o.risk)}`;
     case 'cut':
-      return `Cut the least: ${step(o.byMm)}${o.risk > TOLD_RISK ? `, past with ${percentText(o.risk)}` : ''}`;
+      return `Cut the least: ${step(o.byMm)}${riskText(o.risk)}`;
     case 'accept':
       return o.inside === null
         ? 'Accept it as it is, signed'
@@ -75,6 +77,7 @@ export function otherwiseText(o: Otherwise, step: (mm: number) => string): strin
   }
 }
 
+const riskText = (risk: number): string => (risk > TOLD_RISK ? `, past with ${percentText(risk)}` : '');
 /** A smaller risk is not worth a word. */
 const TOLD_RISK = 0.02;
 

@@ -84,7 +84,7 @@ export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer 
   if (!last) return null;
   const said = overAllMates(answerOf(job, shop, metal, last), job, shop, metal, last);
   if (said?.code !== 'deeper') return said;
-  const byMm = settableStep(job, shop, metal, said.byMm) ?? said.byMm;
+  const byMm = settableStep(job, shop, metal, said.byMm, said.step === 'own' ? 'nearest' : 'down') ?? said.byMm;
   const leavesMm = said.leavesMm === null ? null : Math.max(0, said.leavesMm + said.byMm - byMm);
   return { ...said, byMm, leavesMm };
 }
@@ -191,9 +191,10 @@ function byBelief(belief: Belief, job: Job, shop: Shop, metal: Metal): DeeperAns
   switch (next.do) {
     case 'cut': {
       const byMm = next.depthMm - metal.depthMm;
+      // a shallower setting is wanted where even the spring may go past: no step deeper, and no spring unasked
       return byMm > 0
         ? { code: 'deeper', byMm, step: 'safe', leavesMm: leftMm(belief.answer) - byMm }
-        : { code: 'spring', byMm: 0, why };
+        : inDoubt('enough', 'no-safe-cut', job, shop, metal, belief);
     }
     case 'spring':
       return { code: 'spring', byMm: 0, why };
@@ -201,7 +202,7 @@ function byBelief(belief: Belief, job: Job, shop: Shop, metal: Metal): DeeperAns
       return measureWith(next.with === null ? undefined : meansNow(job, shop)[next.with], why, job, shop);
     case 'stop':
       if (why === 'check-lead') return { code: 'lead', byMm: 0 };
-      if (why === 'mate-stops') return inDoubt('doubt', why, job, shop, metal, belief);
+      if (why === 'mate-stops') return inDoubt(inside >= LIKELY ? 'doubt' : 'enough', why, job, shop, metal, belief);
       // as likely right as not, and metal known to be left: not enough
       return why === 'reached' || inside >= LIKELY
         ? { code: 'fits', byMm: 0 }

@@ -18,6 +18,8 @@ export type Otherwise =
   | { readonly do: 'measure'; readonly by: MeasureBy; readonly mate: string | null }
   /** The least that a hand can set and that cuts, radial mm, and its chance of going past. */
   | { readonly do: 'cut'; readonly byMm: number; readonly risk: number }
+  /** The same setting again, and its chance of going past: it closes on the dial. */
+  | { readonly do: 'spring'; readonly risk: number }
   /** Let be with what is known, signed. @see accept */
   | { readonly do: 'accept'; readonly inside: number | null };
 
@@ -64,10 +66,18 @@ export function otherwise(job: Job, shop: Shop, metal: Metal, belief: Belief | n
   return [
     ...(dressedNow(job).size < DRESSED.length ? [{ do: 'clean' as const }] : []),
     ...ways,
+    ...springing(job, shop, metal),
     ...(least === null ? [] : [{ do: 'cut' as const, ...least }]),
     { do: 'accept', inside: belief?.answer.inside ?? null },
   ];
 }
+/** The same setting again, where the tool may still stand off its dial and it is not likely to go past. */
+function springing(job: Job, shop: Shop, metal: Metal): Otherwise[] {
+  const risk = passRisk(job, shop, metal.depthMm);
+  return risk === null || risk > LEAST_MAY_RISK || metal.springs >= MOST_SPRINGS ? [] : [{ do: 'spring', risk }];
+}
+/** After so many it has closed on its dial. Common practice, no source. */
+const MOST_SPRINGS = 2;
 const byOf = (e: SizeTest): MeasureBy =>
   e.kind === 'tried' ? 'mate' : e.kind === 'gauged' ? 'gauge' : e.kind === 'betweenBalls' ? 'balls' : 'wires';
 

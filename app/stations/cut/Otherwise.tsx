@@ -26,6 +26,9 @@ export function Otherwise({ answer }: { readonly answer: DeeperAnswer & { readon
         if (o.mate !== null) act({ do: 'setProve', mate: o.mate });
         to(`prove?by=${o.by === 'wires' || o.by === 'balls' ? 'measure' : o.by}`);
         return;
+      case 'spring':
+        act({ do: 'springDone', after });
+        return;
       case 'cut':
         if (act({ do: 'deeper', byMm: o.byMm, after }) === null) to('cut');
         return;

@@ -195,7 +195,7 @@ export function usePicture(kept: Picture | null, aim: Aim): PictureView {
     setShadow: (change) => {
       const next = { ...shadow, ...change };
       setShadowState(next);
-      const reads = 'scale' in change || 'starts' in change || 'shown' in change;
+      const reads = 'scale' in change || 'starts' in change || 'shown' in change || 'view' in change;
       if (picture && reads) void readIt(picture, next);
     },
     take: (blob, name, scale) => {

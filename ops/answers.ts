@@ -14,6 +14,7 @@ import { worthView } from '../core/job/worthView.ts';
 import type { EventKind } from '../core/job/events.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
 import { measurePlan } from '../core/job/measure.ts';
+import { startMovesOf } from '../core/job/startMoves.ts';
 import { standing, type Metal } from '../core/job/metal.ts';
 import { tipDiameterNowMm } from '../core/job/recut.ts';
 import { aimsAfter, partBefore } from '../core/job/partBefore.ts';
@@ -118,6 +119,8 @@ export function answersOf(job: Job, shop: Shop, ranking: Ranking | null) {
       text: cardText(machine, job.intake.make, lathe?.crossSlide.unit ?? system, lathe?.kind ?? null),
     },
     prove: proveReply(job, shop, machine.metal),
+    /** How the tool comes to the next start; null: there is one. */
+    starts: startMovesOf(job, shop),
     /** What was right on the part before, and what may be aimed at on this one. */
     before: beforeReply(job, shop),
     record: { ...job.record, events: job.events.length },

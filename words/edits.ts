@@ -29,6 +29,7 @@ const LABELS: { readonly [K in EditName]: Label<K> } = {
       use: 'use',
       hazards: 'duties',
     }),
+  correctBlank: 'correct the blank',
   accept: (f) => `accepted by ${f.by}`,
   takeReading: (f) => `take ${f.reading.text}`,
   editReading: 'change a reading',

@@ -43,6 +43,8 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
       return `Runs out ${len(e.fullMm)}, full reading`;
     case 'blankMeasured':
       return `Surface measured: ${typed(e.text, len(e.diameterMm))}`;
+    case 'blankCorrected':
+      return `The blank is ${typed(e.text, len(e.diameterMm))}, not ${len(e.wasMm)}: depths stay, for they are from its surface; the depth to reach follows`;
     case 'touchedOff':
       return e.on === 'groove'
         ? 'Touched off in the groove, zero there'

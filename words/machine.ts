@@ -273,6 +273,11 @@ function putUpText(g: CardGears | null): string {
 }
 
 const LAY = { external: 'Measure over wires', internal: 'Measure between balls' } as const;
+/** A blank that its class does not want, told before anything is cut. */
+const blankText = (b: CardView['card']['blank'], make: 'external' | 'internal', u: UnitSystem): string =>
+  b === null
+    ? ''
+    : ` ${make === 'external' ? 'The blank' : 'The bore'} is ${fine(b.mm, u)}, and its class wants ${fine(b.minMm, u)} to ${fine(b.maxMm, u)}.`;
 /** What was left on purpose, for the dial is not sure enough for what is right. */
 const shareText = (radialMm: number, u: UnitSystem): string =>
   radialMm > 0 ? ` About ${fine(radialMm, u)} on the radius was left on purpose: finish it by what it measures.` : '';
@@ -307,7 +312,7 @@ export function cardText(
           : `Touch the tool off on the ${blank}, and tell the control that X is the diameter measured there.`;
       return card.what === 'groove'
         ? 'Feed the tool into the groove until it touches both flanks; set the dials to zero.'
-        : `Touch the tool off on the ${blank}; set both dials to zero.`;
+        : `Touch the tool off on the ${blank}; set both dials to zero.${blankText(card.blank, make, u)}`;
     case 'pickup':
       return `${card.lostBy ? LOST[card.lostBy] : ''} Pick it up before anything else is cut.`.trim();
     case 'air': {

@@ -16,7 +16,9 @@ export function startMoveText(
         figure: m.dial.shown,
         unit: u === 'mm' ? 'mm' : 'in',
         how: m.can
-          ? `From the first start: ${turns}to ${m.dial.shown}, always forward, so that its slack is taken up; ${lengthText(m.travelMm, u, FINE)} in all.`
+          ? m.travelMm === 0
+            ? 'Back past its zero, and forward again to it, so that its slack is taken up.'
+            : `From the first start: ${turns}to ${m.dial.shown}, always forward, so that its slack is taken up; ${lengthText(m.travelMm, u, FINE)} in all.`
           : 'The top slide does not lie along the bed now: it cannot.',
       };
     }

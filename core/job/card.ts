@@ -14,7 +14,7 @@ import { measurePlan } from './measure.ts';
 import { isSizeTest, type EventBody, type SizeTest } from './events.ts';
 import { feedOf, swungToPickUp, type Feed } from './feed.ts';
 import { gearSettingOf, leversStanding, type GearSetting } from './gearSetting.ts';
-import { metalOf, standingOfPart, type LostBy, type Metal } from './metal.ts';
+import { metalOf, nextStartOf, standingOfPart, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { safeMarks } from './safeMarks.ts';
 import { nextPass, setTo } from './nextPass.ts';
@@ -66,6 +66,8 @@ export interface Card {
   readonly takesMm: number | null;
   readonly leftMm: number | null;
   readonly chipMm2: number | null;
+  /** The blank as measured lies outside what its class wants of it, mm; null: it does not, or nothing says. */
+  readonly blank: { readonly mm: number; readonly minMm: number; readonly maxMm: number } | null;
   /** Left on the pitch diameter on purpose until the thread is measured, radial mm; 0: nothing. */
   readonly shareMm: number;
   /** Metal is met in this pass; else the tool runs in the old groove and only air is cut: if it cuts, stop. */
@@ -164,6 +166,14 @@ function changesSince(job: Job, shop: Shop, metal: Metal, feed: Feed): Changed[]
   ];
 }
 
+/** A blank or bore that its class does not want. */
+function blankOutside(job: Job, metal: Metal): Card['blank'] {
+  const { min, max } = fitOfJob(job)?.limits?.start ?? { min: null, max: null };
+  const mm = metal.surfaceMm ?? metal.measuredMm;
+  if (mm === null || min === null || max === null || recutting(job)) return null;
+  return mm < min || mm > max ? { mm, minMm: min, maxMm: max } : null;
+}
+
 /** What the passes leave on purpose, radial mm. */
 function shareOn(job: Job, metal: Metal): number {
   const fit = fitOfJob(job);
@@ -193,6 +203,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
     takesMm: null,
     leftMm: plan?.leftMm ?? null,
     chipMm2: null,
+    blank: blankOutside(job, metal),
     shareMm: shareOn(job, metal),
     expectsMetal: false,
     airPasses: 0,
@@ -302,7 +313,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
   if (metal.cuts > 0 && metal.springs < job.cut.springs)
     return answer(springCard(job.cut.springs, job.cut.stages ? 2 : 0));
   const starts = threadOfJob(job)?.starts ?? 1;
-  if (metal.cuts > 0 && metal.start < starts) return answer({ do: 'next-start' });
+  if (nextStartOf(metal, starts) !== null) return answer({ do: 'next-start' });
   return answer({
     do: testsSinceCut(job, metal).length > 0 ? 'try' : measurePlan(job, shop)?.atHand ? 'measure' : 'try',
     what: 'thread',

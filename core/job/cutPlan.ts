@@ -12,7 +12,7 @@ import { trainText } from '../gearing/trainText.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { roundText } from '../quantity/format.ts';
 import { feedOf, feedsAtAngle, plannedSlideDeg } from './feed.ts';
-import { standing, type Facts, type Metal } from './metal.ts';
+import { nextStartOf, standing, type Facts, type Metal } from './metal.ts';
 import { nextPass } from './nextPass.ts';
 import { ofParts } from './ofParts.ts';
 import { latheFacts, movedFacts } from './sameFacts.ts';
@@ -46,14 +46,17 @@ function tipOf(job: Has<'fit' | 'intake'>, thread: ThreadSpec): Tip {
 }
 
 /**
- * Passes typed, less those cut since: what is left of the wish. Null: none typed, or it is used up.
- * @example passesWanted(demo('pump')) // null; as many as are calm
- * @example passesWanted({ events: [], cut: { passes: { count: 12, after: 0 } } }) // 12
+ * Passes typed, less those cut since on this start of this part: what is left of the wish. It counts for each start and each
+ * part anew. Null: none typed, or it is used up.
+ * @example passesWanted(demo('pump'), metal(demo('pump'))) // null; as many as are calm
+ * @example passesWanted({ events: [], cut: { passes: { count: 12, after: 0 } } }, { part: 1, start: 1 }) // 12
  */
-export function passesWanted(job: Has<'cut' | 'events'>): number | null {
+export function passesWanted(job: Has<'cut' | 'events'>, at: Pick<Metal, 'part' | 'start'>): number | null {
   const { passes } = job.cut;
   if (!passes) return null;
-  const since = standing(job.events).filter((e) => e.kind === 'cut' && e.n > passes.after).length;
+  const since = standing(job.events).filter(
+    (e) => e.kind === 'cut' && e.n > passes.after && e.part === at.part && e.start === at.start,
+  ).length;
   return passes.count > since ? passes.count - since : null;
 }
 
@@ -112,7 +115,7 @@ export const requestOn = ofParts(PLANNED, (job, lathe: Lathe | null, metal: Meta
     slideAngleDeg: feed.slideDeg,
     rule: job.cut.rule,
     stepMm: job.cut.stepMm,
-    passes: passesWanted(job),
+    passes: passesWanted(job, metal),
     firstMaxMm: job.cut.firstMaxMm,
     lastMinMm: job.cut.lastMinMm,
     springs: 0,
@@ -275,6 +278,6 @@ export function workLeft(job: Job, shop: Shop, metal: Metal): boolean {
   return (
     nextPass(plan.value, at) !== null ||
     metal.springs < job.cut.springs ||
-    metal.start < (threadOfJob(job)?.starts ?? 1)
+    nextStartOf(metal, threadOfJob(job)?.starts ?? 1) !== null
   );
 }

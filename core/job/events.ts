@@ -84,6 +84,8 @@ export const EVENT_FIELDS = {
   /** Full reading of the indicator. */
   runOutRead: { fullMm: Type.Number({ minimum: 0, maximum: 100 }), text: text(80) },
   blankMeasured: { diameterMm: positive, text: text(80) },
+  /** The blank was said wrongly: depths stay, for they are counted from its surface, and what has to be reached follows. */
+  blankCorrected: { diameterMm: positive, wasMm: positive, text: text(80) },
   touchedOff: {
     on: oneOf('surface', 'groove'),
     /** Diameter of the surface touched; null where the tool was touched off in the groove. */

@@ -24,6 +24,8 @@ interface Offset {
 export interface Metal {
   readonly part: number;
   readonly start: number;
+  /** The starts that were left, as each was left; the one that is being cut stands in the fields below. */
+  readonly starts: ReadonlyMap<number, { readonly depthMm: number; readonly cuts: number }>;
   readonly events: number;
   readonly mounted: boolean;
   /** The blank or bore as measured, mm on diameter; null: nobody has measured it. */
@@ -129,7 +131,28 @@ export const lastN = (job: Has<'events'>): number => job.events.at(-1)?.n ?? 0;
 export const threadExists = (job: Has<'intake'>): boolean =>
   job.intake.wanted === 'recut' || job.intake.wanted === 'extend' || job.intake.cameIn === 'broken-shaft';
 
-type State = { -readonly [K in keyof Metal]: Metal[K] } & { starts: Map<number, StartState> };
+/** Starts that lie less than this apart in depth are as deep, mm. */
+const AS_DEEP_MM = 0.004;
+/**
+ * The start that has to be cut next, counting round from the one being cut: one that was never cut, or that lies shallower than
+ * this one now does. Starts are parts of one thread, and what goes deeper goes deeper all round. Null: all are as deep.
+ * @example nextStartOf({ start: 1, starts: new Map(), depthMm: 1, cuts: 4 }, 2) // 2
+ * @example nextStartOf({ start: 2, starts: new Map([[1, { depthMm: 1, cuts: 4 }]]), depthMm: 1.05, cuts: 5 }, 2) // 1
+ */
+export function nextStartOf(
+  metal: Pick<Metal, 'start' | 'starts' | 'depthMm' | 'cuts'>,
+  starts: number,
+): number | null {
+  if (metal.cuts === 0) return null;
+  for (let i = 1; i < starts; i += 1) {
+    const n = ((metal.start - 1 + i) % starts) + 1;
+    const left = metal.starts.get(n);
+    if (!left || left.cuts === 0 || left.depthMm < metal.depthMm - AS_DEEP_MM) return n;
+  }
+  return null;
+}
+
+type State = { -readonly [K in keyof Omit<Metal, 'starts'>]: Metal[K] } & { starts: Map<number, StartState> };
 interface StartState {
   depthMm: number;
   axialMm: number;
@@ -198,6 +221,10 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   wrongMark: (s) => lose(s, 'mark'),
   runOutRead: (s, e) => void (s.runOutMm = e.fullMm / 2),
   blankMeasured: (s, e) => {
+    s.measuredMm = e.diameterMm;
+    if (s.touched === 'surface') s.surfaceMm = e.diameterMm;
+  },
+  blankCorrected: (s, e) => {
     s.measuredMm = e.diameterMm;
     if (s.touched === 'surface') s.surfaceMm = e.diameterMm;
   },

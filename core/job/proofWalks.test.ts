@@ -166,6 +166,11 @@ describe('from a reading to the next cut', () => {
       ['nut', 16],
       ['long nut', 40],
     ]);
+    // 0.002 in a mm over twenty takes 0.07 of a pitch diameter that may be off by a tenth of the work's tolerance
+    expect(proofVerdict(b.job, b.shop).reasons).toContainEqual(
+      expect.objectContaining({ of: 'gauge-lead', holds: 'bad' }),
+    );
+    expect(proofVerdict(b.job, b.shop).is).toBe('wrong');
     // and it is right only if the longest goes with what it costs
     expect(proofVerdict(b.job, b.shop).reasons.some((r) => r.of === 'virtual')).toBe(true);
   });

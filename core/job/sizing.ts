@@ -49,7 +49,10 @@ const asked = kept((job: Job, shop: Shop): Asked | null => {
   )
     return null;
   if (isSquare(toolOf(request))) return null;
-  const events = standingOfPart(job, metal.part).filter((e) => e.start === metal.start);
+  const events = standingOfPart(job, metal.part).filter(
+    // a mate and a gauge go over all starts; each start is as deep as it was cut itself
+    (e) => e.start === metal.start || e.kind === 'tried' || e.kind === 'gauged',
+  );
   if (events.some((e) => e.kind === 'crestTopped' || e.kind === 'controlOffset')) return null;
   const plan = measurePlan(job, shop);
   const read = new Map((plan?.measured ?? []).map((m) => [m.n, m.pitchDiameterMm]));

@@ -6,7 +6,7 @@ import { exact, numberOf } from '../quantity/rational.ts';
 import { leadOf, threadFormOf } from '../standards/thread.ts';
 import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
 import { ALONG_BED_DEG } from './feed.ts';
-import { metalOf } from './metal.ts';
+import { metalOf, nextStartOf } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
 /** How a thread of several starts is brought to its next one. */
@@ -42,29 +42,36 @@ export function startMovesOf(job: Job, shop: Shop): StartMoves | null {
   const lead = leadOf(thread);
   const stepMm = numberOf(lead) / thread.starts;
   const form = threadFormOf(thread);
+  const to = nextStartOf(metal, thread.starts) ?? Math.min(thread.starts, metal.start + 1);
+  // counted round: a whole lead on is the same groove again
+  const on = (to - metal.start + thread.starts) % thread.starts;
   const shared = {
     from: metal.start,
-    to: Math.min(thread.starts, metal.start + 1),
+    to,
     starts: thread.starts,
     stepMm,
     halfDeg: includedDeg(form) / 2,
   };
-  const deg = 360 / thread.starts;
+  const deg = (on * 360) / thread.starts;
   if (!lathe) return { ...shared, moves: [{ way: 'degrees', deg }] };
   if (!isGeared(lathe))
-    return { ...shared, moves: [{ way: 'told', deg: deg * metal.start, alongMm: stepMm * metal.start }] };
+    return {
+      ...shared,
+      moves: [{ way: 'told', deg: ((to - 1) * 360) / thread.starts, alongMm: stepMm * (to - 1) }],
+    };
   const moves: StartMove[] = [];
   const lies = metal.slideDeg;
   // a slide that lies across or at an angle cannot be moved along the bed by a start
   const along =
     lies === ALONG_BED_DEG || (lies === null && job.setup.infeed !== 'flank' && job.setup.infeed !== 'modified');
-  const travelMm = stepMm * metal.start;
+  const travelMm = stepMm * (to - 1);
   moves.push({ way: 'top-slide', travelMm, dial: dialReading(travelMm, lathe.topSlide, 'in'), can: along });
   const first = job.gears.train?.drivers[0];
   const teeth = first === undefined ? null : teethToNextStart(first, exact(lathe.fixedRatio), thread.starts);
-  if (first !== undefined && teeth !== null) moves.push({ way: 'gear', teeth, of: first });
-  const threads = threadsToNextStart(exact(lathe.leadscrew), lead, thread.starts);
-  if (threads !== null) {
+  if (first !== undefined && teeth !== null) moves.push({ way: 'gear', teeth: teeth * on, of: first });
+  const one = threadsToNextStart(exact(lathe.leadscrew), lead, thread.starts);
+  if (one !== null) {
+    const threads = one * on;
     const apart = lathe.dial ? lathe.dial.teeth / lathe.dial.marks : null;
     moves.push({
       way: 'half-nuts',

@@ -207,6 +207,30 @@ describe('a step is one figure', () => {
   });
 });
 
+describe('a blank said wrongly', () => {
+  test('is corrected after passes: what is cut stays, the depth to reach and the belief follow', () => {
+    const b = named('M30x2', { material: 'mild steel' });
+    b.do({ do: 'setFit', class: '6g' });
+    begun(b, 29.9);
+    for (let i = 0; i < 4; i += 1) b.do({ do: 'passDone', after: b.card.after });
+    const was = { cut: b.metal.depthMm, reach: b.view.plan?.depthMm ?? NaN, size: b.view.request?.surfaceMm };
+    expect(was.size).toBe(29.9);
+    b.do({ do: 'correctBlank', diameterMm: 29.75 });
+    expect(b.metal).toMatchObject({ surfaceMm: 29.75, depthMm: was.cut });
+    // 0.15 less on diameter is 0.075 less to cut
+    expect(b.view.plan?.depthMm).toBeCloseTo(was.reach - 0.075, 6);
+    expect(b.job.events.at(-1)).toMatchObject({ kind: 'blankCorrected', wasMm: 29.9 });
+  });
+  test('one that its class does not want is told when it is typed (ISO 965-1, M30x2-6g: 29.682 to 29.962)', () => {
+    const b = named('M30x2', { material: 'mild steel' });
+    b.do({ do: 'setFit', class: '6g' }, { do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'mount' });
+    b.do({ do: 'measureBlank', diameterMm: 29.5 });
+    expect(b.card.blank).toEqual({ mm: 29.5, minMm: 29.682, maxMm: 29.962 });
+    b.do({ do: 'measureBlank', diameterMm: 29.8 });
+    expect(b.card.blank).toBeNull();
+  });
+});
+
 describe('readings belong to what they measure', () => {
   test('two readings over wires that cannot both be right are not proof', () => {
     const b = named('M30x2', { material: 'mild steel' });

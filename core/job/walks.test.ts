@@ -4,7 +4,7 @@ import { Bench, named } from '../../app/testing/bench.ts';
 import type { Edit } from './edits/index.ts';
 import { stationStates } from './chain.ts';
 import { threadOfJob } from './derive.ts';
-import { jobStages } from './cutPlan.ts';
+import { jobStages, passesWanted } from './cutPlan.ts';
 import { holdingOf } from './holdingView.ts';
 import { setupOf } from './setupView.ts';
 import { startMovesOf } from './startMoves.ts';
@@ -94,6 +94,42 @@ describe('from Set up to the last pass, every later station hearing it', () => {
     const second = cutAll(b);
     expect(second.depths).toEqual(first.depths);
     expect(b.card.do).toBe('measure');
+  });
+
+  test('two starts by a mate: deeper goes round both, and only then is it tried again', () => {
+    const b = named('Tr 40x14 (P7)').do(ELS, { do: 'setFit', class: null });
+    begin(b, 39.9);
+    cutAll(b);
+    b.do({ do: 'nextStart', after: b.card.after });
+    const depth = cutAll(b).depths.at(-1) ?? NaN;
+    b.do({ do: 'tryMate', mate: 'nut', result: 'tight' }, { do: 'deeper', byMm: 0.02 });
+    expect(b.card.do).toBe('set');
+    cutAll(b);
+    const deep = b.metal.depthMm;
+    expect(deep).toBeCloseTo(depth + 0.02, 2);
+    // the first start lies shallower: back to it
+    expect(b.card.do).toBe('next-start');
+    expect(startMovesOf(b.job, b.shop)).toMatchObject({ from: 2, to: 1, moves: [{ way: 'told', deg: 0, alongMm: 0 }] });
+    b.do({ do: 'nextStart', after: b.card.after });
+    expect(b.metal).toMatchObject({ start: 1 });
+    expect(b.card.do).toBe('set');
+    cutAll(b);
+    expect(b.metal.depthMm).toBeCloseTo(deep, 6);
+    expect(['try', 'measure']).toContain(b.card.do);
+    expect(b.try({ do: 'nextStart' })).toBe('start');
+  });
+
+  test('a typed number of passes counts for each start and each part anew', () => {
+    const b = named('Tr 40x14 (P7)').do(ELS, { do: 'setQuantity', parts: 2 }, { do: 'setSchedule', passes: 30 });
+    begin(b, 39.9);
+    b.passes(3);
+    expect(passesWanted(b.job, b.metal)).toBe(27);
+    cutAll(b);
+    b.do({ do: 'nextStart', after: b.card.after });
+    expect(passesWanted(b.job, b.metal)).toBe(30);
+    cutAll(b);
+    b.do({ do: 'finishPart' }, { do: 'beginPart' });
+    expect(passesWanted(b.job, b.metal)).toBe(30);
   });
 
   test('a 1:16 taper: the tool comes out past the large end, and the caution stands', () => {

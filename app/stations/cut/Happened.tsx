@@ -65,6 +65,15 @@ export function Happened({ close }: { readonly close: () => void }) {
           rule={{ allowZero: true, maxMm: 20 }}
           onCommit={(mm, text) => act({ do: 'runOut', fullMm: mm, text, after }) === null && close()}
         />
+        {machine.metal.cuts > 0 && machine.metal.surfaceMm !== null && (
+          <LengthField
+            label="The blank was said wrongly: it is"
+            mm={machine.metal.surfaceMm}
+            system={system}
+            hint="what is cut stays; the depth to reach follows"
+            onCommit={(mm, text) => act({ do: 'correctBlank', diameterMm: mm, text, after }) === null && close()}
+          />
+        )}
         <LengthField
           label="Crests topped, or bore opened, to"
           mm={null}

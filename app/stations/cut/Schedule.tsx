@@ -11,9 +11,9 @@ import { TypedField } from '../../ui/TypedField.tsx';
 
 /** What the passes are made from: rule, number, largest and smallest cut. */
 export function Schedule() {
-  const { job } = useJobView();
+  const { job, machine } = useJobView();
   const system = useSystem();
-  const wanted = passesWanted(job);
+  const wanted = passesWanted(job, machine.metal);
   return (
     <div className="grid gap-3">
       <Choice

@@ -7,7 +7,7 @@ import { cutFacts, cutPlan, planRequest } from '../cutPlan.ts';
 import { latheOf, threadOfJob } from '../derive.ts';
 import { BINDS, EVENT_FIELDS } from '../events.ts';
 import { feedOf, feedsAtAngle, plannedSlideDeg, swungToPickUp } from '../feed.ts';
-import { lastN, metalOf, standingOfPart, voidedOf } from '../metal.ts';
+import { lastN, metalOf, nextStartOf, standingOfPart, voidedOf } from '../metal.ts';
 import { mateInHand, pinUsed } from '../measure.ts';
 import { nextPass } from '../nextPass.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
@@ -64,6 +64,14 @@ export const MACHINE = {
     const metal = metalOf(job);
     if (metal.cuts > 0 && metal.surfaceMm !== null) return bad('diameterMm', 'crests-burred');
     return { kind: 'blankMeasured', diameterMm: f.diameterMm, text: f.text ?? shown(f.diameterMm) };
+  }),
+  /** The blank was read wrongly, and metal is cut since: what is cut stays where it is, and what has to be reached follows. */
+  correctBlank: event({ diameterMm: positive, text: some(text(80)) }, (f, { job }) => {
+    const metal = metalOf(job);
+    const wasMm = metal.surfaceMm ?? metal.measuredMm;
+    return wasMm === null
+      ? bad('diameterMm', 'surface-not-measured')
+      : { kind: 'blankCorrected', diameterMm: f.diameterMm, wasMm, text: f.text ?? shown(f.diameterMm) };
   }),
   touchOff: event(
     {
@@ -382,9 +390,9 @@ export const MACHINE = {
   nextStart: event({ topMm: some(EVENT_FIELDS.indexed.topMm) }, (f, { job }) => {
     const metal = metalOf(job);
     const starts = threadOfJob(job)?.starts ?? 1;
-    return metal.start >= starts
-      ? bad('start', 'last-start', { starts })
-      : { kind: 'indexed', to: metal.start + 1, topMm: f.topMm ?? 0 };
+    // who indexes before anything is cut goes on to the next; after the last only where one lies shallower
+    const to = nextStartOf(metal, starts) ?? (metal.start < starts && metal.cuts === 0 ? metal.start + 1 : null);
+    return to === null ? bad('start', 'last-start', { starts }) : { kind: 'indexed', to, topMm: f.topMm ?? 0 };
   }),
   /** Strikes an event through: it stays in the ledger, and counts for nothing. */
   void: event({ of: Type.Integer({ minimum: 1, maximum: 100_000 }) }, (f, { job }) =>

@@ -1,4 +1,4 @@
-import { formUnit, type LedgerEvent } from '../core/job/events.ts';
+import { formUnit, type EventOf, type LedgerEvent } from '../core/job/events.ts';
 import type { Aim, PartBefore } from '../core/job/partBefore.ts';
 import { TRY_NAMES } from './try.ts';
 import { acceptedText, BIND_NAMES, DRESS_NAMES, FORM_NAMES } from './prove.ts';
@@ -16,6 +16,8 @@ const HOLDING = {
 } as const;
 export const HOLDING_NAMES = HOLDING;
 
+const gaugedText = (e: Pick<EventOf<'gauged'>, 'which' | 'passes'>): string =>
+  `${e.which === 'go' ? 'Go' : 'Not-go'} gauge ${e.passes ? 'goes' : 'does not go'}`;
 const scrappedText = (part: number, why: string): string => `Part ${part} scrapped${why ? `: ${why}` : ''}`;
 /** One line of the ledger, in the unit at hand. */
 export function eventText(e: LedgerEvent, u: UnitSystem): string {
@@ -116,7 +118,7 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
     case 'dressed':
       return DRESS_NAMES[e.what].done;
     case 'gauged':
-      return `${e.which === 'go' ? 'Go' : 'Not-go'} gauge ${e.passes ? 'goes' : 'does not go'}`;
+      return gaugedText(e);
     case 'rezeroed':
       return 'Dials set to zero again';
     case 'toolChanged':

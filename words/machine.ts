@@ -300,7 +300,7 @@ export function cardText(
     case 'mount':
       return card.what === 'gears'
         ? putUpText(card.gears)
-        : `Put the ${blank === 'bore' ? 'work' : 'blank'} up and indicate it, then say so.`;
+        : `Put the ${card.thereAlready ? 'part' : blank === 'bore' ? 'work' : 'blank'} up and indicate it, then say so.`;
     case 'measure':
       return card.what === 'blank'
         ? `Measure the ${blank} where the tool will be touched off: every depth counts from there.`

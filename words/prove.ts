@@ -6,6 +6,7 @@ import type { FormCheck } from '../core/job/formCheck.ts';
 import type { MateTried } from '../core/job/matesTried.ts';
 import type { MeasurePlan, Verdict } from '../core/job/measure.ts';
 import type { Pin } from '../core/job/schema.ts';
+import type { SideCutSet } from '../core/job/sideCut.ts';
 import type { LimitsOf, RightBy } from '../core/job/rightBy.ts';
 import type { Reason } from '../core/job/verdict.ts';
 import type { WorthView } from '../core/job/worthView.ts';
@@ -282,6 +283,12 @@ export function sideText(v: WorthView, make: 'external' | 'internal', u: UnitSys
       : [`Where the ${make === 'internal' ? 'screw' : 'nut'} is worn the backlash will be ${mmText(wornPlayMm, u)}.`]),
   ].join(' ');
 }
+
+/** What a side cut does, as it is set. */
+export const sideResultText = (c: SideCutSet, u: UnitSystem): string =>
+  `The tool goes ${mmText(c.byMm, u)} towards the ${c.towards}, as deep as it was: play grows by ${mmText(c.playMm, u)}${
+    c.onPitchDiameterMm === null ? '' : `, which is ${mmText(c.onPitchDiameterMm, u)} on the pitch diameter`
+  }; the root is not touched.`;
 
 /** Before a pass that may be one too many. */
 export const lookFirstText = (risk: number): string =>

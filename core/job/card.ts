@@ -14,7 +14,7 @@ import { measurePlan } from './measure.ts';
 import { isSizeTest, type EventBody, type SizeTest } from './events.ts';
 import { feedOf, swungToPickUp, type Feed } from './feed.ts';
 import { gearSettingOf, leversStanding, type GearSetting } from './gearSetting.ts';
-import { metalOf, nextStartOf, standingOfPart, type LostBy, type Metal } from './metal.ts';
+import { metalOf, nextStartOf, standingOfPart, threadExists, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { safeMarks } from './safeMarks.ts';
 import { nextPass, setTo } from './nextPass.ts';
@@ -66,6 +66,8 @@ export interface Card {
   readonly takesMm: number | null;
   readonly leftMm: number | null;
   readonly chipMm2: number | null;
+  /** A thread is there already: it is a part that is put up, no blank. */
+  readonly thereAlready: boolean;
   /** The blank as measured lies outside what its class wants of it, mm; null: it does not, or nothing says. */
   readonly blank: { readonly mm: number; readonly minMm: number; readonly maxMm: number } | null;
   /** Left on the pitch diameter on purpose until the thread is measured, radial mm; 0: nothing. */
@@ -203,6 +205,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
     takesMm: null,
     leftMm: plan?.leftMm ?? null,
     chipMm2: null,
+    thereAlready: threadExists(job),
     blank: blankOutside(job, metal),
     shareMm: shareOn(job, metal),
     expectsMetal: false,

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { answersOf } from '../../ops/answers.ts';
 import { goOver } from './edits/back.ts';
 import { lastN, metalOf, standing } from './metal.ts';
+import { sideCutOf } from './sideCut.ts';
 import { cardText } from '../../words/machine.ts';
 import { startMovesOf } from './startMoves.ts';
 import { AT, named, m30 } from '../../app/testing/bench.ts';
@@ -96,6 +97,34 @@ test('inside, the slides are wound back and the collar runs down', () => {
   expect(b.card.cautions).toEqual(expect.arrayContaining(['inside-out', 'bar-unknown']));
   expect(cardText(b.view, 'internal', 'mm')).toMatch(/^Cross slide, back to/);
 });
+
+test.each([
+  ['screw', 'external', false, 90],
+  ['left-hand screw', 'external', true, 90],
+  ['screw, slide at 29.5', 'external', false, 29.5],
+  ['nut', 'internal', false, 90],
+] as const)(
+  'a side cut in a %s is set before it is made, and the next card speaks from there',
+  (_, make, left, slideDeg) => {
+    const b = named(left ? 'M30x2 LH' : 'M30x2', { make, material: 'mild steel' });
+    b.do({ do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'mount' }, { do: 'setUp', infeed: 'plunge' });
+    b.do({ do: 'measureBlank', diameterMm: make === 'external' ? 29.9 : 27.9 }, { do: 'touchOff', slideDeg });
+    b.passes(5);
+    const at = (): string => JSON.stringify(b.card.settings);
+    for (const flank of ['leading', 'trailing'] as const) {
+      const set = sideCutOf(b.job, b.shop, flank, 0.05);
+      expect(set?.byMm).toBeCloseTo(0.05, 2);
+      // the leading flank lies in the direction of the cut: towards the headstock, a left-hand thread's away from it
+      expect(set?.towards).toBe((flank === 'leading') === !left ? 'headstock' : 'tailstock');
+      b.do({ do: 'sideDone', flank, byMm: set?.byMm ?? NaN });
+      expect(b.metal.axialMm).toBeCloseTo(set?.axialMm ?? NaN, 9);
+      // what the next card says of the top slide is where the side cut left it
+      const said = b.card.settings.find((s) => s.slide === 'top')?.toMm ?? 0;
+      expect(said).toBeCloseTo(set?.set.topMm ?? NaN, 2);
+    }
+    expect(at()).not.toBe('[]');
+  },
+);
 
 test('side cuts: depth stays, the tool stands elsewhere, the pitch diameter follows', () => {
   const b = m30().passes(6);

@@ -1,5 +1,9 @@
+import { useState } from 'react';
+import { sideCutOf } from '../../../core/job/sideCut.ts';
 import { worthView } from '../../../core/job/worthView.ts';
-import { sideText } from '../../../words/prove.ts';
+import { dialText, slideText } from '../../../words/machine.ts';
+import { sideResultText, sideText } from '../../../words/prove.ts';
+import { Choice } from '../../ui/choices.tsx';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { inches } from '../../../core/quantity/units.ts';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
@@ -50,27 +54,59 @@ export function Deeper({ close }: Props) {
   );
 }
 
-/** The groove widened sideways: the pitch diameter is reached earlier. */
+/** The groove widened sideways: which flank and by how much, how both slides are set for it, what results; then it is done. */
 export function SideCut({ close }: Props) {
   const { job, machine } = useJobView();
   const shop = useShop();
   const u = useDialUnit();
+  const [flank, choose] = useState<'leading' | 'trailing'>('leading');
+  const [byMm, say] = useState<number | null>(null);
   const view = worthView(job, shop);
   const due = view && sideText(view, job.intake.make, u);
+  const cut = byMm === null ? null : sideCutOf(job, shop, flank, byMm);
   return (
     <div className="grid gap-3">
       {due !== null && <p>{due}</p>}
-      <p>The groove was widened sideways: the pitch diameter is reached earlier.</p>
-      {(['leading', 'trailing'] as const).map((flank) => (
-        <LengthField
-          key={flank}
-          system={shop.settings.system}
-          mm={null}
-          label={flank === 'leading' ? 'Leading flank, in the direction of the cut, by' : 'Trailing flank by'}
-          rule={{ maxMm: 20 }}
-          onCommit={(mm) => act({ do: 'sideDone', flank, byMm: mm, after: machine.card.after }) === null && close()}
-        />
-      ))}
+      <Choice
+        label="Flank to cut, in the direction of the cut"
+        even
+        value={flank}
+        options={[
+          { value: 'leading', label: 'leading' },
+          { value: 'trailing', label: 'trailing' },
+        ]}
+        onChange={choose}
+      />
+      <LengthField
+        system={shop.settings.system}
+        mm={byMm}
+        label="Take off it, along the axis"
+        rule={{ maxMm: 20 }}
+        onClear={() => say(null)}
+        onCommit={(mm) => say(mm)}
+      />
+      {byMm !== null && !cut && (
+        <p role="alert">The top slide has to lie along the bed or at an angle, and something has to be cut.</p>
+      )}
+      {cut && (
+        <section aria-label="How it is set" className="grid gap-2">
+          {cut.settings.map((s) => (
+            <p key={s.slide} className="text-xl">
+              {slideText(s)} <b className="num">{dialText(s, ', then ')}</b> {s.unit}
+            </p>
+          ))}
+          <p>{sideResultText(cut, u)}</p>
+          <Button
+            tone="main"
+            big
+            onClick={() =>
+              act({ do: 'sideDone', flank, byMm: cut.byMm, after: machine.card.after }) === null && close()
+            }
+          >
+            Cut, and drawn out
+          </Button>
+        </section>
+      )}
     </div>
   );
 }

@@ -10,14 +10,18 @@ interface Risks {
 const USUAL_RISK: Risks = { once: 0.01, repeated: 0.02 };
 /** A mate gives no figure, so that what went past is only seen once it is past: less is risked. */
 const BLIND_RISK: Risks = { once: 0.003, repeated: 0.008 };
+/** A gauge that goes says that it is past by nothing more: it is felt too late. */
+const GAUGE_RISK: Risks = { once: 0.0005, repeated: 0.001 };
 /** Nothing has told of the size yet but the dial. */
 const UNTRIED_RISK: Risks = { once: 0.001, repeated: 0.004 };
 const riskTaken = (q: SizeAsked): Risks =>
   q.means.some((m) => m.kind === 'measured')
     ? USUAL_RISK
-    : q.history.some((e) => e.kind === 'mate' || e.kind === 'gauge' || e.kind === 'measured')
-      ? BLIND_RISK
-      : UNTRIED_RISK;
+    : q.means.some((m) => m.kind === 'gauge')
+      ? GAUGE_RISK
+      : q.history.some((e) => e.kind === 'mate' || e.kind === 'gauge' || e.kind === 'measured')
+        ? BLIND_RISK
+        : UNTRIED_RISK;
 /** What the last cut may risk, when nothing tells more. */
 const LAST_RISK: Risks = { once: 0.01, repeated: 0.02 };
 /** Less than this is no progress, mm on diameter. */
@@ -132,7 +136,7 @@ const likelier = (a: Cut, b: Cut): boolean =>
  */
 export function bestCut(q: SizeAsked, s: Sizing, b: Range, last = false): Cut | null {
   const grid = gridOf(q, s);
-  const judge = judgeOf(s, b, last ? LAST_RISK : riskTaken(q));
+  const judge = judgeOf(s, b, last && q.means.some((m) => m.kind === 'mate') ? LAST_RISK : riskTaken(q));
   const steps = safeSteps(grid, (k) => judge(grid.at(k)).safe);
   if (!steps) return null;
   const { floor } = steps;
@@ -168,9 +172,13 @@ const LEAPS: Readonly<Record<MateResult, number>> = {
 function leapMm(q: SizeAsked, s: Sizing): number {
   const since = sinceCut(q.history);
   const last = since.findLast((e) => e.kind === 'mate');
-  const freshly = cutBefore(q, s) ? FIRST_SHARE : 1;
+  // a gauge that does not go says no figure either: three quarters of what is right at a time cannot jump over it
+  if (last === undefined && 'minMm' in q.target && since.some((e) => e.kind === 'gauge'))
+    return since.some((e) => e.kind === 'measured')
+      ? Infinity
+      : (shareNow(q, s) * GAUGE_STEP * (q.target.maxMm - q.target.minMm)) / 2;
   if (last?.kind !== 'mate' || last.shakeMm !== null || since.some((e) => e.kind === 'measured')) return Infinity;
-  return (freshly * LEAPS[last.result] * Math.sqrt(q.model.pitchMm)) / 2;
+  return (shareNow(q, s) * LEAPS[last.result] * Math.sqrt(q.model.pitchMm)) / 2;
 }
 /**
  * A mate or a gauge tells no figure, so that the next step is counted from where the tool stands: what springs back is cut
@@ -188,5 +196,9 @@ const MOST_SPRINGS = 2;
 const SPRING_WORTH_G = 0.25;
 /** Metal was cut, and nothing since the tool was last touched off or found its groove. */
 const cutBefore = (q: SizeAsked, s: Sizing): boolean => s.lastMm === null && q.history.some((e) => e.kind === 'cut');
+/** Of the width of what is right, so much at a time after a gauge. */
+const GAUGE_STEP = 0.75;
+/** How much of a step is taken now. */
+const shareNow = (q: SizeAsked, s: Sizing): number => (cutBefore(q, s) ? FIRST_SHARE : 1);
 /** After a slip, a new touch or a pick-up the first step is half of what it would be. Common practice, no source. */
 const FIRST_SHARE = 0.5;

@@ -35,7 +35,7 @@ if (process.argv.includes('--write'))
     [
       '# The simulated shop',
       '',
-      '`npm run shop` carries random jobs (families and specials, screws and nuts, nuts to worn screws, limit gauges, both',
+      '`npm run shop` carries random jobs (families and specials, screws and nuts, nuts to worn screws, limit gauges, nuts by plugs or by a screw of its own size, both',
       'hands, two starts, copy, extend, recut also in steps of one\u2019s own, three parts after a test piece, four kinds of lathe and of dial, slack known and not, blanks that are not what was asked, plans changed in',
       'mid-cut, work that slips) through a lathe that cuts by taking the tool\u2019s outline away from the metal and measures the',
       'groove, worked by a machinist who does only what `job` says. It shares no computation with core (`sim/`). Sixty of the',

@@ -153,7 +153,8 @@ function overAllMates(
     const belief = beliefOf(job, shop);
     if (leadStops(historyOf(job, shop)) || (runs && stopped.some((t) => t.result === 'binds')))
       return { code: 'lead', byMm: 0 };
-    return inDoubt('doubt', 'mate-stops', job, shop, metal, belief);
+    // "right by the rest" is only said where the rest says so
+    return said.code === 'enough' ? said : inDoubt('doubt', 'mate-stops', job, shop, metal, belief);
   }
   if (said.code === 'enough') return said;
   const gauge = otherGauge(job, metal);

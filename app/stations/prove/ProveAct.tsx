@@ -21,6 +21,8 @@ export function ProveAct({
   const said = useStepSaid();
   const { after } = machine.card;
   const to = (station: string): void => void navigate(`/jobs/${job.id}/${station}`);
+  // a part that is done, or accepted, is not asked for more
+  if (machine.metal.finished !== null) return <OnActs station="prove" canSettle big />;
   switch (answer?.code) {
     case 'deeper':
       return (

@@ -53,6 +53,8 @@ export function carry(
   let slideDeg = t.slideDeg;
   let zero = 0;
   let real = 0;
+  let depths: number[] = [];
+  let startAt = 0;
   let lastChip = 0;
   let scrapped: string | null = null;
   let steps = 0;
@@ -303,6 +305,8 @@ export function carry(
         if (card.do === 'finished') break;
         putUp();
         real = 0;
+        depths = [];
+        startAt = 0;
         say({ do: 'beginPart' });
         const aim = door.job().before?.aims[0];
         if (aim) say({ do: 'deeper', byMm: aim.deeperMm });
@@ -353,8 +357,11 @@ export function carry(
           break;
         }
         case 'next-start':
+          // round and round: a start that was cut before is as deep as it was left
+          depths[startAt] = real;
+          startAt = (startAt + 1) % t.starts;
+          real = depths[startAt] ?? 0;
           phase += t.pitchMm;
-          real = 0;
           say({ do: 'nextStart' });
           break;
         case 'set':

@@ -16,6 +16,21 @@ const HAND_G = 0.5;
 /** A tool so far beside a groove cuts its flank, which anybody sees, mm. */
 const BESIDE_MM = 0.06;
 
+/** The starts of a thread, gone round: one that was cut before is as deep as it was left. */
+class Round {
+  private readonly depths: number[];
+  private at = 0;
+  constructor(starts: number) {
+    this.depths = Array.from({ length: starts }, () => 0);
+  }
+  /** Leaves a start at its depth: how deep the next one is. */
+  on(depthMm: number): number {
+    this.depths[this.at] = depthMm;
+    this.at = (this.at + 1) % this.depths.length;
+    return this.depths[this.at] ?? 0;
+  }
+}
+
 /** Carries one job to its end, doing what the card says and nothing else. */
 export function carry(
   door: Door,
@@ -53,8 +68,7 @@ export function carry(
   let slideDeg = t.slideDeg;
   let zero = 0;
   let real = 0;
-  let depths: number[] = [];
-  let startAt = 0;
+  let round = new Round(t.starts);
   let lastChip = 0;
   let scrapped: string | null = null;
   let steps = 0;
@@ -305,8 +319,7 @@ export function carry(
         if (card.do === 'finished') break;
         putUp();
         real = 0;
-        depths = [];
-        startAt = 0;
+        round = new Round(t.starts);
         say({ do: 'beginPart' });
         const aim = door.job().before?.aims[0];
         if (aim) say({ do: 'deeper', byMm: aim.deeperMm });
@@ -357,10 +370,7 @@ export function carry(
           break;
         }
         case 'next-start':
-          // round and round: a start that was cut before is as deep as it was left
-          depths[startAt] = real;
-          startAt = (startAt + 1) % t.starts;
-          real = depths[startAt] ?? 0;
+          real = round.on(real);
           phase += t.pitchMm;
           say({ do: 'nextStart' });
           break;

@@ -16,7 +16,6 @@ import { aheadOf } from '../../core/job/ahead.ts';
 import { fitOfJob, threadOfJob } from '../../core/job/derive.ts';
 import { evidenceOfJob, partOf } from '../../core/job/evidence.ts';
 import { metalOf } from '../../core/job/metal.ts';
-import type { SizeAsked } from '../../core/sizing/asked.ts';
 import { Sizing } from '../../core/sizing/model.ts';
 import type { Job } from '../../core/job/schema.ts';
 import { motionOf } from '../../core/motion/motion.ts';
@@ -30,6 +29,7 @@ import { expectationOf } from '../../core/reading/expectation.ts';
 import { known } from './known.ts';
 import { threadNamed } from './printed.ts';
 import { SHOT } from './shot.ts';
+import { SIZE_ASKED } from './sizeAsked.ts';
 
 function value<T>(o: Outcome<T>): T {
   if (!o.ok) throw new Error(o.problem.code);
@@ -46,27 +46,6 @@ function once<T>(make: () => T): () => T {
   return () => (made ??= { it: make() }).it;
 }
 
-/** M10x1.5 from its blank, proved over wires. */
-const SIZE_ASKED: SizeAsked = {
-  model: {
-    member: 'external',
-    pitchMm: 1.5,
-    leadingDeg: 30,
-    trailingDeg: 30,
-    surfaceMm: 9.97,
-    tip: { flatMm: 0.19 },
-    dialUncertaintyMm: 0.02,
-    settingMm: 0.003,
-    wiresSharedMm: 0.002,
-    basicMm: null,
-    special: false,
-  },
-  target: { minMm: 8.862, maxMm: 8.994 },
-  means: [{ kind: 'measured', uncertaintyMm: 0.006 }],
-  history: [],
-  stepMm: 0.01,
-  mostMm: 0.15,
-};
 /** A picture of M24 x 3 at 20 px a mm, clean, and what is read off it. */
 const picture = once(() => pictureOf(solidOf(formAt('iso60', 3), { majorMm: 24, pitchMm: 3 }), SHOT));
 const pictureRead = once(() =>

@@ -1,31 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
+import { SIZE_ASKED } from '../../app/testing/sizeAsked.ts';
 import { shop } from '../../cli/sizing/shop.ts';
 import type { SizeAsked } from './asked.ts';
 import { effectsOf, sizeOf } from './decide.ts';
 import { feelMm, Sizing, type MateResult, type SizeEvent, type SizeModel } from './model.ts';
 import { dice } from './random.ts';
 
-const MODEL: SizeModel = {
-  member: 'external',
-  pitchMm: 1.5,
-  leadingDeg: 30,
-  trailingDeg: 30,
-  surfaceMm: 9.97,
-  tip: { flatMm: 0.19 },
-  dialUncertaintyMm: 0.02,
-  settingMm: 0.003,
-  wiresSharedMm: 0.002,
-  basicMm: null,
-  special: false,
-};
+const MODEL: SizeModel = SIZE_ASKED.model;
 const ask = (over: Partial<SizeAsked>): ReturnType<typeof sizeOf> =>
   sizeOf({
-    model: MODEL,
-    target: { minMm: 8.862, maxMm: 8.994 },
-    means: [{ kind: 'measured', uncertaintyMm: 0.006 }],
-    history: [],
-    stepMm: 0.01,
-    mostMm: 0.15,
+    ...SIZE_ASKED,
     ...over,
   });
 

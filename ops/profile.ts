@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { greyOf, type Grey } from '../core/profile/grey.ts';
 import { readProfile } from '../core/profile/readProfile.ts';
-import type { ProfileAskedFor, ProfileRead, Told } from '../core/profile/types.ts';
+import { PROFILE_VIEWS, type ProfileAskedFor, type ProfileRead, type Told } from '../core/profile/types.ts';
 import type { FlankRead } from '../core/profile/section.ts';
 import { bad, good, type Outcome } from '../core/quantity/outcome.ts';
 import { PROFILE_ASKS } from '../words/profile.ts';
@@ -20,7 +20,7 @@ const Request = strict({
   starts: orNull(Type.Integer({ minimum: 1, maximum: 24 })),
   leadAngleDeg: orNull(Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 80 })),
   /** How the light went: square to the axis, or along the groove, as on a projector; null: not known. */
-  view: orNull(oneOf('side', 'groove')),
+  view: orNull(oneOf(...PROFILE_VIEWS)),
 });
 type Q = Static<typeof Request>;
 const told = nullOr(strict({ value: number, uncertainty: number }));

@@ -111,10 +111,10 @@ function over(groove: Groove, q: Q, wireMm: number): Outcome<Measured> {
   const one = q.wires === 1 ? (q.majorMm ?? null) : null;
   const shown = (three: number): number => (one === null ? three : overOneWireMm(three, one));
   const three = q.overWiresMm === undefined ? 0 : one === null ? q.overWiresMm : overThreeFromOneMm(q.overWiresMm, one);
-  const exact = overThree(groove, q.pitchDiameterMm, three, q.method ?? 'exact', wireMm);
+  const by = (method: WireMethod | 'exact') => overThree(groove, q.pitchDiameterMm, three, method, wireMm);
+  const asked = by(q.method ?? 'exact');
   // nobody asked for a method, and the exact one has none for this groove: the textbook's, and the reply says so
-  const found =
-    !exact.ok && q.method === undefined ? overThree(groove, q.pitchDiameterMm, three, 'textbook', wireMm) : exact;
+  const found = !asked.ok && q.method === undefined ? by('textbook') : asked;
   return found.ok ? good({ ...found.value, readMm: shown(found.value.readMm) }) : found;
 }
 

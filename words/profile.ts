@@ -1,4 +1,4 @@
-import type { ProfileAsk } from '../core/profile/types.ts';
+import type { ProfileAsk, ProfileView } from '../core/profile/types.ts';
 
 /** What a picture wants, or what is to be borne in mind with it. */
 export const PROFILE_ASKS: Readonly<Record<ProfileAsk, string>> = {
@@ -25,7 +25,7 @@ export const PROFILE_ASKS: Readonly<Record<ProfileAsk, string>> = {
 };
 
 /** How the light went when a picture was taken. */
-export const VIEW_NAMES: Readonly<Record<'side' | 'groove', string>> = {
+export const VIEW_NAMES: Readonly<Record<ProfileView, string>> = {
   side: 'square to the axis',
   groove: 'along the groove, as on a projector',
 };

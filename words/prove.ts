@@ -286,7 +286,7 @@ export function sideText(v: WorthView, make: 'external' | 'internal', u: UnitSys
 
 /** What a side cut does, as it is set. */
 export const sideResultText = (c: SideCutSet, u: UnitSystem): string =>
-  `The tool goes ${mmText(c.byMm, u)} towards the ${c.towards}, as deep as it was: play grows by ${mmText(c.playMm, u)}${
+  `The tool goes ${mmText(c.byMm, u)} towards the ${c.towards}, as deep as it was: play grows by ${mmText(c.byMm, u)}${
     c.onPitchDiameterMm === null ? '' : `, which is ${mmText(c.onPitchDiameterMm, u)} on the pitch diameter`
   }; the root is not touched.`;
 

@@ -50,10 +50,15 @@ export function clearanceOfPlayMm(form: Flanks, playMm: number): number {
 export const playOfClearanceMm = (form: Flanks, clearanceMm: number): number => (clearanceMm * slopeOf(form)) / 2;
 
 /**
+ * What a figure of a duty is on the pitch diameter, mm: a play is turned into it.
+ * @example dutyOnPitchMm(equalFlanks(60), dutyOf('feed'), 0.1) // 0.1732
+ */
+export const dutyOnPitchMm = (form: Flanks, { on }: Pick<Duty, 'on'>, mm: number): number =>
+  on === 'pitch-diameter' ? mm : clearanceOfPlayMm(form, mm);
+
+/**
  * Clearance on the pitch diameter to aim at for a duty, mm: the middle of its range.
  * @example clearanceForDutyMm(equalFlanks(60), { id: 'feed', least: 0.03, most: 0.08, on: 'play' }) // 0.0953; a play of 0.055 between flanks of 60 degrees, times the root of 3
  */
-export const clearanceForDutyMm = (form: Flanks, duty: Duty): number => {
-  const middle = (duty.least + duty.most) / 2;
-  return duty.on === 'pitch-diameter' ? middle : clearanceOfPlayMm(form, middle);
-};
+export const clearanceForDutyMm = (form: Flanks, duty: Duty): number =>
+  dutyOnPitchMm(form, duty, (duty.least + duty.most) / 2);

@@ -18,7 +18,7 @@ import { ofParts } from './ofParts.ts';
 import { latheFacts, movedFacts } from './sameFacts.ts';
 import type { CutParts, Has, Job, Shop } from './schema.ts';
 import { cleaning, recutting, targetOf } from './recut.ts';
-import { DIAL_UNCERTAINTY_MM, shareLeftMm, TIP_UNCERTAINTY_MM } from './share.ts';
+import { dialSigmaMm, shareLeftMm } from './share.ts';
 import { leastWorn } from './special.ts';
 
 /** Facts that are lengths are kept finer than they are compared (`sameFacts`), mm. */
@@ -212,7 +212,7 @@ export function pitchDiameterNow(
   const radial = metal.depthMm - beyond + metal.sideMm / slopeOf(tool);
   return {
     value: q.surfaceMm + (q.member === 'external' ? -2 : 2) * radial,
-    uncertainty: 2 * Math.hypot(DIAL_UNCERTAINTY_MM, TIP_UNCERTAINTY_MM / slopeOf(tool)),
+    uncertainty: dialSigmaMm(slopeOf(tool), null),
   };
 }
 
@@ -271,13 +271,30 @@ export const changedFacts = (was: Facts, now: Facts): Changed[] =>
  * @example workLeft(demo('sluice'), shop, metal(demo('sluice'))) // true
  */
 export function workLeft(job: Job, shop: Shop, metal: Metal): boolean {
-  const request = planRequest(job, shop, metal);
-  const plan = cutPlan(job, request);
-  if (!request || !plan?.ok) return true;
-  const at = { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) };
+  const now = planNow(job, shop, metal);
   return (
-    nextPass(plan.value, at) !== null ||
+    now === null ||
+    now.next !== null ||
     metal.springs < job.cut.springs ||
     nextStartOf(metal, threadOfJob(job)?.starts ?? 1) !== null
   );
+}
+
+/**
+ * Once every pass is cut a step deeper is counted from where the tool stands, not from the figure that the last setting was
+ * rounded from: what is offered is then what is cut. What the metal lies beyond the plan, mm; 0 while passes are left.
+ * @example beyondPlanMm(demo('sluice'), shop, metal(demo('sluice'))) // 0; passes are left
+ */
+export function beyondPlanMm(job: Job, shop: Shop, metal: Metal): number {
+  const now = metal.cuts === 0 ? null : planNow(job, shop, metal);
+  return now?.next === null ? metal.depthMm - now.plan.depthMm : 0;
+}
+
+/** The plan as the metal is, and the next pass of it that a dial can be set to; null: nothing can be planned. */
+function planNow(job: Job, shop: Shop, metal: Metal) {
+  const request = planRequest(job, shop, metal);
+  const plan = cutPlan(job, request);
+  if (!request || !plan?.ok) return null;
+  const at = { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) };
+  return { plan: plan.value, next: nextPass(plan.value, at) };
 }

@@ -2,17 +2,18 @@ import { slopeOf } from '../form/flanks.ts';
 import { toolOf } from '../cutting/plan.ts';
 import type { Means } from '../sizing/asked.ts';
 import type { SizeAnswer, Why } from '../sizing/decide.ts';
-import { leadStops } from '../sizing/mates.ts';
+import { leadStops, STOPS } from '../sizing/mates.ts';
+import { kept } from '../keep/keep.ts';
 import { testsSinceCut } from './card.ts';
 import { planRequest } from './cutPlan.ts';
 import { diagnosisOf } from './binding.ts';
 import type { Diagnosis } from './binds.ts';
 import type { EventOf, SizeTest } from './events.ts';
-import { matesTried } from './matesTried.ts';
+import { matesTried, matesUntried } from './matesTried.ts';
 import { measurePlan } from './measure.ts';
 import type { Metal } from './metal.ts';
 import { looksLeft, otherwise, type Look, type MeasureBy, type Otherwise } from './otherwise.ts';
-import { matesByLength, rightBy } from './rightBy.ts';
+import { rightBy } from './rightBy.ts';
 import type { Job, Shop } from './schema.ts';
 import { settableStep } from './settableStep.ts';
 import { beliefOf, historyOf, meansNow, passRisk, RISKY, type Belief } from './sizing.ts';
@@ -58,12 +59,11 @@ const STEP_BY_MATE_MM = 0.02;
 /** As likely right as not: where nothing more can be learnt, it is let be. */
 const LIKELY = 0.5;
 
-const TIGHT: ReadonlySet<EventOf<'tried'>['result']> = new Set(['no-start', 'starts', 'tight', 'binds']);
 /**
  * The mate did not run: whatever else is known, it is not right in the hand.
  * @example feltTight({ kind: 'tried', result: 'tight' }) // true
  */
-export const feltTight = (e: SizeTest): boolean => e.kind === 'tried' && TIGHT.has(e.result);
+export const feltTight = (e: SizeTest): boolean => e.kind === 'tried' && e.result !== 'note' && STOPS.has(e.result);
 
 /** By how much it goes deeper between two trials, mm radial: the person's own step, else a small one. */
 const byStep = ({ cut: { deeperStepMm } }: Job): DeeperAnswer => ({
@@ -79,7 +79,7 @@ const byStep = ({ cut: { deeperStepMm } }: Job): DeeperAnswer => ({
  * @example suggestDeeper(demo('latch'), shop, metal(demo('latch'))) // null
  * @example suggestDeeper(demo('brass'), shop, metal(demo('brass'))).code // 'fits'
  */
-export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer | null {
+export const suggestDeeper = kept((job: Job, shop: Shop, metal: Metal): DeeperAnswer | null => {
   const last = testsSinceCut(job, metal).at(-1);
   if (!last) return null;
   const said = overAllMates(answerOf(job, shop, metal, last), job, shop, metal, last);
@@ -87,7 +87,7 @@ export function suggestDeeper(job: Job, shop: Shop, metal: Metal): DeeperAnswer 
   const byMm = settableStep(job, shop, metal, said.byMm, said.step === 'own' ? 'nearest' : 'down') ?? said.byMm;
   const leavesMm = said.leavesMm === null ? null : Math.max(0, said.leavesMm + said.byMm - byMm);
   return { ...said, byMm, leavesMm };
-}
+});
 
 /**
  * Why the mate tried last stops, as its turns and places say, or as mates of several lengths do together; null: it does not, or
@@ -147,9 +147,9 @@ function overAllMates(
 ): DeeperAnswer | null {
   if (said?.code !== 'fits' && said?.code !== 'enough') return said;
   const tried = matesTried(job);
-  const stopped = tried.filter((t) => TIGHT.has(t.result));
+  const stopped = tried.filter((t) => STOPS.has(t.result));
   if (stopped.length > 0 || feltTight(last)) {
-    const runs = tried.some((t) => !TIGHT.has(t.result));
+    const runs = tried.some((t) => !STOPS.has(t.result));
     const belief = beliefOf(job, shop);
     if (leadStops(historyOf(job, shop)) || (runs && stopped.some((t) => t.result === 'binds')))
       return { code: 'lead', byMm: 0 };
@@ -159,7 +159,7 @@ function overAllMates(
   if (said.code === 'enough') return said;
   const gauge = otherGauge(job, metal);
   if (gauge !== null) return { code: 'measure', byMm: 0, why: 'prove-it', by: 'gauge', mate: gauge };
-  const untried = matesByLength(job).find((m) => !tried.some((t) => t.name === m.name));
+  const [untried] = matesUntried(job);
   if (untried) return { code: 'measure', byMm: 0, why: 'prove-it', by: 'mate', mate: untried.name };
   return said;
 }

@@ -2,6 +2,7 @@ import { pitchMmOf } from '../standards/thread.ts';
 import { threadOfJob } from './derive.ts';
 import type { EventOf } from './events.ts';
 import { metalOf, standingOfPart } from './metal.ts';
+import { matesByLength } from './rightBy.ts';
 import type { Job } from './schema.ts';
 
 /** The last trial of one mate since metal was last cut. */
@@ -42,4 +43,13 @@ export function matesTried(job: Job): MateTried[] {
     });
   }
   return [...out.values()];
+}
+
+/**
+ * Mates that the part has to go with and that were not tried since the last cut, the deciding one first.
+ * @example matesUntried(demo('pump')) // []; it has no mates
+ */
+export function matesUntried(job: Job): readonly Job['prove']['mates'][number][] {
+  const tried = new Set(matesTried(job).map((t) => t.name));
+  return matesByLength(job).filter((m) => !tried.has(m.name));
 }

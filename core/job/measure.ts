@@ -24,8 +24,8 @@ import type { EventOf, LedgerEvent } from './events.ts';
 import { ofParts } from './ofParts.ts';
 import { metalOf, standingOfPart } from './metal.ts';
 import { copiedFrom, placesOn } from './places.ts';
-import { matesTried } from './matesTried.ts';
-import { matesByLength, rightPitch } from './rightBy.ts';
+import { matesTried, matesUntried } from './matesTried.ts';
+import { rightPitch } from './rightBy.ts';
 import type { FitParts, Job, Pin, Shop } from './schema.ts';
 
 /** A pin, wire or ball that could be laid in, and what is measured with it. */
@@ -376,10 +376,9 @@ export function mateInHand(job: Job): Job['prove']['mates'][number] | null {
   const { mates, mate } = job.prove;
   const chosen = mates.find((m) => m.name === mate) ?? mates[0] ?? null;
   if (mates.length < 2) return chosen;
-  const tried = matesTried(job);
-  const last = tried.at(-1);
+  const last = matesTried(job).at(-1);
   if (last?.name !== chosen?.name || (last?.result !== 'runs' && last?.result !== 'shakes')) return chosen;
-  return matesByLength(job).find((m) => !tried.some((t) => t.name === m.name)) ?? chosen;
+  return matesUntried(job)[0] ?? chosen;
 }
 
 /** The textbook's working, or what the exact solution adds to the flat figure. @param beyondMm what it adds to the textbook's term */

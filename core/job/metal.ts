@@ -2,6 +2,7 @@ import type { Infeed } from '../cutting/plan.ts';
 import { cosDeg } from '../quantity/units.ts';
 import type { EventKind, EventOf, LedgerEvent } from './events.ts';
 import { kept } from '../keep/keep.ts';
+import { LEAST_CUT_MM } from './leastCut.ts';
 import { type Facts, LATHE_ID, movedFacts } from './sameFacts.ts';
 import type { Has } from './schema.ts';
 
@@ -131,8 +132,6 @@ export const lastN = (job: Has<'events'>): number => job.events.at(-1)?.n ?? 0;
 export const threadExists = (job: Has<'intake'>): boolean =>
   job.intake.wanted === 'recut' || job.intake.wanted === 'extend' || job.intake.cameIn === 'broken-shaft';
 
-/** Starts that lie less than this apart in depth are as deep, mm. */
-const AS_DEEP_MM = 0.004;
 /**
  * The start that has to be cut next, counting round from the one being cut: one that was never cut, or that lies shallower than
  * this one now does. Starts are parts of one thread, and what goes deeper goes deeper all round. Null: all are as deep.
@@ -147,10 +146,17 @@ export function nextStartOf(
   for (let i = 1; i < starts; i += 1) {
     const n = ((metal.start - 1 + i) % starts) + 1;
     const left = metal.starts.get(n);
-    if (!left || left.cuts === 0 || left.depthMm < metal.depthMm - AS_DEEP_MM) return n;
+    if (!left || left.cuts === 0 || left.depthMm < metal.depthMm - LEAST_CUT_MM) return n;
   }
   return null;
 }
+
+/**
+ * How well a groove was found: brought in by eye, or by what was measured.
+ * @example foundByOf({ way: 'by-eye' }) // 'eye'
+ */
+export const foundByOf = ({ way }: Pick<EventOf<'inGroove'>, 'way'>): NonNullable<Metal['foundBy']> =>
+  way === 'by-eye' ? 'eye' : 'measured';
 
 type State = { -readonly [K in keyof Omit<Metal, 'starts'>]: Metal[K] } & { starts: Map<number, StartState> };
 interface StartState {
@@ -220,14 +226,8 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   slipped: (s) => lose(s, 'slipped'),
   wrongMark: (s) => lose(s, 'mark'),
   runOutRead: (s, e) => void (s.runOutMm = e.fullMm / 2),
-  blankMeasured: (s, e) => {
-    s.measuredMm = e.diameterMm;
-    if (s.touched === 'surface') s.surfaceMm = e.diameterMm;
-  },
-  blankCorrected: (s, e) => {
-    s.measuredMm = e.diameterMm;
-    if (s.touched === 'surface') s.surfaceMm = e.diameterMm;
-  },
+  blankMeasured: sayBlank,
+  blankCorrected: sayBlank,
   touchedOff: (s, e) => {
     s.mounted = true;
     s.zeroLost = false;
@@ -286,7 +286,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
     s.mounted = true;
     s.phase = 'kept';
     s.lostBy = null;
-    if (s.cuts > 0) s.foundBy = e.way === 'by-eye' ? 'eye' : 'measured';
+    if (s.cuts > 0) s.foundBy = foundByOf(e);
     s.offset = null;
     s.judged = [];
     s.startMm = e.startMm;
@@ -395,6 +395,12 @@ const LOSES_GROOVE: ReadonlySet<string> = new Set(['Lead', 'Lathe', LATHE_ID, 'G
 
 /** Places nearer than this are one, judged again, mm. */
 const SAME_PLACE_MM = 0.5;
+
+/** The blank or bore as it was read: the surface that is touched lies there, and depths are counted from it. */
+function sayBlank(s: State, e: { readonly diameterMm: number }): void {
+  s.measuredMm = e.diameterMm;
+  if (s.touched === 'surface') s.surfaceMm = e.diameterMm;
+}
 
 /** Nothing can be lost where nothing is cut yet. */
 function lose(s: State, by: LostBy): void {

@@ -1,6 +1,7 @@
 import type { Plan, PlannedPass, PlanRequest } from '../cutting/plan.ts';
 import type { Lathe } from '../lathe/schema.ts';
 import type { Feed } from './feed.ts';
+import { LEAST_CUT_MM } from './leastCut.ts';
 import type { Metal } from './metal.ts';
 import { controlSetting, depthAt, settingsFor, standFor, type Setting, type Stand } from './slides.ts';
 
@@ -40,9 +41,6 @@ export function setTo(
   const { settings, set } = settingsFor(stand, lathe, feed, internal, round);
   return { settings, set, depthMm: depthAt(set, feed.liesDeg, metal.zeroMm) };
 }
-
-/** A rest that is not worth a setting on any lathe, mm. */
-export const LEAST_CUT_MM = 0.004;
 
 /**
  * The next pass that cuts: the first one still planned that the dials can be set to beyond what is there. Null: nothing is

@@ -3,9 +3,10 @@ import { testsSinceCut } from './card.ts';
 import { threadOfJob } from './derive.ts';
 import { DRESSED, type SizeTest } from './events.ts';
 import { dressedNow, formCheck } from './formCheck.ts';
+import { matesUntried } from './matesTried.ts';
 import { measurePlan } from './measure.ts';
 import type { Metal } from './metal.ts';
-import { matesByLength } from './rightBy.ts';
+import { MOST_SPRINGS } from '../sizing/cut.ts';
 import type { Job, Shop } from './schema.ts';
 import { passRisk, type Belief } from './sizing.ts';
 import { settableStep } from './settableStep.ts';
@@ -29,8 +30,8 @@ const LOOKS = ['burrs', 'dirt', 'lead', 'flanks', 'root', 'mate'] as const;
 export type Look = (typeof LOOKS)[number];
 
 /** The least cut that is worth setting: under this the tool rubs as often as it cuts, radial mm; and its share of the root of the pitch. Common practice, no source. */
-const LEAST_CUT_MM = 0.005;
-const LEAST_CUT_SHARE = 0.005;
+const LEAST_WORTH_MM = 0.005;
+const LEAST_WORTH_SHARE = 0.005;
 
 /**
  * The least that can be cut from here without harm, radial mm, as the lathe's dial can be set to it; null: even that may well go
@@ -39,7 +40,7 @@ const LEAST_CUT_SHARE = 0.005;
 function leastCut(job: Job, shop: Shop, metal: Metal): { readonly byMm: number; readonly risk: number } | null {
   const thread = threadOfJob(job);
   if (!thread) return null;
-  const wanted = Math.max(LEAST_CUT_MM, LEAST_CUT_SHARE * Math.sqrt(pitchMmOf(thread)));
+  const wanted = Math.max(LEAST_WORTH_MM, LEAST_WORTH_SHARE * Math.sqrt(pitchMmOf(thread)));
   const byMm = settableStep(job, shop, metal, wanted);
   if (byMm === null) return null;
   const risk = passRisk(job, shop, metal.depthMm + byMm) ?? 0;
@@ -59,8 +60,7 @@ export function otherwise(job: Job, shop: Shop, metal: Metal, belief: Belief | n
   const plan = measurePlan(job, shop);
   const ways: Otherwise[] = [];
   if (plan?.atHand && plan.check.ok && !used.has(plan.by)) ways.push({ do: 'measure', by: plan.by, mate: null });
-  const tried = new Set(tests.flatMap((e) => (e.kind === 'tried' ? [e.mate] : [])));
-  const mate = matesByLength(job).find((m) => !tried.has(m.name));
+  const [mate] = matesUntried(job);
   if (mate || !used.has('mate')) ways.push({ do: 'measure', by: 'mate', mate: mate?.name ?? null });
   const least = leastCut(job, shop, metal);
   return [
@@ -76,8 +76,6 @@ function springing(job: Job, shop: Shop, metal: Metal): Otherwise[] {
   const risk = passRisk(job, shop, metal.depthMm);
   return risk === null || risk > LEAST_MAY_RISK || metal.springs >= MOST_SPRINGS ? [] : [{ do: 'spring', risk }];
 }
-/** After so many it has closed on its dial. Common practice, no source. */
-const MOST_SPRINGS = 2;
 const byOf = (e: SizeTest): MeasureBy =>
   e.kind === 'tried' ? 'mate' : e.kind === 'gauged' ? 'gauge' : e.kind === 'betweenBalls' ? 'balls' : 'wires';
 

@@ -1,5 +1,5 @@
 import { isSquare } from '../form/flanks.ts';
-import { clearanceOfPlayMm, dutyOf } from '../fit/duty.ts';
+import { dutyOf, dutyOnPitchMm } from '../fit/duty.ts';
 import type { FitPlan } from '../fit/fit.ts';
 import { kept } from '../keep/keep.ts';
 import { feelMm } from '../sizing/model.ts';
@@ -31,9 +31,9 @@ const FREE_BY_FEEL = [1, 4] as const;
 /** What a duty allows, as a clearance on the pitch diameter, mm; null: no duty, or square flanks. */
 function dutyBand(job: Has<'fit'>, fit: FitPlan): { readonly least: number; readonly most: number } | null {
   if (job.fit.duty === null || isSquare(fit.form)) return null;
-  const { least, most, on } = dutyOf(job.fit.duty);
-  const mm = (x: number): number => (on === 'play' ? clearanceOfPlayMm(fit.form, x) : x);
-  return { least: mm(least), most: mm(most) };
+  const duty = dutyOf(job.fit.duty);
+  const mm = (x: number): number => dutyOnPitchMm(fit.form, duty, x);
+  return { least: mm(duty.least), most: mm(duty.most) };
 }
 
 /**

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { PROFILE_VIEWS } from '../profile/types.ts';
 import { angle, finite, id, object, oneOf, positive, text, time, TipSchema } from './parts.ts';
 import { EventSchema } from './events.ts';
 import { FORM_IDS } from '../form/shape.ts';
@@ -166,8 +167,6 @@ const SCALE_BY = ['resolution', 'pin', 'major'] as const;
 export const FREE_ENDS = ['left', 'right'] as const;
 const px = Type.Number({ minimum: -100_000, maximum: 100_000 });
 /** How a picture against the light was read: enough to read it again. */
-/** How a picture against the light may be taken. */
-export const PICTURE_VIEWS = ['side', 'groove'] as const;
 const ShadowSchema = object({
   scale: Type.Union([Type.Null(), object({ by: oneOf(...SCALE_BY), value: positive })]),
   /** Null: nobody has said. */
@@ -176,7 +175,7 @@ const ShadowSchema = object({
   beginsMm: Type.Number({ minimum: 0, maximum: 100_000 }),
   starts: Type.Union([Type.Null(), Type.Integer({ minimum: 1, maximum: 12 })]),
   /** How the light went: square to the axis, or along the groove, as on a projector; missing: nobody has said. */
-  view: Type.Optional(oneOf(...PICTURE_VIEWS)),
+  view: Type.Optional(oneOf(...PROFILE_VIEWS)),
   /** What the person showed where the picture did not say it. */
   shown: Type.Object(
     {

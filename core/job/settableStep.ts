@@ -1,7 +1,8 @@
 import { latheOf } from './derive.ts';
 import { feedOf } from './feed.ts';
 import type { Metal } from './metal.ts';
-import { LEAST_CUT_MM, setTo } from './nextPass.ts';
+import { LEAST_CUT_MM } from './leastCut.ts';
+import { setTo } from './nextPass.ts';
 import { planRequest } from './cutPlan.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -27,8 +28,8 @@ export function settableStep(
   if (!request || !lathe || metal.touched === null) return null;
   const at = { metal, feed: feedOf(job, metal), request, lathe };
   const here = Math.max(metal.depthMm, 0);
-  const step = (mm: number, round: 'nearest' | 'down'): number =>
-    setTo({ depthMm: here + mm, axialMm: metal.axialMm }, at, round).depthMm - here;
+  const step = (mm: number, by: 'nearest' | 'down'): number =>
+    setTo({ depthMm: here + mm, axialMm: metal.axialMm }, at, by).depthMm - here;
   const set = step(wantedMm + NOTHING_MM, round);
   if (set > LEAST_CUT_MM) return set;
   // finer than that no pass is set: the first that cuts

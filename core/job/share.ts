@@ -7,7 +7,7 @@ import type { FitParts, Has } from './schema.ts';
 /** How well touching off and dial say the depth, radial mm. Common practice, no source. */
 export const DIAL_UNCERTAINTY_MM = 0.02;
 /** How well the width of a ground tip is known, mm. Common practice, no source. */
-export const TIP_UNCERTAINTY_MM = 0.02;
+const TIP_UNCERTAINTY_MM = 0.02;
 /** How near a groove is found again, along the axis, one standard deviation, mm: brought in by eye, or by what was measured. Common practice, no source. */
 export const FOUND_AGAIN_MM = { eye: 0.04, measured: 0.02 } as const;
 /** So many standard deviations are kept off the far limit before anything is measured. */
@@ -17,11 +17,11 @@ const WORTH_LEAVING_MM = 0.01;
 
 /**
  * What the dial leaves unsure of the pitch diameter, one standard deviation, mm: twice the depth's, the tip's width over the
- * slope, and the axial error of a groove found again, x, which takes 2 x / (tan a1 + tan a2).
- * @param slope tan a1 + tan a2
- * For 60 degrees 0.0529; found again within 0.02 along the axis, which is 0.035 on diameter, 0.0632.
+ * slope, and the axial error of a groove found again, x, which takes 2 x / (tan a1 + tan a2). @param slope tan a1 + tan a2
+ * @example dialSigmaMm(1.1547, null) // 0.0529; 60 degrees
+ * @example dialSigmaMm(1.1547, 'measured') // 0.0632; found again within 0.02 along the axis, which is 0.035 on diameter
  */
-const dialSigmaMm = (slope: number, foundBy: Metal['foundBy']): number =>
+export const dialSigmaMm = (slope: number, foundBy: Metal['foundBy']): number =>
   Math.hypot(
     2 * DIAL_UNCERTAINTY_MM,
     (2 * TIP_UNCERTAINTY_MM) / slope,

@@ -5,21 +5,20 @@ import { latheOf, threadOfJob } from './derive.ts';
 import { feedOf } from './feed.ts';
 import { metalOf } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
-import { settingsFor, sideStand, type Setting, type Stand } from './slides.ts';
+import { settingsFor, sideSign, sideStand, type Setting, type Stand } from './slides.ts';
 
 /** A cut on the side of a groove, as the slides are set for it. */
 export interface SideCutSet {
   /** Both slides: the top slide goes along, the cross slide keeps the depth. */
   readonly settings: readonly Setting[];
   readonly set: Stand;
-  /** What the setting takes off that flank, mm along the axis: what was wanted, as the dial can be set to it. */
+  /** What the setting takes off that flank, and frees as play, mm along the axis: what was wanted, as the dial can be set to it. */
   readonly byMm: number;
   /** Where the tool then stands along the axis, + towards the headstock. */
   readonly axialMm: number;
   /** Towards which end the tool goes. */
   readonly towards: 'headstock' | 'tailstock';
-  /** Play that it frees along the axis, and what that is on the pitch diameter, mm; null: square flanks. */
-  readonly playMm: number;
+  /** What the play that it frees is on the pitch diameter, mm; null: square flanks. */
   readonly onPitchDiameterMm: number | null;
 }
 
@@ -27,7 +26,7 @@ export interface SideCutSet {
 const NOTHING_MM = 1e-4;
 
 /**
- * How a side cut is set before it is made: one function for the screen that says it and the record that keeps it. Null: nothing is
+ * How a side cut is set before it is made, for the screen that says it; the record keeps what the dial gave. Null: nothing is
  * cut yet, or the top slide lies square across. @param byMm along the axis
  * @example sideCutOf(demo('pump'), shop, 'leading', 0.05) // null; nothing is cut
  */
@@ -36,8 +35,7 @@ export function sideCutOf(job: Job, shop: Shop, flank: 'leading' | 'trailing', b
   const thread = threadOfJob(job);
   if (metal.cuts === 0 || !thread) return null;
   const { leftHand } = thread;
-  // the leading flank lies in the direction of the cut
-  const sign = (flank === 'leading') === !leftHand ? 1 : -1;
+  const sign = sideSign(flank, leftHand);
   const stand = sideStand(metal, sign * byMm, leftHand);
   if (!stand) return null;
   const internal = job.intake.make === 'internal';
@@ -53,7 +51,6 @@ export function sideCutOf(job: Job, shop: Shop, flank: 'leading' | 'trailing', b
     byMm: made,
     axialMm: metal.axialMm + sign * made,
     towards: sign > 0 ? 'headstock' : 'tailstock',
-    playMm: made,
     onPitchDiameterMm: tool && !isSquare(tool) ? (2 * made) / slopeOf(tool) : null,
   };
 }

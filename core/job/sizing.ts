@@ -15,7 +15,7 @@ import type { EventOf, LedgerEvent } from './events.ts';
 import { feedOf } from './feed.ts';
 import { measurePlan, type MeasurePlan } from './measure.ts';
 import { gaugeMm, matesByLength, onlyTried, rightBy, type RightBy } from './rightBy.ts';
-import { metalOf, standingOfPart } from './metal.ts';
+import { foundByOf, metalOf, standingOfPart } from './metal.ts';
 import { kept } from '../keep/keep.ts';
 import type { Job, Shop } from './schema.ts';
 import { recutting } from './recut.ts';
@@ -139,8 +139,7 @@ const lastTried = (events: readonly LedgerEvent[]): EventOf<'tried'> | null =>
 
 /** What finding the groove and touching off again in mid-cut do to what is known: the depth cut stays, the place of the tool is new. */
 function againEvents(e: LedgerEvent): SizeEvent[] {
-  if (e.kind === 'inGroove')
-    return [{ kind: 'picked-up', axialMm: e.way === 'by-eye' ? FOUND_AGAIN_MM.eye : FOUND_AGAIN_MM.measured }];
+  if (e.kind === 'inGroove') return [{ kind: 'picked-up', axialMm: FOUND_AGAIN_MM[foundByOf(e)] }];
   return e.kind === 'touchedOff' ? [{ kind: 'rezero', ...(e.on === 'groove' ? { in: 'groove' } : {}) }] : [];
 }
 

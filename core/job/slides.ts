@@ -68,6 +68,13 @@ export function sideStand(metal: Metal, towardsHeadstockMm: number, leftHand: bo
 }
 
 /**
+ * Towards which end the tool goes to cut a flank: the leading one lies in the direction of the cut. + towards the headstock.
+ * @example [sideSign('leading', false), sideSign('leading', true)] // [1, -1]
+ */
+export const sideSign = (flank: 'leading' | 'trailing', leftHand: boolean): 1 | -1 =>
+  (flank === 'leading') === !leftHand ? 1 : -1;
+
+/**
  * How both slides move so that the tool goes along the axis and stays as deep: the one answer for side cuts, picking up and
  * starts. Of the top slide + is forward: at an angle into the work, and in the direction of the cut, for which it is swung; along
  * the bed towards the headstock, whatever hand is cut. Of the cross slide + is into the work; a nut alike, into its metal.

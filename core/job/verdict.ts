@@ -5,7 +5,7 @@ import { fitOfJob, threadOfJob } from './derive.ts';
 import { DRESSED, type Dressed, type EventOf, type FormReading, type SizeTest } from './events.ts';
 import { dressedNow, formCheck, type FormCheck } from './formCheck.ts';
 import { measurePlan, type Verdict } from './measure.ts';
-import { matesTried, type MateTried } from './matesTried.ts';
+import { matesTried, matesUntried, type MateTried } from './matesTried.ts';
 import { metalOf, standingOfPart, type Metal } from './metal.ts';
 import { matesByLength } from './rightBy.ts';
 import type { Job, Shop } from './schema.ts';
@@ -102,16 +102,14 @@ const gaugeReasons = (job: Job, tests: readonly SizeTest[]): Reason[] =>
 
 /** Each mate by its last trial, and those that it has to go with and nobody tried. */
 function mateReasons(job: Job, belief: Belief | null): Reason[] {
-  const tried = matesTried(job);
-  const untried = matesByLength(job).filter((m) => !tried.some((t) => t.name === m.name));
   return [
-    ...tried.map((t): Reason => ({
+    ...matesTried(job).map((t): Reason => ({
       of: 'mate',
       mate: t.name,
       result: t.result,
       holds: mateHolds(t, job, belief) ? 'good' : 'bad',
     })),
-    ...untried.map((m): Reason => ({ of: 'untried', mate: m.name, holds: 'due' })),
+    ...matesUntried(job).map((m): Reason => ({ of: 'untried', mate: m.name, holds: 'due' })),
   ];
 }
 

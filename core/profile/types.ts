@@ -27,6 +27,11 @@ export type ProfileAsk =
   | 'lead-grows'
   | 'warped';
 
+/** How the light went when a picture was taken: square to the axis, or along the groove, as on a projector. */
+export const PROFILE_VIEWS = ['side', 'groove'] as const;
+/** One of PROFILE_VIEWS. */
+export type ProfileView = (typeof PROFILE_VIEWS)[number];
+
 /** What is said of the picture of a thread. */
 export interface ProfileAskedFor {
   readonly pxPerMm: number | null;
@@ -37,7 +42,7 @@ export interface ProfileAskedFor {
   /** At the pitch diameter, degrees. */
   readonly leadAngleDeg: number | null;
   /** How the light went: square to the axis, or along the groove, the part turned to its lead angle as on a projector. Missing: not said. */
-  readonly view?: 'side' | 'groove';
+  readonly view?: ProfileView;
   /** What the person showed, where the picture did not say it by itself. */
   readonly shown?: Shown;
 }

@@ -192,7 +192,8 @@ export function springsBack(q: SizeAsked, s: Sizing): boolean {
   if (since.filter((e) => e.kind === 'spring').length >= MOST_SPRINGS) return false;
   return s.spread((i) => s.cloud.x[i] ?? 0).mean - s.spread((i) => s.atLast(i, lastMm)).mean > SPRING_WORTH_G * s.g;
 }
-const MOST_SPRINGS = 2;
+/** After so many the tool has closed on its dial. Common practice, no source. */
+export const MOST_SPRINGS = 2;
 const SPRING_WORTH_G = 0.25;
 /** Metal was cut, and nothing since the tool was last touched off or found its groove. */
 const cutBefore = (q: SizeAsked, s: Sizing): boolean => s.lastMm === null && q.history.some((e) => e.kind === 'cut');

@@ -10,7 +10,8 @@ export const sinceCut = (history: readonly SizeEvent[]): readonly SizeEvent[] =>
 
 /** A trial of a mate. */
 type MateTrial = Extract<SizeEvent, { kind: 'mate' }>;
-const STOPS: ReadonlySet<MateResult> = new Set(['no-start', 'starts', 'binds', 'tight']);
+/** Results with which a mate did not go on. */
+export const STOPS: ReadonlySet<MateResult> = new Set(['no-start', 'starts', 'binds', 'tight']);
 /** Each mate's last trial since metal was cut. */
 function lastTrials(history: readonly SizeEvent[]): MateTrial[] {
   const last = new Map<string, MateTrial>();

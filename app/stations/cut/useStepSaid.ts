@@ -9,7 +9,6 @@ import { useShop } from '../../store/store.ts';
 
 /** How a step is said on this lathe: one figure, the one that its dial shows. */
 export interface StepSaid {
-  readonly on: 'radius' | 'diameter';
   /** A step with what it is on. @param mm on the radius */
   readonly text: (mm: number) => string;
   readonly short: (mm: number) => string;
@@ -32,7 +31,6 @@ export function useStepSaid(): StepSaid {
     return by === null ? null : `${by} along the top slide`;
   };
   return {
-    on,
     text: (mm) => along(mm) ?? stepText(mm, u, on),
     short: (mm) => shown(mm) ?? stepShort(mm, u, on),
     answer: (a) => deeperText(a, u, on, a.code === 'deeper' ? along(a.byMm) : null),

@@ -3,18 +3,17 @@ import { bad, good } from '../../quantity/outcome.ts';
 import { cosDeg } from '../../quantity/units.ts';
 import { TrainSchema } from '../../lathe/schema.ts';
 import { cardOf } from '../card.ts';
-import { cutFacts, cutPlan, planRequest } from '../cutPlan.ts';
+import { beyondPlanMm, cutFacts } from '../cutPlan.ts';
 import { latheOf, threadOfJob } from '../derive.ts';
 import { BINDS, EVENT_FIELDS } from '../events.ts';
 import { feedOf, feedsAtAngle, plannedSlideDeg, swungToPickUp } from '../feed.ts';
 import { lastN, metalOf, nextStartOf, standingOfPart, voidedOf } from '../metal.ts';
 import { mateInHand, pinUsed } from '../measure.ts';
-import { nextPass } from '../nextPass.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { oldGrooveBelowMm } from '../recut.ts';
 import type { Job, Shop } from '../schema.ts';
 import { beliefOf } from '../sizing.ts';
-import { sideStand } from '../slides.ts';
+import { sideSign, sideStand } from '../slides.ts';
 import { edit, event, some, shown } from './edit.ts';
 
 const orNull = <T extends TSchema>(schema: T) => Type.Optional(Type.Union([Type.Null(), schema]));
@@ -156,14 +155,13 @@ export const MACHINE = {
   }),
   deeper: event({ byMm: Type.Number({ minimum: -50, maximum: 50 }) }, (f, { job, shop }) => ({
     kind: 'deeper',
-    byMm: f.byMm + shortOfPlanMm(job, shop),
+    byMm: f.byMm + beyondPlanMm(job, shop, metalOf(job)),
   })),
   sideDone: event({ flank: EVENT_FIELDS.sideCut.flank, byMm: EVENT_FIELDS.sideCut.byMm }, (f, { job }) => {
     const metal = metalOf(job);
     const leftHand = threadOfJob(job)?.leftHand ?? false;
     if (metal.cuts === 0) return bad('flank', 'nothing-cut');
-    // the leading flank lies in the direction of the cut
-    const towardsHeadstock = f.byMm * ((f.flank === 'leading') === !leftHand ? 1 : -1);
+    const towardsHeadstock = f.byMm * sideSign(f.flank, leftHand);
     const stand = sideStand(metal, towardsHeadstock, leftHand);
     if (!stand) return bad('flank', 'slide-square');
     return { kind: 'sideCut', flank: f.flank, byMm: f.byMm, axialMm: metal.axialMm + towardsHeadstock, ...stand };
@@ -405,19 +403,6 @@ export const MACHINE = {
 } as const;
 
 /** The shop with these gears on a lathe. */
-/**
- * Once every pass is cut a step deeper is counted from where the tool stands, not from the figure that the last setting was
- * rounded from: what is offered is then what is cut. What the metal lies beyond the plan, mm; 0 while passes are left.
- */
-function shortOfPlanMm(job: Job, shop: Shop): number {
-  const metal = metalOf(job);
-  const request = planRequest(job, shop, metal);
-  const plan = cutPlan(job, request);
-  if (!request || !plan?.ok || metal.cuts === 0) return 0;
-  const at = { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) };
-  return nextPass(plan.value, at) === null ? metal.depthMm - plan.value.depthMm : 0;
-}
-
 const withMounted = (shop: Shop, lathe: string | null, train: NonNullable<Job['gears']['train']>): Shop => ({
   ...shop,
   lathes: shop.lathes.map((l) => (l.id === lathe ? { ...l, mounted: train } : l)),

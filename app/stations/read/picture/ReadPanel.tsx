@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { type PictureRow, seenAs } from '../../../../core/job/fromPicture.ts';
 import { partOf } from '../../../../core/job/evidence.ts';
 import type { ProfileRead } from '../../../../core/profile/types.ts';
-import { FREE_ENDS, PICTURE_VIEWS } from '../../../../core/job/schema.ts';
+import { FREE_ENDS } from '../../../../core/job/schema.ts';
+import { PROFILE_VIEWS } from '../../../../core/profile/types.ts';
 import { VIEW_NAMES } from '../../../../words/profile.ts';
 import { counted, growsText, hiddenText, rowName } from '../../../../words/picture.ts';
 import { PROFILE_ASKS } from '../../../../words/profile.ts';
@@ -95,9 +96,9 @@ export function ReadPanel({ view, read, rows, chosen, onChoose, onTake, failed }
           label="The light went (flats and radii hang on it)"
           even
           value={shadow.view ?? 'unsaid'}
-          options={PICTURE_VIEWS.map((v) => ({ value: v, label: VIEW_NAMES[v] }))}
+          options={PROFILE_VIEWS.map((v) => ({ value: v, label: VIEW_NAMES[v] }))}
           onChange={(v) => {
-            const view = PICTURE_VIEWS.find((x) => x === v);
+            const view = PROFILE_VIEWS.find((x) => x === v);
             if (view) setShadow({ view });
           }}
         />

@@ -69,6 +69,7 @@ function finished(like: Job, shop: Shop, w: Went): Job {
     { do: 'mount', holding: 'chuck-centre' },
     { do: 'measureBlank', diameterMm: w.blankMm, text: w.blankMm.toFixed(2) },
     { do: 'touchOff' },
+    { do: 'provePitch', by: 'scratch' },
   );
   cutOut(job, shop, go);
   for (const byMm of w.deeper) {

@@ -78,9 +78,8 @@ function tellAll(): Job[] {
     { do: 'mount', holding: 'chuck-centre' },
     { do: 'measureBlank', diameterMm: 1.487 * 25.4, text: '1.487 in' },
     { do: 'touchOff' },
-    { do: 'passDone' },
     { do: 'scratch', crests: 7, spanMm: 50.8, text: '7 crests in 2 in' },
-    ...times(5, { do: 'passDone' }),
+    ...times(6, { do: 'passDone' }),
   ]);
 
   const gland = begin('demo-gland', 'Stern-gland nut', 'Withy Boatyard, the Marigold', '11');
@@ -174,6 +173,7 @@ function tellAll(): Job[] {
     { do: 'mount', holding: 'collet' },
     { do: 'measureBlank', diameterMm: 2.25, text: '2.25' },
     { do: 'touchOff' },
+    { do: 'provePitch', by: 'scratch' },
     ...times(6, { do: 'passDone' }),
     { do: 'springDone' },
     ...DRESSED.map((what): Edit => ({ do: 'dress', what })),

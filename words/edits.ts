@@ -124,6 +124,7 @@ const LABELS: { readonly [K in EditName]: Label<K> } = {
   setLevers: 'move a lever',
   swingSlide: 'swing the top slide',
   scratch: 'read the scratch',
+  provePitch: (f) => (f.by === 'waived' ? 'let the pitch be unproved' : 'the pitch is right'),
   offset: (f, L) => `the groove is ${f.text ?? L(f.mm)} off`,
   offsetByFlanks: 'touch both flanks',
   offsetFromTaught: (f) => `the reference stands ${f.text}`,

@@ -5,6 +5,7 @@ import { acceptedText, BIND_NAMES, DRESS_NAMES, FORM_NAMES } from './prove.ts';
 import { degreesText, FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { trainText } from '../core/gearing/trainText.ts';
+import { PITCH_PROVED } from './pitch.ts';
 import { JUDGED_NAMES, OFFSET_NAMES, TAUGHT_NAMES, WAY_NAMES } from './pickup.ts';
 
 const HOLDING = {
@@ -57,6 +58,8 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
       return `A lever moved${e.ratio === '' ? '' : `: ${e.ratio}`}`;
     case 'scratchRead':
       return `Scratch read: ${typed(e.text, `${e.crests} crests over ${len(e.spanMm)}`)}`;
+    case 'pitchProved':
+      return PITCH_PROVED[e.by];
     case 'slideSwung':
       return `Top slide swung to ${e.deg}\u00b0 from the cross slide`;
     case 'offsetRead':

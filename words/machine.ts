@@ -15,6 +15,7 @@ import type { SlideTravel } from '../core/job/pickupMove.ts';
 import type { Setting } from '../core/job/slides.ts';
 import { factText } from './facts.ts';
 import { mistakeText } from './gears.ts';
+import { pitchLines } from './pitch.ts';
 import { problemText } from './problems.ts';
 import { becauseText, STATION_NAMES } from './stations.ts';
 import { shownOn } from '../core/lathe/dials.ts';
@@ -282,6 +283,14 @@ const blankText = (b: CardView['card']['blank'], make: 'external' | 'internal', 
 const shareText = (radialMm: number, u: UnitSystem): string =>
   radialMm > 0 ? ` About ${fine(radialMm, u)} on the radius was left on purpose: finish it by what it measures.` : '';
 
+/** The scratch is set like a pass, and read. */
+function pitchText(card: Card, u: UnitSystem): string {
+  if (!card.pitch) return '';
+  const [s] = card.settings;
+  const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}. ` : '';
+  return `${set}${pitchLines(card.pitch, u).what}`;
+}
+
 /** What the machinist does now, in one sentence. */
 export function cardText(
   view: CardView,
@@ -316,6 +325,7 @@ export function cardText(
     case 'pickup':
       return `${card.lostBy ? LOST[card.lostBy] : ''} Pick it up before anything else is cut.`.trim();
     case 'air': {
+      if (card.pitch) return pitchText(card, u);
       const [s] = card.settings;
       const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}, as deep as the groove is. ` : '';
       return `${set}Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air. No metal is expected: if it cuts, stop.`;

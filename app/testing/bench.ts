@@ -49,6 +49,8 @@ export class Bench {
     this.shop = shop;
   }
   private n = 0;
+  /** The pitch is proved as soon as the tool is touched off: most of what is tested comes after it. */
+  proves = true;
   try(e: Edit): string | null {
     this.n += 1;
     const done = applyEdit(this.job, this.shop, e, { id: `t${this.n}`, at: AT });
@@ -61,6 +63,7 @@ export class Bench {
     for (const e of edits) {
       const wrong = this.try(e);
       if (wrong !== null) throw new Error(`${e.do}: ${wrong}`);
+      if (this.proves && e.do === 'touchOff' && this.card.pitch) this.try({ do: 'provePitch', by: 'scratch' });
     }
     return this;
   }

@@ -18,6 +18,7 @@ import { metalOf, nextStartOf, standingOfPart, threadExists, type LostBy, type M
 import type { Job, Shop } from './schema.ts';
 import { safeMarks } from './safeMarks.ts';
 import { nextPass, setTo } from './nextPass.ts';
+import { pitchProof, scratchDepthMm, type PitchProof } from './pitchProof.ts';
 import { meetsMetalMm, recutting } from './recut.ts';
 import { wrongScratch, type WrongScratch } from './scratchCheck.ts';
 import { shareLeftMm } from './share.ts';
@@ -48,8 +49,8 @@ export interface CardGears extends GearSetting {
 /** The one act that is due at the machine. */
 export interface Card {
   readonly do: Act;
-  /** Of what: the work or the gears; the blank or the thread; surface or groove. */
-  readonly what: 'work' | 'gears' | 'blank' | 'thread' | 'surface' | 'groove' | null;
+  /** Of what: the work or the gears; the blank or the thread; surface or groove; a run that only scratches, or turns in its place, to prove the pitch. */
+  readonly what: 'work' | 'gears' | 'blank' | 'thread' | 'surface' | 'groove' | 'pitch' | null;
   readonly settings: readonly Setting[];
   readonly outMm: number | null;
   readonly outTurns: number | null;
@@ -79,6 +80,8 @@ export interface Card {
   readonly closeOn: readonly number[] | null;
   /** What stands between spindle and leadscrew for this job; null: nothing is geared. */
   readonly gears: CardGears | null;
+  /** How the pitch is proved before any depth; null: it is not what is due. */
+  readonly pitch: PitchProof | null;
   readonly conflict: Feed['conflict'];
   readonly lostBy: LostBy | null;
   readonly stopped: Stopped | null;
@@ -145,7 +148,7 @@ export const partsOf = (job: Job): number => job.quantity.parts + (job.quantity.
 /**
  * What was tried or measured since metal was last cut.
  * @example testsSinceCut(demo('press'), metal(demo('press'))) // []
- * @example testsSinceCut(demo('brass'), metal(demo('brass')))[0].n // 16
+ * @example testsSinceCut(demo('brass'), metal(demo('brass')))[0].n // 17
  */
 export const testsSinceCut = (job: Job, metal: Metal): SizeTest[] =>
   standingOfPart(job, metal.part)
@@ -212,6 +215,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
     airPasses: 0,
     closeOn: safeMarks(job, shop, lathe),
     gears: gearsFor(job, shop, lathe),
+    pitch: null,
     conflict: feed.conflict,
     lostBy: metal.lostBy,
     stopped: null,
@@ -247,8 +251,12 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
   if (changes.length > 0) return stop({ code: 'changed', changes });
   const scratch = wrongScratch(job, shop, metal);
   if (scratch) return stop({ code: 'scratch', scratch });
-  if (!metal.mounted) return answer({ do: 'mount', what: 'work' });
+  const pitch = pitchProof(job, shop, metal);
+  // no rule reaches into a nut: its gears are proved before it is put up, when a spare bar can still be held
+  const gearsFirst = pitch !== null && pitch.by !== 'scratch';
+  if (!metal.mounted && !gearsFirst) return answer({ do: 'mount', what: 'work' });
   if (!gearsUp(job, lathe, metal)) return answer({ do: 'mount', what: 'gears' });
+  if (gearsFirst) return answer({ do: 'air', what: 'pitch', pitch });
   if (metal.phase === 'lost') return answer({ do: 'pickup' });
   if (metal.touched === null || metal.zeroLost) {
     const groove = metal.cuts > 0 || recutting(job);
@@ -280,6 +288,10 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
   }
 
   const next = nextPass(plan, at);
+  if (pitch && next) {
+    const depthMm = scratchDepthMm(next.made.depthMm);
+    return answer({ do: 'air', what: 'pitch', pitch, depthMm, settings: setTo({ depthMm, axialMm: 0 }, at).settings });
+  }
   const ended = next && stageEnded(job, request, plan, metal, next.pass.stage);
   if (ended) return answer(springCard(ended.springs, ended.stage));
   if (next) {

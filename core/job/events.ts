@@ -66,6 +66,11 @@ const JUDGED_BY = ['in', 'eye', 'dial'] as const;
 /** One of JUDGED_BY. */
 export type JudgedBy = (typeof JUDGED_BY)[number];
 
+/** How a pitch is proved before depth: a scratch, turns of the chuck by hand, a scratch on a spare bar; or it is not. */
+export const PITCH_BY = ['scratch', 'turns', 'bar', 'waived'] as const;
+/** One of PITCH_BY. */
+export type PitchBy = (typeof PITCH_BY)[number];
+
 /** What each kind of event tells besides who, when and where. */
 export const EVENT_FIELDS = {
   partBegun: {},
@@ -98,6 +103,8 @@ export const EVENT_FIELDS = {
   },
   gearsMounted: { lathe: id, train: TrainSchema },
   leversSet: { lathe: id, ratio: text(80) },
+  /** How the pitch of what is geared or typed was proved before depth, or that it was let be, on purpose. */
+  pitchProved: { by: oneOf(...PITCH_BY) },
   scratchRead: { crests: Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }), spanMm: positive, text: text(120) },
   slideSwung: { deg: Type.Number({ minimum: 0, maximum: 90 }) },
   /** How far the groove lies from the tool, + towards the headstock, and how that was read. */

@@ -1,6 +1,6 @@
 import type { Infeed } from '../cutting/plan.ts';
 import { cosDeg } from '../quantity/units.ts';
-import type { EventKind, EventOf, LedgerEvent } from './events.ts';
+import type { EventKind, EventOf, LedgerEvent, PitchBy } from './events.ts';
 import { kept } from '../keep/keep.ts';
 import { LEAST_CUT_MM } from './leastCut.ts';
 import { type Facts, LATHE_ID, movedFacts } from './sameFacts.ts';
@@ -77,6 +77,8 @@ export interface Metal {
   readonly facts: Facts | null;
   readonly finished: 'finished' | 'scrapped' | null;
   readonly scratch: EventOf<'scratchRead'> | null;
+  /** By what the pitch of the gears, levers or typed lead in use is proved: besides PITCH_BY, a run along a groove, or metal cut with it; null: by nothing yet. */
+  readonly pitchProved: PitchBy | 'air' | 'cut' | null;
 }
 
 /**
@@ -169,7 +171,10 @@ interface StartState {
   lastCutN: number;
 }
 
-const newPart = (threadThere: boolean, part: number): Omit<State, 'events' | 'slideDeg' | 'gears' | 'taught'> => ({
+const newPart = (
+  threadThere: boolean,
+  part: number,
+): Omit<State, 'events' | 'slideDeg' | 'gears' | 'taught' | 'pitchProved'> => ({
   part,
   start: 1,
   starts: new Map(),
@@ -256,12 +261,11 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   },
   gearsMounted: (s, e) => {
     s.gears = e;
-    // a scratch speaks of the gears that it was cut with
-    s.scratch = null;
+    unprove(s);
     lose(s, 'gears');
   },
   leversSet: (s) => {
-    s.scratch = null;
+    unprove(s);
     lose(s, 'levers');
   },
   slideSwung: (s, e) => {
@@ -272,6 +276,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
     if (s.touched !== null) loseZero(s, 'slide');
   },
   scratchRead: (s, e) => void (s.scratch = e),
+  pitchProved: (s, e) => void (s.pitchProved = e.by),
   offsetRead: (s, e) => void (s.offset = { mm: e.mm, text: e.text, n: e.n }),
   movedNearer: (s, e) => {
     s.offset = { mm: e.leftMm, text: '', n: e.n };
@@ -301,6 +306,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   },
   airPassed: (s, e) => {
     s.airDue = e.result === 'off';
+    if (e.result === 'in') s.pitchProved ??= 'air';
     if (e.result === 'off') lose(s, 'off');
   },
   cut: (s, e) => {
@@ -312,6 +318,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
     s.infeed = e.infeed;
     if (e.slideDeg !== null) s.slideDeg = e.slideDeg;
     s.hasGroove = true;
+    s.pitchProved ??= 'cut';
     s.airDue = false;
     s.cuts += e.assumedPasses ?? 1;
     s.springs = 0;
@@ -367,6 +374,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
     // cutting goes on at another lead or on another lathe: the old groove has to be found again
     const moved = s.facts ? movedFacts(s.facts, e.facts) : [];
     if (s.cuts > 0 && moved.some((fact) => LOSES_GROOVE.has(fact))) lose(s, 'lead');
+    if (moved.some((fact) => CUTS_LEAD.has(fact))) unprove(s);
     s.facts = e.facts;
   },
 };
@@ -393,6 +401,9 @@ const pick = (s: State): StartState => ({
 /** Facts of which a change that was agreed to means that the old groove has to be found again. */
 const LOSES_GROOVE: ReadonlySet<string> = new Set(['Lead', 'Lathe', LATHE_ID, 'Gears', 'Thread', 'Made']);
 
+/** Facts that decide which lead is cut: changed, the pitch has to be proved anew. */
+const CUTS_LEAD: ReadonlySet<string> = new Set(['Lead', LATHE_ID, 'Gears']);
+
 /** Places nearer than this are one, judged again, mm. */
 const SAME_PLACE_MM = 0.5;
 
@@ -400,6 +411,12 @@ const SAME_PLACE_MM = 0.5;
 function sayBlank(s: State, e: { readonly diameterMm: number }): void {
   s.measuredMm = e.diameterMm;
   if (s.touched === 'surface') s.surfaceMm = e.diameterMm;
+}
+
+/** A scratch speaks of the gears that it was cut with. */
+function unprove(s: State): void {
+  s.scratch = null;
+  s.pitchProved = null;
 }
 
 /** Nothing can be lost where nothing is cut yet. */
@@ -441,7 +458,7 @@ const fresh = (threadThere: boolean): Fold => ({
   event: null,
   before: null,
   length: 0,
-  state: { ...newPart(threadThere, 1), events: 0, slideDeg: null, gears: null, taught: null },
+  state: { ...newPart(threadThere, 1), events: 0, slideDeg: null, gears: null, taught: null, pitchProved: null },
 });
 /** A ledger as far as it was counted, found again by its last event: one for a thread that is there already, one for none. */
 const tails = {

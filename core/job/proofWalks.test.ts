@@ -185,8 +185,10 @@ describe('from a reading to the next cut', () => {
       b.do(
         b.card.do === 'mount'
           ? { do: b.card.what === 'gears' ? 'mountGears' : 'mount' }
-          : b.card.do === 'measure'
-            ? { do: 'measureBlank', diameterMm: 23.4 }
+          : b.card.do === 'air'
+            ? { do: 'provePitch', by: 'turns' }
+            : b.card.do === 'measure'
+              ? { do: 'measureBlank', diameterMm: 23.4 }
             : { do: 'touchOff' },
       );
     const metal = new Metal(b, 0.9, 0);

@@ -1,6 +1,6 @@
 import { allSettings, ratioOf } from '../gearing/gearbox/index.ts';
-import { explainScratch } from '../gearing/proof/index.ts';
-import type { Explanation } from '../gearing/proof/diagnose.ts';
+import { explainScratch, RULE_MM } from '../gearing/proof/index.ts';
+import type { Explanation, Scratch } from '../gearing/proof/diagnose.ts';
 import type { Geared } from '../gearing/train.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { exact, numberOf } from '../quantity/rational.ts';
@@ -40,15 +40,35 @@ export function wrongScratch(
   const leadMm = numberOf(lead);
   const withinMm = (COUNT_CRESTS * readMm) / scratch.crests;
   const starts = threadOfJob(job)?.starts ?? 1;
-  if ([leadMm, leadMm / starts].some((mm) => Math.abs(readMm - mm) <= withinMm)) return null;
+  const offMm = Math.min(...[leadMm, leadMm / starts].map((mm) => Math.abs(readMm - mm)));
   const { train } = job.gears;
+  const geared = isGeared(lathe) && train ? train : null;
+  // further off than a rule reads, and one slip explains it as well as a rule can tell: no half crest is pleaded then
+  const ruleMm = (2 * RULE_MM * Math.SQRT2) / scratch.crests;
+  const slipped = geared !== null && offMm > ruleMm && slipsOf(lathe, geared, readMm, ruleMm / 2).length > 0;
+  if (offMm <= withinMm && !slipped) return null;
   return {
     crests: scratch.crests,
     spanMm: scratch.spanMm,
     readMm,
     leadMm,
     // explained within two of its uncertainties: half a crest in all
-    slips: isGeared(lathe) && train ? slipsOf(lathe, train, readMm, withinMm / 2).slice(0, 3) : [],
+    slips: geared ? slipsOf(lathe, geared, readMm, Math.max(withinMm, ruleMm) / 2).slice(0, 3) : [],
+  };
+}
+
+/**
+ * A train on a lathe, as slips are looked for on it.
+ * @example slippable(shop.lathes[0], { drivers: [60], driven: [40], gearbox: '1' }).planned.levers // {}; it has no gearbox
+ */
+export function slippable(lathe: Lathe, train: Geared): Omit<Scratch, 'measuredMm' | 'uncertaintyMm'> {
+  const setting = allSettings(lathe.levers).find((s) => ratioOf(lathe.levers, s)?.equals(exact(train.gearbox)));
+  return {
+    leadscrew: exact(lathe.leadscrew),
+    fixedRatio: exact(lathe.fixedRatio),
+    gears: lathe.gears,
+    levers: lathe.levers,
+    planned: { drivers: train.drivers, driven: train.driven, ...(setting ? { levers: setting } : {}) },
   };
 }
 
@@ -57,15 +77,5 @@ export function wrongScratch(
  * @param readMm from crest to crest @param uncertaintyMm one standard deviation of it
  * @example slipsOf(shop.lathes[1], { drivers: [40], driven: [40], gearbox: '1/4' }, 3, 0.01)[0].mistake // { kind: 'lever', lever: 'range', at: 'B', planned: 'C' }
  */
-export function slipsOf(lathe: Lathe, train: Geared, readMm: number, uncertaintyMm: number): readonly Explanation[] {
-  const setting = allSettings(lathe.levers).find((s) => ratioOf(lathe.levers, s)?.equals(exact(train.gearbox)));
-  return explainScratch({
-    leadscrew: exact(lathe.leadscrew),
-    fixedRatio: exact(lathe.fixedRatio),
-    gears: lathe.gears,
-    levers: lathe.levers,
-    planned: { drivers: train.drivers, driven: train.driven, ...(setting ? { levers: setting } : {}) },
-    measuredMm: readMm,
-    uncertaintyMm,
-  });
-}
+export const slipsOf = (lathe: Lathe, train: Geared, readMm: number, uncertaintyMm: number): readonly Explanation[] =>
+  explainScratch({ ...slippable(lathe, train), measuredMm: readMm, uncertaintyMm });

@@ -8,6 +8,7 @@ import { StartsCard } from './StartsCard.tsx';
 import type { Beside, CutDrawer, Trying } from './beside.ts';
 import { CutDrawers } from './CutDrawers.tsx';
 import { PassCard } from './PassCard.tsx';
+import { PitchCard } from './PitchCard.tsx';
 import { TryCard } from './TryCard.tsx';
 import { WiresCard } from './WiresCard.tsx';
 import { MountCard } from './MountCard.tsx';
@@ -40,6 +41,8 @@ export function Cut() {
       <MountCard beside={beside} />
     ) : card.do === 'next-start' ? (
       <StartsCard beside={beside} />
+    ) : card.pitch ? (
+      <PitchCard beside={beside} proof={card.pitch} />
     ) : (
       <ActCard beside={beside} />
     );

@@ -43,26 +43,25 @@ const REACH = 2;
 /** Fixed ratios that a tumbler or compound stud usually offers besides the planned one. */
 const USUAL_FIXED = ['1', '1/2', '2'];
 
-/**
- * Every single mistake that explains a scratch: one gear swapped for another in the set, two gears interchanged, the train
- * turned end for end, one lever one or more places off, another fixed ratio. Within the uncertainty, likeliest first.
- * @example explainScratch({ leadscrew: exact('6'), fixedRatio: exact('1'), gears: [20, 40, 50, 60, 80], levers: {}, planned: { drivers: [20], driven: [60], gearbox: '1', levers: {} }, measuredMm: 2.4, uncertaintyMm: 0.01 })[0].mistake // { kind: 'gear', on: 50, planned: 60, role: 'driven' }
- */
-export function explainScratch(s: Scratch): readonly Explanation[] {
+/** A slip, what is cut with it, and how easily it happens, relative. */
+interface Slip {
+  readonly mistake: Mistake;
+  readonly cut: Rational;
+  readonly ease: number;
+}
+/** Every single slip that cuts another lead than the one planned; empty where levers and setting do not go together. */
+function singleSlips(s: Omit<Scratch, 'measuredMm' | 'uncertaintyMm'>): readonly Slip[] {
   const box = ratioOf(s.levers, s.planned.levers ?? {});
   if (box === null) return [];
   const base = s.leadscrew.mul(s.fixedRatio);
   const lead = (drivers: readonly number[], driven: readonly number[], ratio: Rational = box): Rational =>
     base.mul(ratio).mul(totalRatio(drivers, driven));
   const plannedLead = lead(s.planned.drivers, s.planned.driven);
-  const found = new Map<string, Explanation & { readonly score: number }>();
+  const found = new Map<string, Slip>();
   const offer = (mistake: Mistake, cut: Rational, ease = 1): void => {
     if (cut.equals(plannedLead)) return; // would have cut what was planned: no mistake to see
-    const off = Math.abs(numberOf(cut) - s.measuredMm);
-    if (!(off <= REACH * s.uncertaintyMm)) return;
-    const score = OFTEN[mistake.kind] * ease * Math.exp(-0.5 * (off / s.uncertaintyMm) ** 2);
     const key = JSON.stringify(mistake);
-    if (!found.has(key)) found.set(key, { mistake, leadMm: textOf(cut), score });
+    if (!found.has(key)) found.set(key, { mistake, cut, ease: OFTEN[mistake.kind] * ease });
   };
 
   const places = [
@@ -118,5 +117,45 @@ export function explainScratch(s: Scratch): readonly Explanation[] {
     if (ratio.equals(s.fixedRatio)) continue;
     offer({ kind: 'fixed', at: fixed, planned: textOf(s.fixedRatio) }, plannedLead.div(s.fixedRatio).mul(ratio));
   }
-  return [...found.values()].sort((a, b) => b.score - a.score).map(({ mistake, leadMm }) => ({ mistake, leadMm }));
+  return [...found.values()];
+}
+
+/**
+ * Every single mistake that explains a scratch: one gear swapped for another in the set, two gears interchanged, the train
+ * turned end for end, one lever one or more places off, another fixed ratio. Within the uncertainty, likeliest first.
+ * @example explainScratch({ leadscrew: exact('6'), fixedRatio: exact('1'), gears: [20, 40, 50, 60, 80], levers: {}, planned: { drivers: [20], driven: [60], gearbox: '1', levers: {} }, measuredMm: 2.4, uncertaintyMm: 0.01 })[0].mistake // { kind: 'gear', on: 50, planned: 60, role: 'driven' }
+ */
+export const explainScratch = (s: Scratch): readonly Explanation[] =>
+  singleSlips(s)
+    .map((slip) => ({ ...slip, off: Math.abs(numberOf(slip.cut) - s.measuredMm) }))
+    .filter(({ off }) => off <= REACH * s.uncertaintyMm)
+    .map(({ mistake, cut, ease, off }) => ({
+      mistake,
+      leadMm: textOf(cut),
+      score: ease * Math.exp(-0.5 * (off / s.uncertaintyMm) ** 2),
+    }))
+    .sort((a, b) => b.score - a.score)
+    .map(({ mistake, leadMm }) => ({ mistake, leadMm }));
+
+/**
+ * The single slips that cut a lead nearest to the one planned, nearest first, one for each lead: what a scratch has to be told from.
+ * @param most how many
+ * @example nearestSlips({ leadscrew: exact('6'), fixedRatio: exact('1'), gears: [20, 40, 50, 60, 80], levers: {}, planned: { drivers: [20], driven: [60], gearbox: '1', levers: {} } }, 1)[0] // { mistake: { kind: 'gear', on: 50, planned: 60, role: 'driven' }, leadMm: '12/5' }
+ */
+export function nearestSlips(s: Omit<Scratch, 'measuredMm' | 'uncertaintyMm'>, most: number): readonly Explanation[] {
+  const planned = numberOf(
+    s.leadscrew
+      .mul(s.fixedRatio)
+      .mul(totalRatio(s.planned.drivers, s.planned.driven))
+      .mul(ratioOf(s.levers, s.planned.levers ?? {}) ?? exact('1')),
+  );
+  const byLead = new Map<string, Slip>();
+  for (const slip of singleSlips(s)) {
+    const key = textOf(slip.cut);
+    if ((byLead.get(key)?.ease ?? 0) < slip.ease) byLead.set(key, slip);
+  }
+  return [...byLead.values()]
+    .sort((a, b) => Math.abs(numberOf(a.cut) - planned) - Math.abs(numberOf(b.cut) - planned))
+    .slice(0, most)
+    .map(({ mistake, cut }) => ({ mistake, leadMm: textOf(cut) }));
 }

@@ -12,8 +12,8 @@ export interface ScratchPlan {
 }
 /** Jaws are set on a scratched crest no better than this, mm. Common practice, no source. */
 const PLACED_MM = 0.02;
-/** With nothing but a rule, mm. */
-const RULE_MM = 0.25;
+/** With nothing but a rule, mm. Common practice, no source. */
+export const RULE_MM = 0.25;
 /** A lead nearer than this is what an approximate train is meant to be, not another pitch, ppm. */
 const ANOTHER_PITCH_PPM = 3000;
 const NEAREST = 12;
@@ -50,4 +50,26 @@ export function judgeScratch(lead: Rational, crests: number, spanMm: number, ins
     uncertaintyMm,
     right: Math.abs(measuredMm - numberOf(lead)) <= WITHIN_SIGMA * uncertaintyMm,
   };
+}
+
+/** Grooves that are counted by habit. Common practice, no source. */
+const USUAL_COUNT = 10;
+/** A slip has to lie so many times further off than a rule reads, to be told. */
+const TOLD_BY = 4;
+
+/**
+ * How many grooves to measure over with a rule, so that the nearest slip lies four times further off than the rule reads: ten where
+ * that does, more where it takes more, and never more than there are.
+ * @param leadMm as the train cuts it @param nearMm the nearest lead that a slip would cut; null: none @param most as many as there are, at least 1
+ * @example crestsToTell(2, 1.75, 20) // { count: 10, told: true }
+ * @example crestsToTell(2, 1.95, 12) // { count: 12, told: false }; it would take 20
+ */
+export function crestsToTell(
+  leadMm: number,
+  nearMm: number | null,
+  most: number,
+): { readonly count: number; readonly told: boolean } {
+  const needed = nearMm === null ? 1 : Math.ceil((TOLD_BY * RULE_MM) / Math.abs(nearMm - leadMm) - 1e-9);
+  const count = Math.max(1, Math.min(Math.max(USUAL_COUNT, needed), Math.floor(most)));
+  return { count, told: count >= needed };
 }

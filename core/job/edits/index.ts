@@ -8,13 +8,14 @@ import type { Job, Shop } from '../schema.ts';
 import { DESK } from './desk.ts';
 import { COMMON, stale, written, type EditDef } from './edit.ts';
 import { MACHINE as CUTTING } from './machine.ts';
+import { PASSES } from './passes.ts';
 import { PICKUP } from './pickup.ts';
 
 /**
  * Every change of a job, by name. Views dispatch these and hold no recipe; the headless door takes the same ones, so that a
  * whole job can be carried from intake to record as data.
  */
-export const EDITS = { ...DESK, ...CUTTING, ...PICKUP };
+export const EDITS = { ...DESK, ...CUTTING, ...PASSES, ...PICKUP };
 /** Everything that can be done to a job or the shop. */
 export type EditName = keyof typeof EDITS;
 

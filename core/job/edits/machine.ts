@@ -120,52 +120,8 @@ export const MACHINE = {
     spanMm: f.spanMm,
     text: f.text ?? `${f.crests} in ${shown(f.spanMm)}`,
   })),
+  provePitch: event({ by: EVENT_FIELDS.pitchProved.by }, (f) => ({ kind: 'pitchProved', by: f.by })),
 
-  passDone: event(
-    {
-      /** Depth that was really cut, below the surface; missing: what the card asked for. */
-      depthMm: some(Type.Number({ minimum: -1000, maximum: 1000 })),
-    },
-    (f, { job, shop }) => {
-      const { card } = cardOf(job, shop, null);
-      if (card.do !== 'set' || !card.writes || card.pass?.spring)
-        return bad('pass', 'no-pass-now', { spring: card.do === 'set' });
-      const { writes } = card;
-      if (writes.kind !== 'cut') return bad('pass', 'no-pass-now', { spring: false });
-      if (f.depthMm === undefined || Math.abs(f.depthMm - writes.depthMm) < SAME_DEPTH_MM) return writes;
-      const metal = metalOf(job);
-      if (f.depthMm < metal.depthMm - SAME_DEPTH_MM)
-        return bad('depthMm', 'deeper-already', { depthMm: metal.depthMm });
-      // another depth than the card's: the slide that feeds stands where it gives that depth
-      const by = f.depthMm - writes.depthMm;
-      const angled = feedsAtAngle(writes.infeed);
-      return {
-        ...writes,
-        depthMm: f.depthMm,
-        ...(angled && writes.slideDeg !== null
-          ? { topMm: writes.topMm + by / cosDeg(writes.slideDeg) }
-          : { crossMm: writes.crossMm + by }),
-      };
-    },
-  ),
-  springDone: event({}, (_, { job, shop }) => {
-    const { card, metal } = cardOf(job, shop, null);
-    if (card.do === 'check' || card.do === 'pickup') return bad('spring', 'nothing-may-be-cut');
-    return metal.cuts === 0 ? bad('spring', 'nothing-to-spring') : { kind: 'sprung', depthMm: metal.depthMm };
-  }),
-  deeper: event({ byMm: Type.Number({ minimum: -50, maximum: 50 }) }, (f, { job, shop }) => ({
-    kind: 'deeper',
-    byMm: f.byMm + beyondPlanMm(job, shop, metalOf(job)),
-  })),
-  sideDone: event({ flank: EVENT_FIELDS.sideCut.flank, byMm: EVENT_FIELDS.sideCut.byMm }, (f, { job }) => {
-    const metal = metalOf(job);
-    const leftHand = threadOfJob(job)?.leftHand ?? false;
-    if (metal.cuts === 0) return bad('flank', 'nothing-cut');
-    const towardsHeadstock = f.byMm * sideSign(f.flank, leftHand);
-    const stand = sideStand(metal, towardsHeadstock, leftHand);
-    if (!stand) return bad('flank', 'slide-square');
-    return { kind: 'sideCut', flank: f.flank, byMm: f.byMm, axialMm: metal.axialMm + towardsHeadstock, ...stand };
-  }),
   confirmDepth: edit(
     { depthMm: some(Type.Number({ minimum: 0, maximum: 1000 })), text: some(text(80)) },
     ({ job, shop }, f) => {
@@ -407,6 +363,3 @@ const withMounted = (shop: Shop, lathe: string | null, train: NonNullable<Job['g
   ...shop,
   lathes: shop.lathes.map((l) => (l.id === lathe ? { ...l, mounted: train } : l)),
 });
-
-/** Depths nearer than this are the same setting, mm. */
-const SAME_DEPTH_MM = 1e-6;

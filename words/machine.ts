@@ -26,9 +26,20 @@ import type { ThreadEnd } from '../core/cutting/clearRun.ts';
 const fine = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u, FINE);
 const hand = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u);
 
-/** What a dial is turned to: whole turns, under zero too, and what the collar shows then. */
-export const dialText = (d: { readonly turns: number; readonly shown: string }, join: string): string =>
-  `${d.turns !== 0 ? `${turnsText(d.turns)}${join}` : ''}${d.shown}`;
+/** What a dial is turned to: whole turns and what the collar shows then; drawn back past zero as it is counted from there. */
+export function dialText(d: { readonly turns: number; readonly shown: string }, join: string): string {
+  const { n, short } = turnsCounted(d);
+  if (!short) return `${n !== 0 ? `${turnsText(n)}${join}` : ''}${d.shown}`;
+  return n === 0 ? `short of zero, at ${d.shown}` : `${turnsText(n)} short of zero, and on to ${d.shown}`;
+}
+/** Whole turns as a hand counts them from zero: short of it, away from the feed, the collar is met once less than the turns are floored. */
+export function turnsCounted(d: { readonly turns: number; readonly shown: string }): {
+  readonly n: number;
+  readonly short: boolean;
+} {
+  if (d.turns >= 0) return { n: d.turns, short: false };
+  return { n: Number(d.shown) === 0 ? -d.turns : -d.turns - 1, short: true };
+}
 const turnsText = (turns: number): string => `${turns} full turn${turns === 1 ? '' : 's'}`;
 
 /** A unit as it stands beside the big number. */
@@ -283,8 +294,8 @@ const blankText = (b: CardView['card']['blank'], make: 'external' | 'internal', 
 const shareText = (radialMm: number, u: UnitSystem): string =>
   radialMm > 0 ? ` About ${fine(radialMm, u)} on the radius was left on purpose: finish it by what it measures.` : '';
 
-/** The scratch is set like a pass, and read. */
-function pitchText(card: Card, u: UnitSystem): string {
+/** The scratch is set like a pass, by the dial, and read as rules of this shop are. */
+export function pitchText(card: Card, u: UnitSystem): string {
   if (!card.pitch) return '';
   const [s] = card.settings;
   const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}. ` : '';
@@ -328,7 +339,11 @@ export function cardText(
       if (card.pitch) return pitchText(card, u);
       const [s] = card.settings;
       const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}, as deep as the groove is. ` : '';
-      return `${set}Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air. No metal is expected: if it cuts, stop.`;
+      const others = card.settings
+        .slice(1)
+        .map((r) => `${restText(r)}. `)
+        .join('');
+      return `${set}${others}Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air. No metal is expected: if it cuts, stop.`;
     }
     case 'set': {
       const [s] = card.settings;
@@ -362,15 +377,16 @@ export const travelText = (t: SlideTravel | null, mm: number, u: UnitSystem, joi
 export function planDelta(before: CardView, after: CardView): string | null {
   const [a, b] = [before.card, after.card];
   if (before.metal.cuts !== after.metal.cuts || before.metal.part !== after.metal.part) return null;
-  const left = (v: CardView): number => v.plan?.passes.length ?? 0;
+  // where nothing was planned, nothing changed
+  if (!before.plan || !after.plan) return null;
+  const [was, is] = [before.plan.passes.length, after.plan.passes.length];
   const reading = (c: Card): string | null => {
     const [s] = c.settings;
     return c.do === 'set' && !c.pass?.spring && s ? dialText(s, ' + ') : null;
   };
   const parts: string[] = [];
   const [ra, rb] = [reading(a), reading(b)];
-  if (ra !== rb && rb !== null) parts.push(ra === null ? `next ${rb}` : `next ${ra} \u2192 ${rb}`);
-  if (left(before) !== left(after))
-    parts.push(`${left(after)} pass${left(after) === 1 ? '' : 'es'} left instead of ${left(before)}`);
+  if (ra !== null && rb !== null && ra !== rb) parts.push(`next ${ra} \u2192 ${rb}`);
+  if (was !== is) parts.push(`${is} pass${is === 1 ? '' : 'es'} left instead of ${was}`);
   return parts.length > 0 ? parts.join(', ') : null;
 }

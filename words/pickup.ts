@@ -9,7 +9,8 @@ import type { LatheKind } from '../core/lathe/schema.ts';
 import type { Judged } from '../core/pickup/judge.ts';
 import type { TaughtBy } from '../core/pickup/taught.ts';
 import { placeText } from './gears.ts';
-import { travelText, unitName } from './machine.ts';
+import { dialText, travelText, unitName } from './machine.ts';
+import type { Setting } from '../core/job/slides.ts';
 
 /** Everything that is said while an old groove is found again. */
 const fine = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u, FINE);
@@ -88,6 +89,9 @@ function woundText(move: Extract<Move, { way: 'angled' }>, internal: boolean): '
 const intoText = (move: Extract<Move, { way: 'angled' }>): string =>
   move.slideDeg < 90 ? (move.slideMm >= 0 ? ', into the work' : ', out of the work') : '';
 
+/** Where a slide stands, as its collar shows it. */
+const standText = (s: Setting): string => `${dialText(s, ', then ')} ${s.unit}`;
+
 export function moveHead(move: Move, u: UnitSystem, internal = false): MoveHead {
   const bare = (mm: number): string => lengthText(mm, u, { ...FINE, bare: true });
   const dial = (t: SlideTravel | null, mm: number): Pick<MoveHead, 'figure' | 'turns' | 'unit'> =>
@@ -105,7 +109,9 @@ export function moveHead(move: Move, u: UnitSystem, internal = false): MoveHead 
       return {
         what: `Top slide ${woundText(move, internal)}`,
         ...dial(move.travel, move.slideMm),
-        which: `cross slide ${travelText(move.crossTravel, move.crossOutMm, u, ' + ')} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}`,
+        which: `cross slide ${travelText(move.crossTravel, move.crossOutMm, u, ' + ')} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}${
+          move.stands ? `, which is ${standText(move.stands.cross)}` : ''
+        }`,
       };
     case 'turn':
       return {
@@ -158,7 +164,7 @@ export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem, kind: 
     case 'parallel': {
       const reading = travelText(move.travel, move.axialMm, u);
       return [
-        `Move the top slide ${reading} ${towardsHead(move.axialMm)}.`,
+        `Move the top slide ${reading} ${towardsHead(move.axialMm)}${move.stands ? `: it then stands at ${standText(move.stands.top)}` : ''}.`,
         ...(move.comeBack ? [comeBack(towardsHead(move.axialMm))] : []),
         ...(Math.abs(move.outMm) > 1e-4
           ? [`On the taper the tool comes ${move.outMm > 0 ? 'out' : 'in'} by ${fine(move.outMm, u)}.`]
@@ -171,9 +177,13 @@ export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem, kind: 
       const along = travelText(move.travel, move.slideMm, u);
       const cross = travelText(move.crossTravel, move.crossOutMm, u);
       return [
-        `Draw the tool clear, then move the top slide ${along} ${woundText(move, internal)}${intoText(move)}.`,
+        `Draw the tool clear, then move the top slide ${along} ${woundText(move, internal)}${intoText(move)}${move.stands ? `: it then stands at ${standText(move.stands.top)}` : ''}.`,
         ...(move.comeBack ? [comeBack(woundText(move, internal))] : []),
-        `The cross slide goes ${cross} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}: that is its reading for zero now.`,
+        `The cross slide goes ${cross} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}${
+          move.stands
+            ? `: it stands at ${standText(move.stands.cross)} now, and stays there.`
+            : '. Both dials are set to zero when the tool is touched off.'
+        }`,
         slack,
       ];
     }

@@ -21,8 +21,9 @@ export const spanText = (mm: number, u: UnitSystem): string => lengthText(mm, u,
 
 /** What is done to prove the pitch, and what to expect; a span is read with a rule, so a rule's steps are enough. */
 export interface PitchLines {
-  /** The act, in one sentence. */
+  /** The act, in one sentence, and its second half once it is run. */
   readonly what: string;
+  readonly then: string;
   /** What is read, before its field. */
   readonly reads: string;
   /** What it spans when it is right. */
@@ -39,17 +40,23 @@ export function pitchLines(p: PitchProof, u: UnitSystem): PitchLines {
   const span = spanText(p.spanMm, u);
   const grooves = count(p.count, 'groove');
   const spans = p.count === 1 ? 'spans' : 'span';
+  const lay = 'Lay a rule on it, nought at the first groove';
+  const bar = 'Before the nut is put up, scratch a spare bar.';
+  const turned = `Half-nuts shut, take the slack up, then turn the chuck ${count(p.count, 'turn')} by hand`;
   const by = {
     scratch: {
-      what: `Run once along: a scratch, no more. Lay a rule on it, nought at the first groove: ${grooves} ${spans} ${span}.`,
+      what: `Run once along: a scratch, no more. ${lay}: ${grooves} ${spans} ${span}.`,
+      then: `${lay}.`,
       reads: `${grooves} ${spans}`,
     },
     bar: {
-      what: `Before the nut is put up, scratch a spare bar. Lay a rule on it, nought at the first groove: ${grooves} ${spans} ${span}.`,
+      what: `${bar} ${lay}: ${grooves} ${spans} ${span}.`,
+      then: `${bar} ${lay}.`,
       reads: `${grooves} ${spans}`,
     },
     turns: {
-      what: `Half-nuts shut, take the slack up, then turn the chuck ${count(p.count, 'turn')} by hand: the carriage goes ${span}.`,
+      what: `${turned}: the carriage goes ${span}.`,
+      then: `${turned}.`,
       reads: `After ${count(p.count, 'turn')} the carriage went`,
     },
   }[p.by];

@@ -19,6 +19,11 @@ type Sentence<C extends ProblemCode> = (
   cause: string,
 ) => readonly [message: string, right?: string];
 
+const SLIPPED = {
+  inches: 'were inches meant?',
+  millimetres: 'were millimetres meant?',
+  point: 'does the point stand right?',
+} as const;
 const MEMBER = { external: 'screw', internal: 'nut' } as const;
 const RIGHT = {
   chartRow: 'cone 1, range A, 24/48, 8 tpi',
@@ -223,6 +228,10 @@ const SENTENCES: { readonly [C in ProblemCode]: Sentence<C> } = {
     f.pitch ? 'this is a length; the pitch has its own place' : 'mm, um, in, " or thou',
   ],
   'length-negative': (f) => ['A length here cannot be negative.', String(f.right)],
+  'unit-slip': (f, L) => [
+    `${L(f.typedMm)} is typed, and about ${L(f.expectedMm)} is expected: ${SLIPPED[f.slip]}`,
+    `about ${L(f.expectedMm)}; or Enter once more, and it is taken as it is`,
+  ],
   'length-zero': () => ['A length here cannot be zero.', 'leave it empty if it is not known'],
   'length-too-long': (f, L) => [
     `${f.typed} is longer than anything measured here.`,

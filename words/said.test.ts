@@ -127,8 +127,8 @@ describe('the reasons of a verdict', () => {
 
 describe('into the groove', () => {
   const MOVES: readonly Move[] = [
-    { way: 'parallel', axialMm: 0.6, travel: null, comeBack: true, outMm: 0.02 },
-    { way: 'parallel', axialMm: -0.6, travel: null, comeBack: false, outMm: 0 },
+    { way: 'parallel', axialMm: 0.6, travel: null, stands: null, comeBack: true, outMm: 0.02 },
+    { way: 'parallel', axialMm: -0.6, travel: null, stands: null, comeBack: false, outMm: 0 },
     {
       way: 'angled',
       slideDeg: 29.5,

@@ -30,7 +30,13 @@ const WRONG = { mm: /\d\s*(in|")(?=[\s,.;:)]|$)(?! \d)/, in: /\d\s*mm\b/ } as co
 const rightIn = (u: 'mm' | 'in', text: string): void =>
   expect([text, WRONG[u].test(text.replace(/\d+(\.\d+)? mm \(0\.\d+ in\)/g, ''))]).toEqual([text, false]);
 
-const NAMED: Readonly<Record<string, string>> = { why: 'no-name', station: 'fit', make: 'external', mate: 'internal' };
+const NAMED: Readonly<Record<string, string>> = {
+  why: 'no-name',
+  station: 'fit',
+  make: 'external',
+  mate: 'internal',
+  slip: 'point',
+};
 /** Half an inch, with its unit or without. */
 const BARE = { mm: /12\.70*(?!\d| mm)|(?<!\d)0\.50/, in: /(?<!\d)0\.50*(?!\d| in)|12\.7/ } as const;
 /** Figures for every problem: a length where one is wanted, text elsewhere. */

@@ -2,11 +2,13 @@ import clsx from 'clsx';
 import type { ReactNode } from 'react';
 import { Check, ChevronRight } from 'lucide-react';
 import { Button } from '../ui/controls.tsx';
+import { takeArmed } from './Keypad.tsx';
+import { takesFirst } from './standing.ts';
 
 /** The pinned acts: smaller ones first, the one that goes on large and last; upright it lies over the whole width, on top. */
 export function Bar({ children, main }: { readonly children?: ReactNode; readonly main?: ReactNode }) {
   return (
-    <div className="bar flex flex-wrap gap-2 lg:flex-nowrap lg:gap-3">
+    <div className="bar flex flex-wrap gap-2 lg:flex-nowrap lg:gap-3" {...takesFirst}>
       <div
         role="group"
         aria-label="Besides"
@@ -28,14 +30,25 @@ interface MainProps {
   readonly onward?: boolean;
   readonly shut?: boolean;
   readonly disabled?: boolean;
+  /** It takes the number that stands in the field, by itself. */
+  readonly takes?: boolean;
 }
 /** The one act that goes on, as large as the hand needs. */
-export function MainAct({ onClick, children, then = null, onward = false, shut, disabled = false }: MainProps) {
+export function MainAct({
+  onClick,
+  children,
+  then = null,
+  onward = false,
+  shut,
+  disabled = false,
+  takes = false,
+}: MainProps) {
   return (
     <Button
       tone="main"
       className="bar-main w-full flex-wrap gap-x-4 leading-tight"
       disabled={disabled}
+      {...(takes ? { 'data-takes': 'yes' } : {})}
       onClick={onClick}
       {...(shut === undefined ? {} : { 'aria-disabled': shut, 'data-shut': shut ? 'yes' : 'no' })}
     >
@@ -48,6 +61,15 @@ export function MainAct({ onClick, children, then = null, onward = false, shut, 
         </span>
       )}
     </Button>
+  );
+}
+
+/** Takes what stands in the field; the one that goes on where a number is asked for. */
+export function TakeAct({ children = 'Take it' }: { readonly children?: ReactNode }) {
+  return (
+    <MainAct takes onClick={takeArmed}>
+      {children}
+    </MainAct>
   );
 }
 

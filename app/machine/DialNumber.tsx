@@ -1,5 +1,5 @@
 import type { Setting } from '../../core/job/slides.ts';
-import { dialText, dialUnitText } from '../../words/machine.ts';
+import { dialText, dialUnitText, turnsCounted } from '../../words/machine.ts';
 import { Collar } from './Collar.tsx';
 import type { SlideDial } from '../../core/lathe/dials.ts';
 
@@ -26,15 +26,18 @@ interface NumberProps {
   readonly unit: string;
   readonly figure: string;
   readonly turns?: number;
+  /** Drawn back past zero: the turns are counted away from the work. */
+  readonly short?: boolean;
   readonly label: string;
   readonly onWorking?: () => void;
 }
 
 /** One number that is read from where one stands. */
-export function BigNumber({ what, unit, figure, turns = 0, label, onWorking }: NumberProps) {
+export function BigNumber({ what, unit, figure, turns = 0, short = false, label, onWorking }: NumberProps) {
+  const ringed = turns !== 0 || short;
   const body = (
     <>
-      {turns !== 0 && <Ring turns={turns} />}
+      {ringed && <Ring turns={turns} short={short} />}
       <span className="figure-big num dial-number whitespace-nowrap">
         <Digits text={figure} />
       </span>
@@ -42,7 +45,7 @@ export function BigNumber({ what, unit, figure, turns = 0, label, onWorking }: N
   );
   const style = {
     '--chars': Math.max(4, figure.length),
-    '--ring': turns === 0 ? '0.5rem' : 'clamp(5rem, 19cqi, 9.5rem)',
+    '--ring': !ringed ? '0.5rem' : 'clamp(5rem, 19cqi, 9.5rem)',
   } as React.CSSProperties;
   return (
     <>
@@ -70,11 +73,13 @@ export function BigNumber({ what, unit, figure, turns = 0, label, onWorking }: N
 }
 
 /** Whole turns, in a ring before the number: counted by hand, then the collar is read. */
-function Ring({ turns }: { readonly turns: number }) {
+function Ring({ turns, short }: { readonly turns: number; readonly short: boolean }) {
   return (
     <span className="dial-ring flex aspect-square shrink-0 flex-col items-center justify-center rounded-full border-4 border-ink">
       <span className="num dial-ring-n font-bold leading-none">{turns}</span>
-      <span className="dial-ring-w font-semibold leading-tight">turn{Math.abs(turns) === 1 ? '' : 's'}</span>
+      <span className="dial-ring-w font-semibold leading-tight">
+        {short ? 'short' : turns === 1 ? 'turn' : 'turns'}
+      </span>
     </span>
   );
 }
@@ -91,13 +96,15 @@ export function DialNumber({
   readonly dial: SlideDial | null;
   readonly onWorking?: () => void;
 }) {
+  const counted = turnsCounted(setting);
   return (
     <>
       <BigNumber
         what={what}
         unit={dialUnitText(setting)}
         figure={setting.shown}
-        turns={setting.turns}
+        turns={counted.n}
+        short={counted.short}
         label={`Next reading ${dialText(setting, ' + ')}; show the working`}
         {...(onWorking ? { onWorking } : {})}
       />

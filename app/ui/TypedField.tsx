@@ -5,9 +5,21 @@ import { useDraft } from './drafts.ts';
 import { inputClass } from './inputClass.ts';
 import { ProblemText } from './ProblemText.tsx';
 
-export function Problems({ problem, id }: { readonly problem: Problem | null; readonly id: string }) {
+export function Problems({
+  problem,
+  id,
+  huge = false,
+}: {
+  readonly problem: Problem | null;
+  readonly id: string;
+  readonly huge?: boolean;
+}) {
   return (
-    <p id={id} aria-live="polite" className={clsx('text-sm', problem ? 'text-stop' : 'sr-only')}>
+    <p
+      id={id}
+      aria-live="polite"
+      className={clsx(huge ? 'text-xl font-semibold' : 'text-sm', problem ? 'text-stop' : 'sr-only')}
+    >
       {problem && <ProblemText problem={problem} />}
     </p>
   );
@@ -30,6 +42,12 @@ interface TypedProps<T> {
   readonly huge?: boolean;
   /** The label stands beside it already. */
   readonly hideLabel?: boolean;
+  /** The unit that a bare number means here; it stands in the field until another is typed. */
+  readonly unit?: string;
+  /** While it is typed: the same in the other system, and whether the number is bare. */
+  readonly live?: (value: T) => { readonly other: string; readonly bare: boolean };
+  /** What is asked about before it is taken; Enter once more takes it all the same. */
+  readonly asks?: (value: T) => Problem | null;
   /** On a drawing: a patch of bright metal where the figure stands, dashed until there is one. */
   readonly patch?: boolean;
 }
@@ -50,6 +68,9 @@ export function TypedField<T>({
   huge = false,
   hideLabel = false,
   patch = false,
+  unit,
+  live,
+  asks,
 }: TypedProps<T>) {
   const id = useId();
   const [draft, setDraft] = useDraft(label);
@@ -58,7 +79,16 @@ export function TypedField<T>({
     const read = draft === null || draft.trim() === '' ? null : parse(draft);
     return read && !read.ok ? read.problem : null;
   });
-  const commit = (): void => {
+  // asked about once: the same text, entered again, is meant
+  const [asked, setAsked] = useState<string | null>(null);
+  const read = draft === null || !live ? null : parse(draft);
+  const meaning = read?.ok ? (live?.(read.value) ?? null) : null;
+  const bare = (draft !== null || shown === '') && (meaning === null || meaning.bare);
+  const commit = (entered: boolean): void => {
+    if (entered && armed && shown === '' && (draft ?? '').trim() === '') {
+      setProblem({ code: 'nothing-typed', field: label, figures: {} });
+      return;
+    }
     if (draft === null) return;
     if (draft.trim() === '') {
       if (onClear) onClear();
@@ -74,6 +104,13 @@ export function TypedField<T>({
     const outcome = parse(draft);
     if (!outcome.ok) {
       setProblem(outcome.problem);
+      return;
+    }
+    const question = entered && asked === draft ? null : (asks?.(outcome.value) ?? null);
+    if (question) {
+      // leaving the field does not insist
+      setAsked(entered ? draft : null);
+      setProblem(question);
       return;
     }
     const answer = onCommit(outcome.value, draft);
@@ -104,37 +141,54 @@ export function TypedField<T>({
       >
         {label}
       </label>
-      <input
-        id={id}
-        data-numeric
-        data-drafting={draft === null ? 'no' : 'yes'}
-        {...(armed ? { 'data-armed': 'reading' } : {})}
-        className={clsx(
-          patch
-            ? 'num block w-full min-w-0 bg-transparent text-[17px] font-semibold outline-none placeholder:text-current'
-            : inputClass,
-          armed && 'border-2 border-strawink text-xl outline-3 outline-straw',
-          huge && 'field-huge font-bold',
+      <div className={clsx(!patch && 'relative')}>
+        <input
+          id={id}
+          data-numeric
+          data-drafting={draft === null ? 'no' : 'yes'}
+          {...(armed ? { 'data-armed': 'reading' } : {})}
+          className={clsx(
+            patch
+              ? 'num block w-full min-w-0 bg-transparent text-[17px] font-semibold outline-none placeholder:text-current'
+              : inputClass,
+            armed && 'border-2 border-strawink text-xl outline-3 outline-straw',
+            huge && 'field-huge font-bold',
+          )}
+          value={draft ?? shown}
+          placeholder={placeholder}
+          aria-invalid={problem !== null}
+          aria-describedby={`${id}-p`}
+          autoComplete="off"
+          spellCheck={false}
+          onChange={(e) => setDraft(e.target.value)}
+          onBlur={() => commit(false)}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') commit(true);
+            if (e.key === 'Escape') {
+              setDraft(null);
+              setProblem(null);
+            }
+          }}
+        />
+        {unit !== undefined && !patch && bare && (
+          <span
+            aria-hidden
+            className={clsx(
+              'num pointer-events-none absolute right-3 top-1/2 -translate-y-1/2 text-ink2',
+              huge ? 'text-3xl' : 'text-base',
+            )}
+          >
+            {unit}
+          </span>
         )}
-        value={draft ?? shown}
-        placeholder={placeholder}
-        aria-invalid={problem !== null}
-        aria-describedby={`${id}-p`}
-        autoComplete="off"
-        spellCheck={false}
-        onChange={(e) => setDraft(e.target.value)}
-        onBlur={commit}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter') commit();
-          if (e.key === 'Escape') {
-            setDraft(null);
-            setProblem(null);
-          }
-        }}
-      />
-      {hint !== undefined && !problem && !patch && <span className="text-sm text-ink2">{hint}</span>}
+      </div>
+      {!problem && !patch && (meaning !== null || hint !== undefined) && (
+        <span className={clsx('text-ink2', huge ? 'text-lg' : 'text-sm')}>
+          {meaning === null ? hint : <span className="num">{meaning.other}</span>}
+        </span>
+      )}
       <div className={clsx(patch && problem && 'absolute left-0 top-full z-20 w-56 rounded-[3px] bg-panel p-2')}>
-        <Problems id={`${id}-p`} problem={problem} />
+        <Problems id={`${id}-p`} problem={problem} huge={huge} />
       </div>
     </div>
   );

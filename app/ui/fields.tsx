@@ -5,6 +5,7 @@ import { parseLength, type LengthRule } from '../../core/quantity/length.ts';
 import { parsePitch, pitchText } from '../../core/quantity/pitch.ts';
 import { exact, textOf } from '../../core/quantity/rational.ts';
 import { isProblem, type Problem } from '../../core/quantity/outcome.ts';
+import { unitSlip } from '../../core/quantity/unitSlip.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import { useDraft } from './drafts.ts';
 import { inputClass } from './inputClass.ts';
@@ -21,7 +22,14 @@ interface LengthProps {
   readonly placeholder?: string;
   readonly armed?: boolean;
   readonly huge?: boolean;
+  /** About what is expected, mm: what is 10 or 25.4 times off it is asked about. */
+  readonly expectedMm?: number | null;
 }
+
+const slipAsked = (field: string, mm: number, expectedMm: number | null): Problem | null => {
+  const slip = expectedMm === null ? null : unitSlip(mm, expectedMm);
+  return slip && expectedMm !== null ? { code: 'unit-slip', field, figures: { typedMm: mm, expectedMm, slip } } : null;
+};
 
 /** A length in whatever way it is thought; the other system stands beside it. */
 export function LengthField({
@@ -35,6 +43,7 @@ export function LengthField({
   placeholder,
   armed,
   huge,
+  expectedMm = null,
 }: LengthProps) {
   const other = system === 'mm' ? 'in' : 'mm';
   return (
@@ -43,6 +52,9 @@ export function LengthField({
       shown={mm === null ? '' : lengthText(mm, system, FINE)}
       parse={(t) => parseLength(t, { system, field: label, ...rule })}
       onCommit={(v, text) => onCommit(v.mm, text)}
+      unit={system}
+      live={(v) => ({ other: lengthText(v.mm, v.system === 'mm' ? 'in' : 'mm', FINE), bare: v.assumed })}
+      asks={(v) => slipAsked(label, v.mm, expectedMm)}
       {...(onClear ? { onClear } : {})}
       {...(placeholder !== undefined ? { placeholder } : {})}
       {...(armed ? { armed } : {})}

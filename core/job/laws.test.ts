@@ -66,7 +66,12 @@ const begun = (designation: string, lathe: string, blankOff: number, make: 'exte
     make === 'external'
       ? parsed.value.thread.majorMm
       : parsed.value.thread.majorMm - 1.0825 * numberOf(exact(thread.pitch));
-  must({ do: 'mount' }, { do: 'measureBlank', diameterMm: fit + blankOff }, { do: 'touchOff' }, { do: 'provePitch', by: 'scratch' });
+  must(
+    { do: 'mount' },
+    { do: 'measureBlank', diameterMm: fit + blankOff },
+    { do: 'touchOff' },
+    { do: 'provePitch', by: 'scratch' },
+  );
   return now;
 };
 

@@ -6,8 +6,8 @@ import { LEADS_BEFORE } from '../motion/motion.ts';
 import { exact, numberOf, rationalFromNumber, textOf, type Rational } from '../quantity/rational.ts';
 import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 import { gearState, latheOf, threadOfJob } from './derive.ts';
-import { ALONG_BED_DEG, plannedSlideDeg } from './feed.ts';
-import { alongSlide } from './slides.ts';
+import { ALONG_BED_DEG, feedOf, plannedSlideDeg } from './feed.ts';
+import { alongSlide, settingsFor, type Setting, type Stand } from './slides.ts';
 import type { Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
@@ -22,6 +22,12 @@ export interface SlideTravel {
   readonly unit: 'mm' | 'in';
 }
 
+/** What the collars of both slides show once the move is made, as every card after it says it. */
+export interface Stands {
+  readonly cross: Setting;
+  readonly top: Setting;
+}
+
 /** The move that brings the tool in, by its way. */
 export type Move =
   | {
@@ -32,6 +38,7 @@ export type Move =
       /** The move ends against the direction of the cut: it goes past and comes back, so that the slack is taken up. */
       readonly comeBack: boolean;
       readonly outMm: number;
+      readonly stands: Stands | null;
     }
   | {
       readonly way: 'angled';
@@ -42,6 +49,7 @@ export type Move =
       readonly travel: SlideTravel | null;
       readonly crossTravel: SlideTravel | null;
       readonly comeBack: boolean;
+      readonly stands: Stands | null;
     }
   | { readonly way: 'turn'; readonly deg: number; readonly direction: 'forward' | 'back' }
   | {
@@ -182,6 +190,14 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
     const r = dialReading(Math.abs(mm), dial);
     return { mm: r.setMm, shown: r.shown, turns: r.turns, unit: dial.unit };
   };
+  const stands = (by: Stand): Stands | null => {
+    // dials that nobody has set to zero say nothing
+    if (!lathe || metal.touched === null || metal.zeroLost) return null;
+    const to = { crossMm: metal.crossMm + by.crossMm, topMm: metal.topMm + by.topMm };
+    const { settings } = settingsFor(to, lathe, feedOf(job, metal), job.intake.make === 'internal');
+    const [cross, top] = (['cross', 'top'] as const).map((slide) => settings.find((s) => s.slide === slide));
+    return cross && top ? { cross, top } : null;
+  };
   const found = (move: Move): PickupAnswer => ({
     way,
     leadText: textOf(lead),
@@ -201,6 +217,7 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
         travel: travel(axialMm, 'topSlide'),
         comeBack: !inCutDirection,
         outMm: numberOf(out),
+        stands: stands({ crossMm: -numberOf(out), topMm: axialMm }),
       });
     }
     case 'angled': {
@@ -215,6 +232,7 @@ export function pickupMove(job: Job, shop: Shop, metal: Metal): PickupAnswer {
         travel: travel(slideMm, 'topSlide'),
         crossTravel: travel(crossOutMm, 'crossSlide'),
         comeBack: !inCutDirection,
+        stands: stands(stand),
       });
     }
     case 'turn': {

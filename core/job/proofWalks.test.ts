@@ -189,7 +189,7 @@ describe('from a reading to the next cut', () => {
             ? { do: 'provePitch', by: 'turns' }
             : b.card.do === 'measure'
               ? { do: 'measureBlank', diameterMm: 23.4 }
-            : { do: 'touchOff' },
+              : { do: 'touchOff' },
       );
     const metal = new Metal(b, 0.9, 0);
     metal.cutAll();

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { m30, named, TRAIN_2MM } from '../../app/testing/bench.ts';
+import { cardText, dialText, restText } from '../../words/machine.ts';
 import { pickupSteps, moveHead } from '../../words/pickup.ts';
 import { feedOf } from './feed.ts';
 import { pickupMove } from './pickupMove.ts';
@@ -119,4 +120,48 @@ test('who picked the thread up has the part in the lathe: it is not asked for af
   );
   expect(b.card.do).not.toBe('mount');
   expect(b.metal.phase).toBe('kept');
+});
+
+describe('one reading of every slide from the pick-up to the card', () => {
+  test.each([
+    ['external', 0.9],
+    ['external', -0.9],
+    ['internal', 0.9],
+    ['internal', -0.9],
+  ] as const)(
+    'lost in mid-cut of a thread made %s, %d along: what is said of the cross slide is said again',
+    (make, mm) => {
+      const b = m30(make === 'internal' ? 27.9 : 29.93, { make, cameIn: make === 'internal' ? 'nut' : 'screw' })
+        .passes(4)
+        .do({ do: 'wrongMark' }, { do: 'setPickup', way: 'angled' }, { do: 'offset', mm });
+      const { move } = pickupMove(b.job, b.shop, b.metal);
+      if (move?.way !== 'angled' || !move.stands) throw new Error('no move');
+      const [cross, top] = [dialText(move.stands.cross, ', then '), dialText(move.stands.top, ', then ')];
+      const steps = pickupSteps(move, false, 'mm', 'change-gears', make === 'internal').join(' ');
+      expect(steps).toContain(`it stands at ${cross} in now, and stays there`);
+      expect(steps).toContain(`it then stands at ${top} in`);
+      b.do({ do: 'inGroove' });
+      // the run in the air: every slide, each as it was left
+      expect(b.card.do).toBe('air');
+      expect(b.card.settings.map((s) => s.slide).toSorted()).toEqual(['cross', 'top']);
+      expect(cardText(b.view, make, 'in')).toContain(`Cross slide stays at ${cross} in.`);
+      b.do({ do: 'airPass' });
+      const rest = b.card.settings.find((s) => s.slide === 'cross');
+      expect(rest && restText(rest)).toBe(`Cross slide stays at ${cross} in`);
+    },
+  );
+  test('drawn back past zero it is counted as a hand counts it', () => {
+    // 0.1605 short of zero on a collar of 0.100 a turn: once past it, and on to where it shows 0.0395
+    expect(dialText({ turns: -2, shown: '0.0395' }, ', then ')).toBe('1 full turn short of zero, and on to 0.0395');
+    expect(dialText({ turns: -1, shown: '0.0395' }, ', then ')).toBe('short of zero, at 0.0395');
+    expect(dialText({ turns: -1, shown: '0.0000' }, ', then ')).toBe('1 full turn short of zero, and on to 0.0000');
+    expect(dialText({ turns: 1, shown: '0.0395' }, ', then ')).toBe('1 full turn, then 0.0395');
+  });
+  test('dials that nobody has set to zero are not spoken of', () => {
+    const b = lost('M30x2', 'external', 'angled', 30, 0.4);
+    const { move } = pickupMove(b.job, b.shop, b.metal);
+    if (move?.way !== 'angled') throw new Error('no move');
+    expect(move.stands).toBeNull();
+    expect(pickupSteps(move, false, 'mm', 'change-gears').join(' ')).toContain('zero when the tool is touched off');
+  });
 });

@@ -107,7 +107,8 @@ export function settingsFor(
     // a top slide along the bed feeds nothing into the work: it counts up towards the headstock whatever is cut
     const way = slide === 'top' && feed.liesDeg === 90 ? 'in' : wound;
     const feeds = slide === 'top' ? feed.slideDeg !== null || feed.infeed === 'alternate' : feed.slideDeg === null;
-    const r = dialReading(travelMm, dial, way, round);
+    // the one that does not feed stays where it was left
+    const r = dialReading(travelMm, dial, way, feeds ? round : 'nearest');
     return {
       setMm: r.setMm,
       setting: {

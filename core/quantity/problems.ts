@@ -1,3 +1,5 @@
+import type { UnitSlip } from './unitSlip.ts';
+
 /**
  * Every way in which something typed, asked or filed can be wrong, by code, with the figures that say how: lengths in mm,
  * angles in degrees, what was typed as it was typed. The sentences are made elsewhere, in the unit at hand.
@@ -115,6 +117,7 @@ export interface ProblemFigures {
   'not-a-length-unit': { readonly rest: string | number; readonly pitch: boolean };
   'length-negative': { readonly right: string | number };
   'length-zero': None;
+  'unit-slip': { readonly typedMm: number; readonly expectedMm: number; readonly slip: UnitSlip };
   'length-too-long': { readonly typed: string | number; readonly mostMm: number };
   'nothing-typed': None;
   'not-a-number': { readonly typed: string | number };

@@ -6,8 +6,14 @@ import { threadOfJob } from '../../core/job/derive.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import type { PassCardWords } from '../../core/sheet/passCard.ts';
-import { unitName } from '../machine.ts';
+import { turnsCounted, unitName } from '../machine.ts';
 import { LAY_NAMES } from '../try.ts';
+
+/** Turns as they are counted from zero; drawn back past it, so many short. */
+const turnsShown = (d: Parameters<typeof turnsCounted>[0]): string => {
+  const { n, short } = turnsCounted(d);
+  return short ? `${n} short` : String(n);
+};
 
 /** Everything that is said on the pass card. @param motions of one pass on this lathe @param u the unit of its dials */
 export function passCardWords(
@@ -40,7 +46,7 @@ export function passCardWords(
     ],
     rows: p.rows.map((r) => ({
       pass: r.spring ? 'spr.' : String(r.n),
-      turns: r.setting && r.setting.slide !== 'control' ? String(r.setting.turns) : '',
+      turns: r.setting && r.setting.slide !== 'control' ? turnsShown(r.setting) : '',
       collar: r.setting ? r.setting.shown : r.done ? 'cut' : '',
       takes: len(r.takesMm),
       deep: len(r.depthMm),

@@ -1,6 +1,6 @@
 import { Link, useNavigate } from 'react-router';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
-import { cardText, slideText, stoppedText } from '../../../words/machine.ts';
+import { cardText, restText, slideText, stoppedText } from '../../../words/machine.ts';
 import { latheOf } from '../../../core/job/derive.ts';
 import { dialOf } from '../../../core/job/slides.ts';
 import { DialNumber } from '../../machine/DialNumber.tsx';
@@ -8,7 +8,7 @@ import { MainAct, SideAct } from '../../machine/Bar.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
-import { act, useShop } from '../../store/store.ts';
+import { act, useShop, useSystem } from '../../store/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import type { Beside } from './beside.ts';
 import { Conflict } from './Conflict.tsx';
@@ -23,6 +23,7 @@ export function ActCard({ beside }: { readonly beside: Beside }) {
   const { job, machine } = useJobView();
   const shop = useShop();
   const u = useDialUnit();
+  const system = useSystem();
   const { card, metal } = machine;
   const stopped = card.do === 'check' ? card.stopped : null;
   const [setting] = card.settings;
@@ -38,10 +39,16 @@ export function ActCard({ beside }: { readonly beside: Beside }) {
       picture={<CutPicture />}
       head={
         stopped ? (
-          <Halt what={stoppedText(stopped, u).what} check={stoppedText(stopped, u).check} />
+          <Halt {...stoppedText(stopped, stopped.code === 'scratch' ? system : u)} />
         ) : (
           <>
             {card.do === 'air' && setting && <DialNumber what={slideText(setting)} setting={setting} dial={dial} />}
+            {card.do === 'air' &&
+              card.settings.slice(1).map((s) => (
+                <p key={s.slide} className="num text-2xl font-semibold">
+                  {restText(s)}
+                </p>
+              ))}
             <p role="status" className="mt-2 text-[clamp(1.75rem,5cqi,2.25rem)] font-bold leading-tight">
               {text}
             </p>

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { fitOfJob } from '../../../core/job/derive.ts';
 import { cautionsAt } from '../../../core/job/cautions.ts';
 import { REST_ACTS } from '../../../words/holding.ts';
 import { HOLDING_NAMES } from '../../../words/ledger.ts';
 import { cardText, type PutUpLines, putUpLines } from '../../../words/machine.ts';
-import { MainAct } from '../../machine/Bar.tsx';
-import { Keypad, takeArmed } from '../../machine/Keypad.tsx';
+import { MainAct, TakeAct } from '../../machine/Bar.tsx';
+import { Keypad } from '../../machine/Keypad.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
@@ -80,6 +81,7 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
                 job.intake.make === 'external' ? 'The blank measures, on diameter' : 'The bore measures, on diameter'
               }
               mm={metal.measuredMm}
+              expectedMm={fitOfJob(job)?.startDiameterMm ?? null}
               system={shop.settings.system}
               onCommit={(mm, t) => act({ do: 'measureBlank', diameterMm: mm, text: t, after })}
             />
@@ -106,7 +108,7 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
                 {card.gears?.leversFrom == null ? 'It is put up' : 'Levers set'}
               </MainAct>
             ) : (
-              <MainAct onClick={takeArmed}>Take it</MainAct>
+              <TakeAct />
             )
           }
         />

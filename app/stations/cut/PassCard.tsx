@@ -88,7 +88,7 @@ export function PassCard({ beside }: { readonly beside: Beside }) {
           </p>
           <MachineCautions codes={card.cautions} />
           <Stepper steps={motions.map((m) => m.word)} at={now} onAt={led ? setAt : undefined} />
-          <p className="text-[clamp(1.75rem,2.5vw,2rem)] font-bold leading-tight text-balance">{motions[now]?.text}.</p>
+          <p className="motion-now font-bold leading-tight text-balance">{motions[now]?.text}.</p>
           {!led && (
             <p className="rest-of-pass text-lg leading-snug text-ink2">
               {motions

@@ -11,7 +11,7 @@ import { MainAct, SideAct } from '../../machine/Bar.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
 import { MachineFrame } from '../../machine/MachineFrame.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
-import { act, useShop } from '../../store/store.ts';
+import { act, useShop, useSystem } from '../../store/store.ts';
 import { LengthField } from '../../ui/fields.tsx';
 import type { Beside } from './beside.ts';
 import { CutBar } from './CutBar.tsx';
@@ -21,7 +21,7 @@ import { useBack } from './useBack.ts';
 
 /** What the train that is up would span, and what the nearest slips would. */
 function Spans({ proof }: { readonly proof: PitchProof }) {
-  const u = useDialUnit();
+  const u = useSystem();
   return (
     <table className="w-full text-xl" aria-label="What it may span">
       <tbody>
@@ -45,6 +45,7 @@ export function PitchCard({ beside, proof }: { readonly beside: Beside; readonly
   const { job, machine } = useJobView();
   const shop = useShop();
   const u = useDialUnit();
+  const system = useSystem();
   const back = useBack();
   const { card } = machine;
   const { after } = card;
@@ -52,7 +53,7 @@ export function PitchCard({ beside, proof }: { readonly beside: Beside; readonly
   // the act that was scratched, not any other one: gears put up anew are scratched anew
   const [scratched, setScratched] = useState<number | null>(null);
   const lathe = latheOf(job, shop);
-  const lines = pitchLines(proof, u);
+  const lines = pitchLines(proof, system);
   const prove = (by: 'scratch' | 'turns' | 'bar' | 'waived') => () => act({ do: 'provePitch', by, after });
   const waive = <SideAct onClick={prove('waived')}>Let it be, this once</SideAct>;
   const toRun = setting !== undefined && scratched !== after;
@@ -71,13 +72,14 @@ export function PitchCard({ beside, proof }: { readonly beside: Beside; readonly
           </>
         ) : (
           <div className="grid gap-3">
-            <p className="text-[clamp(1.5rem,4cqi,2rem)] font-bold leading-tight">{lines.what}</p>
+            <p className="text-[clamp(1.5rem,4cqi,2rem)] font-bold leading-tight">{lines.then}</p>
             <LengthField
               armed
               huge
               label={lines.reads}
               mm={null}
-              system={u}
+              expectedMm={proof.spanMm}
+              system={system}
               onCommit={(spanMm, text) =>
                 act({ do: 'scratch', crests: proof.count, spanMm, text: `${proof.count} in ${text}`, after })
               }
@@ -93,10 +95,14 @@ export function PitchCard({ beside, proof }: { readonly beside: Beside; readonly
           </div>
         ) : (
           <div className="grid gap-3">
-            <Spans proof={proof} />
+            <div className="grid gap-x-5 gap-y-3 md:grid-cols-2">
+              <div className="grid content-start gap-2">
+                <Spans proof={proof} />
+                {lines.turns && <p className="text-lg text-ink2">{lines.turns}</p>}
+              </div>
+              <Keypad take />
+            </div>
             {lines.doubt && <p className="text-lg font-semibold text-look">{lines.doubt}</p>}
-            {lines.turns && <p className="text-lg text-ink2">{lines.turns}</p>}
-            <Keypad />
           </div>
         )
       }

@@ -2,12 +2,12 @@ import type { PitchProof } from '../../../core/job/pitchProof.ts';
 import { spanText } from '../../../words/pitch.ts';
 import { Compass } from '../../drawing/marks.tsx';
 import { Plate, type Size } from '../../drawing/Plate.tsx';
-import { useDialUnit } from '../../job/jobContext.tsx';
+import { useSystem } from '../../store/store.ts';
 import type { UnitSystem } from '../../../core/quantity/units.ts';
 
 /** The scratch as it will be found, or the way of the carriage, with a rule laid on it: nought at the first. */
 export function PitchPlate({ proof }: { readonly proof: PitchProof }) {
-  const u = useDialUnit();
+  const u = useSystem();
   return (
     <Plate
       label={`${proof.count} ${proof.by === 'turns' ? 'turns' : 'grooves'} against a rule: ${spanText(proof.spanMm, u)}`}

@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import type { DeeperAnswer } from '../../../core/job/deeper.ts';
-import { Bar, MainAct, SideAct } from '../../machine/Bar.tsx';
+import { Bar, MainAct, SideAct, TakeAct } from '../../machine/Bar.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import type { Beside, Trying } from './beside.ts';
@@ -50,6 +50,8 @@ export function TryBar({
       <MainAct onward onClick={() => void navigate(`/jobs/${job.id}/gears`)}>
         Check the train
       </MainAct>
+    ) : at === 'wires' && answer === null ? (
+      <TakeAct />
     ) : undefined;
   if (due)
     return (

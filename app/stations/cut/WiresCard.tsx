@@ -41,6 +41,7 @@ export function WiresCard({ beside, due }: { readonly beside: Beside; readonly d
             huge
             label={`${LAY_NAMES[wires.by]} of ${lengthText(wires.wireMm, system, FINE)}: should be ${lengthText(wires.targetMm, system, FINE)}`}
             mm={null}
+            expectedMm={wires.targetMm}
             system={system}
             onCommit={(mm, text) =>
               act({ do: wires.by === 'balls' ? 'betweenBalls' : 'overWires', mm, text, after: machine.card.after })
@@ -49,7 +50,7 @@ export function WiresCard({ beside, due }: { readonly beside: Beside; readonly d
           <TryAnswer />
         </div>
       }
-      step={<Keypad />}
+      step={<Keypad take={answer !== null} />}
       bar={<TryBar beside={beside} due={due} answer={answer} at="wires" />}
     />
   );

@@ -7,6 +7,7 @@ import { countedText } from '../../../words/pickup.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Button, Note } from '../../ui/controls.tsx';
+import { Keypad } from '../../machine/Keypad.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { TypedField } from '../../ui/TypedField.tsx';
 
@@ -26,6 +27,7 @@ export function DropPanel({ unit, huge }: { readonly unit: UnitSystem; readonly 
         rule={{ allowNegative: true, allowZero: true, maxMm: 5000 }}
         onCommit={(zMm, text) => act({ do: 'dropIn', zMm, threads: dropped?.threads ?? null, text })}
       />
+      {huge && <Keypad signed take />}
       <TypedField
         label="Grooves counted from the face"
         hint="those that the tool drops into"

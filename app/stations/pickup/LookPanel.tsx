@@ -7,6 +7,7 @@ import { EYE_STEP } from '../../drawing/EyePlate.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import { Choice } from '../../ui/choices.tsx';
+import { Keypad } from '../../machine/Keypad.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { EyeSlider } from './EyeSlider.tsx';
 
@@ -78,16 +79,18 @@ function ByEye({ at, onAt }: { readonly at: number | null; readonly onAt: (at: n
 function ByFigure() {
   const u = useDialUnit();
   return (
-    <LengthField
-      armed
-      huge
-      label="Groove is this far from the tool (+ towards the headstock)"
-      mm={null}
-      system={u}
-      rule={{ allowNegative: true, allowZero: true, maxMm: 500 }}
-      onCommit={(v, text) => act({ do: 'offset', mm: v, text })}
-      placeholder={u === 'mm' ? '0.6 mm' : '0.024 in'}
-    />
+    <div className="grid gap-3">
+      <LengthField
+        armed
+        huge
+        label="Groove is this far from the tool (+ towards the headstock)"
+        mm={null}
+        system={u}
+        rule={{ allowNegative: true, allowZero: true, maxMm: 500 }}
+        onCommit={(v, text) => act({ do: 'offset', mm: v, text })}
+      />
+      <Keypad signed take />
+    </div>
   );
 }
 

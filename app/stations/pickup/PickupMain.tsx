@@ -5,7 +5,7 @@ import { judgedOf } from '../../../core/job/pickupJudged.ts';
 import { restOf } from '../../../core/job/pickupMove.ts';
 import { pitchMmOf } from '../../../core/standards/thread.ts';
 import { countedText, ofPitchText } from '../../../words/pickup.ts';
-import { MainAct } from '../../machine/Bar.tsx';
+import { MainAct, TakeAct } from '../../machine/Bar.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
 import type { Look } from './LookPanel.tsx';
@@ -45,22 +45,26 @@ export function PickupMain({ at, look, eye, onReady, onDone }: Props) {
         The face is Z 0
       </MainAct>
     ),
-    look: (
-      <MainAct
-        disabled={look !== 'eye' || eye === null}
-        onClick={() => {
-          if (eye !== null)
-            act({ do: 'offset', mm: Number((-eye * pitchMmOf(thread)).toFixed(4)), by: 'eye', text: ofPitchText(eye) });
-        }}
-      >
-        {look === 'eye' ? 'It stands there' : 'Type what you read'}
-      </MainAct>
-    ),
-    drop: (
-      <MainAct disabled onClick={() => undefined}>
-        Type the Z it stands at
-      </MainAct>
-    ),
+    look:
+      look === 'eye' ? (
+        <MainAct
+          disabled={eye === null}
+          onClick={() => {
+            if (eye !== null)
+              act({
+                do: 'offset',
+                mm: Number((-eye * pitchMmOf(thread)).toFixed(4)),
+                by: 'eye',
+                text: ofPitchText(eye),
+              });
+          }}
+        >
+          It stands there
+        </MainAct>
+      ) : (
+        <TakeAct />
+      ),
+    drop: <TakeAct>Take the Z it stands at</TakeAct>,
     move:
       move && restOf(move) !== 0 ? (
         <MainAct then="take up the rest" onClick={() => act({ do: 'nearer', after: card.after })}>

@@ -91,7 +91,15 @@ export function MeasureField({ plan }: Pick<Props, 'plan'>) {
         )}
       </p>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(7rem,9rem)] items-start gap-2">
-        <LengthField armed huge label={`${LAY_NAMES[plan.by]}, then Enter`} mm={null} system={system} onCommit={take} />
+        <LengthField
+          armed
+          huge
+          label={`${LAY_NAMES[plan.by]}, then Enter`}
+          mm={null}
+          expectedMm={plan.targetMm}
+          system={system}
+          onCommit={take}
+        />
         <LengthField
           label="at, from the end"
           mm={atMm}

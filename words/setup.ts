@@ -1,7 +1,9 @@
 import type { SlideAngle } from '../core/cutting/slideAngle.ts';
+import type { CountedBy } from '../core/cutting/plan.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import { plain } from '../core/quantity/working.ts';
+import { stageName } from './stages.ts';
 
 /** Which slip of the trade it looks like. */
 function slipText(s: SlideAngle, flankDeg: number): string {
@@ -69,6 +71,11 @@ export const RULE_NAMES = {
   'constant-force': 'the same force',
   step: 'a step',
 } as const;
+/** Why there are more or fewer passes than were asked for. @param staged rough, semi-finish and finish are planned apart */
+export const countedText = (c: CountedBy, staged: boolean, u: UnitSystem): string =>
+  `${c.asked} passes asked for, ${c.made} planned: no pass ${c.by === 'most' ? 'over' : 'under'} ${lengthText(c.mm, u, FINE)}${
+    staged ? `, ${stageName(true, c.stage)}` : ''
+  }.`;
 /** What the stages are. */
 export const stagesText = (u: UnitSystem): string =>
   `Roughing takes seven tenths of the metal; semi-finishing goes to the last ${lengthText(0.05, u, FINE)} (or what is fed straight in); burrs are filed off between. Common practice, no source.`;

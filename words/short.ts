@@ -86,7 +86,7 @@ export function shortConclusion(station: StationId, job: Job, shop: Shop, system
       const plan = cutPlan(job, request);
       if (!request || !plan?.ok) return null;
       const n = metal.cuts + 1;
-      const of = metal.cuts + plan.value.passes.length;
+      const of = metal.cuts + plan.value.passes.filter((p) => !p.spring).length;
       if (nextPass(plan.value, { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) }))
         return fits(`pass ${n} of ${of}`, `${n} of ${of}`);
       if (metal.springs < job.cut.springs) return fits(`spring ${metal.springs + 1} of ${job.cut.springs}`, 'spring');

@@ -229,7 +229,9 @@ describe('which side is which', () => {
           internal={false}
           offsetMm={offsetMm}
           move={
-            offsetMm === null ? null : { way: 'parallel', axialMm: offsetMm, travel: null, comeBack: false, stands: null, outMm: 0 }
+            offsetMm === null
+              ? null
+              : { way: 'parallel', axialMm: offsetMm, travel: null, comeBack: false, stands: null, outMm: 0 }
           }
           depthMm={1.2}
         />,

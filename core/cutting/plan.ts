@@ -86,6 +86,17 @@ export interface PlannedPass {
   readonly stage: number;
 }
 
+/** Why there are more or fewer passes than were asked for. */
+export interface CountedBy {
+  readonly asked: number;
+  readonly made: number;
+  /** No pass takes more than this, or less, mm. */
+  readonly by: 'most' | 'least';
+  readonly mm: number;
+  /** The stage whose limit it is, from 0. */
+  readonly stage: number;
+}
+
 /** The passes that bring the tool from what is cut to the target. */
 export interface Plan {
   /** From the surface to the tip at the target. */
@@ -93,6 +104,8 @@ export interface Plan {
   /** What is still to be cut; negative: already deeper than the target. */
   readonly leftMm: number;
   readonly passes: readonly PlannedPass[];
+  /** Another number of passes than was asked for, and which limit wants it; null: as many as were asked for, or none were. */
+  readonly counted: CountedBy | null;
   /** Least withdrawal from the deepest depth. */
   readonly toolOutMm: number;
   /** Fewest whole turns of the dial that give it; null without a dial, or where the bore has no room for them. */
@@ -159,6 +172,7 @@ export function planOf(q: PlanRequest): Outcome<Plan> {
     depthMm,
     leftMm: depthMm - from,
     passes,
+    counted: countedBy(q, stretches, passes),
     toolOutMm,
     toolOutTurns: outTurns(q, toolOutMm, deepest),
     tipDiameterMm: q.surfaceMm === null ? null : q.surfaceMm + (q.member === 'external' ? -2 : 2) * depthMm,
@@ -322,19 +336,60 @@ function countRefusal(stretches: readonly Stretch[]): Refused | null {
   return null;
 }
 
+/** The limit that wants another number of passes than was asked for. */
+function countedBy(
+  { passes: asked, rule }: PlanRequest,
+  stretches: readonly Stretch[],
+  passes: readonly PlannedPass[],
+): CountedBy | null {
+  const made = passes.filter((p) => !p.spring).length;
+  if (asked === null || made === asked || made === 0 || rule === 'step') return null;
+  const by = made > asked ? 'most' : 'least';
+  const limits = stretches.flatMap(({ stage, index, fromMm, toMm }) => {
+    const mm = by === 'most' ? stage.firstMaxMm : stage.lastMinMm;
+    return mm === null ? [] : [{ mm, stage: index, passes: (toMm - fromMm) / mm }];
+  });
+  const [most] = limits.toSorted((a, b) => b.passes - a.passes);
+  return most ? { asked, made, by, mm: most.mm, stage: most.stage } : null;
+}
+
+/**
+ * So many passes shared among stretches by what each has to take, none with fewer than it needs.
+ * @returns as many in all as were asked for, or as many as are needed where that is more
+ */
+function shared(asked: number, stretches: readonly { readonly least: number; readonly share: number }[]): number[] {
+  const counts = stretches.map((s) => s.least);
+  for (let left = asked - counts.reduce((a, b) => a + b, 0); left > 0; left -= 1) {
+    // the next pass goes where a pass has most to take
+    const loads = stretches.map((s, i) => s.share / (counts[i] ?? 1));
+    const at = loads.indexOf(Math.max(...loads));
+    counts[at] = (counts[at] ?? 0) + 1;
+  }
+  return counts;
+}
+
 function passesOf(q: PlanRequest, tool: ToolOutline, stretches: readonly Stretch[], feedDeg: number): PlannedPass[] {
   const [from, depthMm] = [stretches[0]?.fromMm, stretches.at(-1)?.toMm];
   if (from === undefined || depthMm === undefined) return [];
   const whole = sectionMm2(tool, depthMm) - sectionMm2(tool, from);
   const place = placer(q, from, depthMm, feedDeg);
   const out: PlannedPass[] = [];
-  for (const { fromMm, toMm, stage, index } of stretches) {
-    const share = (sectionMm2(tool, toMm) - sectionMm2(tool, fromMm)) / whole;
+  const counts =
+    q.passes === null
+      ? null
+      : shared(
+          q.passes,
+          stretches.map(({ fromMm, toMm, stage }) => ({
+            least: Math.max(1, Math.ceil((toMm - fromMm) / (stage.firstMaxMm ?? Infinity) - EPS)),
+            share: (sectionMm2(tool, toMm) - sectionMm2(tool, fromMm)) / whole,
+          })),
+        );
+  for (const [i, { fromMm, toMm, stage, index }] of stretches.entries()) {
     const depths = stepDepths({
       fromMm,
       toMm,
       rule: stage.rule,
-      passes: q.passes === null ? null : Math.max(1, Math.round(q.passes * share)),
+      passes: counts?.[i] ?? null,
       capMm: stage.firstMaxMm,
       floorMm: stage.lastMinMm,
       stepMm: stage.stepMm ?? null,
@@ -353,7 +408,7 @@ function passesOf(q: PlanRequest, tool: ToolOutline, stretches: readonly Stretch
       d = depth;
     }
     const last = out.at(-1);
-    for (let i = 0; last && i < stage.springs; i += 1) out.push({ ...last, chipMm2: 0, spring: true });
+    for (let k = 0; last && k < stage.springs; k += 1) out.push({ ...last, chipMm2: 0, spring: true });
   }
   return out;
 }

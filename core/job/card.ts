@@ -307,12 +307,18 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
     return answer({
       do: 'set',
       settings: made.settings,
-      pass: { n: metal.cuts + 1, of: metal.cuts + plan.passes.length, spring: false, stage: pass.stage, ...place },
+      pass: {
+        n: metal.cuts + 1,
+        of: metal.cuts + plan.passes.filter((p) => !p.spring).length,
+        spring: false,
+        stage: pass.stage,
+        ...place,
+      },
       depthMm: made.depthMm,
       takesMm: cutsAir ? 0 : made.depthMm - there,
       chipMm2: cutsAir ? 0 : sectionMm2(tool, above + made.depthMm) - sectionMm2(tool, above + there),
       expectsMetal: !cutsAir,
-      airPasses: plan.passes.filter((p) => p.depthMm <= meets).length,
+      airPasses: plan.passes.filter((p) => !p.spring && p.depthMm <= meets).length,
       writes: {
         kind: 'cut',
         depthMm: made.depthMm,

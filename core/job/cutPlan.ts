@@ -47,16 +47,20 @@ function tipOf(job: Has<'fit' | 'intake'>, thread: ThreadSpec): Tip {
 
 /**
  * Passes typed, less those cut since on this start of this part: what is left of the wish. It counts for each start and each
- * part anew. Null: none typed, or it is used up.
+ * part anew; typed in mid-cut, as after going deeper, it is meant for what was left there and plans no other part. Null: none
+ * typed, or it is used up.
  * @example passesWanted(demo('pump'), metal(demo('pump'))) // null; as many as are calm
  * @example passesWanted({ events: [], cut: { passes: { count: 12, after: 0 } } }, { part: 1, start: 1 }) // 12
  */
 export function passesWanted(job: Has<'cut' | 'events'>, at: Pick<Metal, 'part' | 'start'>): number | null {
   const { passes } = job.cut;
   if (!passes) return null;
-  const since = standing(job.events).filter(
-    (e) => e.kind === 'cut' && e.n > passes.after && e.part === at.part && e.start === at.start,
-  ).length;
+  const cuts = standing(job.events).filter((e) => e.kind === 'cut');
+  const typedOn = cuts.findLast((e) => e.n <= passes.after);
+  const begun = standing(job.events).findLast((e) => e.n <= passes.after);
+  const inMidCut = typedOn && begun && typedOn.part === begun.part && typedOn.start === begun.start;
+  if (inMidCut && (typedOn.part !== at.part || typedOn.start !== at.start)) return null;
+  const since = cuts.filter((e) => e.n > passes.after && e.part === at.part && e.start === at.start).length;
   return passes.count > since ? passes.count - since : null;
 }
 

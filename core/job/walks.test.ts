@@ -1,3 +1,4 @@
+import { countedText } from '../../words/setup.ts';
 import { known } from '../../app/testing/known.ts';
 import { describe, expect, test } from '@jest/globals';
 import { Bench, named } from '../../app/testing/bench.ts';
@@ -132,6 +133,17 @@ describe('from Set up to the last pass, every later station hearing it', () => {
     expect(passesWanted(b.job, b.metal)).toBe(30);
   });
 
+  test('one pass left by going deeper in the test piece plans no other part', () => {
+    const b = begin(named('M30x2').do(ELS, { do: 'setQuantity', parts: 2 }), 29.9);
+    cutAll(b);
+    b.do({ do: 'deeper', byMm: 0.05 }, { do: 'setSchedule', passes: 1 });
+    expect(b.card.pass).toMatchObject({ spring: false });
+    expect(passesWanted(b.job, b.metal)).toBe(1);
+    cutAll(b);
+    b.do({ do: 'finishPart' }, { do: 'beginPart' });
+    expect(passesWanted(b.job, b.metal)).toBeNull();
+  });
+
   test('a 1:16 taper: the tool comes out past the large end, and the caution stands', () => {
     const b = named('1/2-14 NPT').do(ELS);
     const before = b.job.setup.taperBy;
@@ -198,6 +210,24 @@ describe('stages', () => {
       (_, i) => (cut.depths[i] ?? 0) > (ends[0] ?? 0) + 0.02 && (cut.depths[i] ?? 0) <= (ends[1] ?? 0),
     );
     for (const s of semi) expect(s).toBeLessThan(0.08 + 0.011);
+  });
+  test('twenty passes asked for are twenty, from the first to the last, or it is said which limit wants more', () => {
+    const b = staged().do({ do: 'setSchedule', passes: 20 });
+    expect(b.view.plan?.counted).toBeNull();
+    for (let i = 1; i <= 20; i += 1) {
+      while (b.card.pass?.spring) b.do({ do: 'springDone' });
+      // near the end a hand cannot set one more to itself, and one falls away
+      if (b.card.do !== 'set' || b.card.pass?.spring) break;
+      expect([i, b.card.pass?.n, b.card.pass?.of]).toEqual([i, i, 20]);
+      b.do({ do: 'passDone' });
+    }
+    expect(b.metal.cuts).toBeGreaterThan(17);
+    const few = staged().do({ do: 'setSchedule', passes: 8 });
+    const { counted } = few.view.plan ?? {};
+    expect(counted).toMatchObject({ asked: 8, by: 'most' });
+    expect(counted && countedText(counted, true, 'mm')).toMatch(
+      /^8 passes asked for, \d+ planned: no pass over 0\.\d+ mm, (rough|semi-finish|finish)\.$/,
+    );
   });
   test('straight in at the end, the tool no longer goes along the axis', () => {
     const b = staged();

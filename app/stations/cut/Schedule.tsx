@@ -2,7 +2,7 @@ import { wholeNumber } from '../../../core/lathe/typed.ts';
 import { passesWanted } from '../../../core/job/cutPlan.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { DEPTH_RULES } from '../../../core/job/schema.ts';
-import { RULE_NAMES } from '../../../words/setup.ts';
+import { countedText, RULE_NAMES } from '../../../words/setup.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
 import { Choice } from '../../ui/choices.tsx';
@@ -46,6 +46,9 @@ export function Schedule() {
           parse={wholeNumber('passes', 1, 500)}
           onCommit={(v) => act({ do: 'setSchedule', passes: v })}
           onClear={() => act({ do: 'setSchedule', passes: null })}
+          {...(machine.plan?.counted
+            ? { hint: countedText(machine.plan.counted, job.cut.stages !== null, system) }
+            : {})}
         />
       )}
       <TypedField

@@ -11,11 +11,12 @@ import { Schools } from './Schools.tsx';
 import { lengthText, FINE } from '../../../core/quantity/format.ts';
 import { FillPlate } from '../../drawing/FillPlate.tsx';
 import { Pause, Play, ChevronLeft, ChevronRight } from 'lucide-react';
+import { countedText } from '../../../words/setup.ts';
 import { Stages } from './Stages.tsx';
 
 /** The cut before it is cut: the groove as it fills, force by force; the schools side by side; stages. */
 export function PassesTab() {
-  const { job } = useJobView();
+  const { job, machine } = useJobView();
   const shop = useShop();
   const system = useSystem();
   const passes = useMemo(() => loadsOf(job, shop), [job, shop]);
@@ -37,6 +38,9 @@ export function PassesTab() {
         {job.cut.springs > 0 ? `, then ${job.cut.springs} spring` : ''}; from{' '}
         {lengthText(fit.startDiameterMm, system, FINE)} to a root of {lengthText(fit.rootDiameterMm, system, FINE)}.
       </p>
+      {machine.plan?.counted && (
+        <p className="font-semibold">{countedText(machine.plan.counted, job.cut.stages !== null, system)}</p>
+      )}
     </div>
   );
 }

@@ -39,6 +39,10 @@ export function deeperText(a: DeeperAnswer, u: UnitSystem, on: On, by: string | 
       return 'Not deeper: it is the lead. Look at train and levers, the leadscrew, heat, and whether tool or work slid along.';
     case 'bruise':
       return 'It binds at one place: see to that place before cutting deeper.';
+    case 'start':
+      return a.shallowerMm === null
+        ? `Start ${a.start} is not cut yet: no mate can go. Cut it as deep, then try again.`
+        : `Start ${a.start} has not been brought down: it is ${stepText(a.shallowerMm, u, on)} shallower. Bring it down, then try again.`;
     case 'doubt':
       return 'It is right by the rest, and yet it stops. Look first; then cut the least.';
     case 'spring':

@@ -20,6 +20,10 @@ export const HOLDING_NAMES = HOLDING;
 const gaugedText = (e: Pick<EventOf<'gauged'>, 'which' | 'passes'>): string =>
   `${e.which === 'go' ? 'Go' : 'Not-go'} gauge ${e.passes ? 'goes' : 'does not go'}`;
 const scrappedText = (part: number, why: string): string => `Part ${part} scrapped${why ? `: ${why}` : ''}`;
+const touchedText = (e: Pick<EventOf<'touchedOff'>, 'on' | 'diameterMm'>, len: (mm: number) => string): string =>
+  e.on === 'groove'
+    ? 'Touched off in the groove, zero there'
+    : `Touched off${e.diameterMm === null ? '' : ` at ${len(e.diameterMm)}`}, zero there`;
 /** One line of the ledger, in the unit at hand. */
 export function eventText(e: LedgerEvent, u: UnitSystem): string {
   const len = (mm: number): string => lengthText(mm, u, FINE);
@@ -49,9 +53,7 @@ export function eventText(e: LedgerEvent, u: UnitSystem): string {
     case 'blankCorrected':
       return `The blank is ${typed(e.text, len(e.diameterMm))}, not ${len(e.wasMm)}: depths stay, for they are from its surface; the depth to reach follows`;
     case 'touchedOff':
-      return e.on === 'groove'
-        ? 'Touched off in the groove, zero there'
-        : `Touched off${e.diameterMm === null ? '' : ` at ${len(e.diameterMm)}`}, zero there`;
+      return touchedText(e, len);
     case 'gearsMounted':
       return `Train put up: ${trainText(e.train)}${e.train.gearbox === '1' ? '' : `, gearbox ${e.train.gearbox}`}`;
     case 'leversSet':

@@ -294,8 +294,19 @@ const blankText = (b: CardView['card']['blank'], make: 'external' | 'internal', 
 const shareText = (radialMm: number, u: UnitSystem): string =>
   radialMm > 0 ? ` About ${fine(radialMm, u)} on the radius was left on purpose: finish it by what it measures.` : '';
 
+/** A run in the air along a groove, every slide set as deep as it is; or a scratch. */
+function runText(card: Card, u: UnitSystem): string {
+  if (card.pitch) return pitchText(card, u);
+  const [s] = card.settings;
+  const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}, as deep as the groove is. ` : '';
+  const others = card.settings
+    .slice(1)
+    .map((r) => `${restText(r)}. `)
+    .join('');
+  return `${set}${others}Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air. No metal is expected: if it cuts, stop.`;
+}
 /** The scratch is set like a pass, by the dial, and read as rules of this shop are. */
-export function pitchText(card: Card, u: UnitSystem): string {
+function pitchText(card: Card, u: UnitSystem): string {
   if (!card.pitch) return '';
   const [s] = card.settings;
   const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}. ` : '';
@@ -335,16 +346,8 @@ export function cardText(
         : `Touch the tool off on the ${blank}; set both dials to zero.${blankText(card.blank, make, u)}`;
     case 'pickup':
       return `${card.lostBy ? LOST[card.lostBy] : ''} Pick it up before anything else is cut.`.trim();
-    case 'air': {
-      if (card.pitch) return pitchText(card, u);
-      const [s] = card.settings;
-      const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}, as deep as the groove is. ` : '';
-      const others = card.settings
-        .slice(1)
-        .map((r) => `${restText(r)}. `)
-        .join('');
-      return `${set}${others}Run the tool along the groove without cutting, and look: in the groove all along, beside it, or only air. No metal is expected: if it cuts, stop.`;
-    }
+    case 'air':
+      return runText(card, u);
     case 'set': {
       const [s] = card.settings;
       if (card.pass?.spring)

@@ -154,6 +154,46 @@ export function moveHead(move: Move, u: UnitSystem, internal = false): MoveHead 
   }
 }
 
+/** Where the top slide stands after its move, where its zero is known. */
+const topStands = ({ stands }: Extract<Move, { way: 'parallel' | 'angled' }>): string =>
+  stands ? `: it then stands at ${standText(stands.top)}` : '';
+
+/** The move of a slide that lies along the bed. */
+function parallelSteps(
+  move: Extract<Move, { way: 'parallel' }>,
+  comeBack: (away: string) => string,
+  u: UnitSystem,
+): string[] {
+  return [
+    `Move the top slide ${travelText(move.travel, move.axialMm, u)} ${towardsHead(move.axialMm)}${topStands(move)}.`,
+    ...(move.comeBack ? [comeBack(towardsHead(move.axialMm))] : []),
+    ...(Math.abs(move.outMm) > 1e-4
+      ? [`On the taper the tool comes ${move.outMm > 0 ? 'out' : 'in'} by ${fine(move.outMm, u)}.`]
+      : []),
+  ];
+}
+
+/** The move of a slide at an angle: the cross slide takes back its depth. */
+function angledSteps(
+  move: Extract<Move, { way: 'angled' }>,
+  internal: boolean,
+  comeBack: (away: string) => string,
+  u: UnitSystem,
+): string[] {
+  const along = travelText(move.travel, move.slideMm, u);
+  const cross = travelText(move.crossTravel, move.crossOutMm, u);
+  const wound = woundText(move, internal);
+  return [
+    `Draw the tool clear, then move the top slide ${along} ${wound}${intoText(move)}${topStands(move)}.`,
+    ...(move.comeBack ? [comeBack(wound)] : []),
+    `The cross slide goes ${cross} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}${
+      move.stands
+        ? `: it stands at ${standText(move.stands.cross)} now, and stays there.`
+        : '. Both dials are set to zero when the tool is touched off.'
+    }`,
+  ];
+}
+
 /** One motion after another, for bringing the tool into the groove; ended by taking the slack up again. */
 export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem, kind: LatheKind, internal = false): string[] {
   const slack = `Take the slack up again. ${slackText(kind, leftHand).act}`;
@@ -161,32 +201,10 @@ export function pickupSteps(move: Move, leftHand: boolean, u: UnitSystem, kind: 
   const comeBack = (away: string): string =>
     `That way the slack is left open: go half a turn past ${away}, and come back to the reading ${leftHand ? 'towards the tailstock' : 'towards the headstock'}.`;
   switch (move.way) {
-    case 'parallel': {
-      const reading = travelText(move.travel, move.axialMm, u);
-      return [
-        `Move the top slide ${reading} ${towardsHead(move.axialMm)}${move.stands ? `: it then stands at ${standText(move.stands.top)}` : ''}.`,
-        ...(move.comeBack ? [comeBack(towardsHead(move.axialMm))] : []),
-        ...(Math.abs(move.outMm) > 1e-4
-          ? [`On the taper the tool comes ${move.outMm > 0 ? 'out' : 'in'} by ${fine(move.outMm, u)}.`]
-          : []),
-        slack,
-        'From now on feed straight in with the cross slide.',
-      ];
-    }
-    case 'angled': {
-      const along = travelText(move.travel, move.slideMm, u);
-      const cross = travelText(move.crossTravel, move.crossOutMm, u);
-      return [
-        `Draw the tool clear, then move the top slide ${along} ${woundText(move, internal)}${intoText(move)}${move.stands ? `: it then stands at ${standText(move.stands.top)}` : ''}.`,
-        ...(move.comeBack ? [comeBack(woundText(move, internal))] : []),
-        `The cross slide goes ${cross} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}${
-          move.stands
-            ? `: it stands at ${standText(move.stands.cross)} now, and stays there.`
-            : '. Both dials are set to zero when the tool is touched off.'
-        }`,
-        slack,
-      ];
-    }
+    case 'parallel':
+      return [...parallelSteps(move, comeBack, u), slack, 'From now on feed straight in with the cross slide.'];
+    case 'angled':
+      return [...angledSteps(move, internal, comeBack, u), slack];
     case 'turn':
       return [
         `${kind === 'control' ? 'Spindle held at its mark' : `${shut}, spindle and carriage still`}: turn the work in the jaws (or the chuck against the spindle) ${marked(roundText(move.deg, 0.5))} degrees ${

@@ -1,6 +1,6 @@
 import type { MachineSetting, SettingCode } from '../core/job/settings.ts';
 import { lengthText } from '../core/quantity/format.ts';
-import { unitName } from './machine.ts';
+import { gearingText, unitName } from './machine.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 
 interface Words {
@@ -16,6 +16,11 @@ const WORDS: Readonly<Record<SettingCode, Words>> = {
     what: 'The work runs true',
     how: 'Indicate it; centre or steady in place.',
     done: 'It runs true',
+  },
+  gears: {
+    what: 'Train',
+    how: 'On the arm with a paper\u2019s play at each mesh, levers and tumbler as it says, the cover back on.',
+    done: 'It is up',
   },
   ground: {
     what: 'Ground to',
@@ -65,6 +70,10 @@ export function settingFigure(
   u: UnitSystem,
 ): { readonly figure: string; readonly unit: string } | null {
   if (s.value === null) return null;
+  if ('gears' in s.value) {
+    const { tumbler } = s.value.gears;
+    return { figure: `${gearingText(s.value.gears)}${tumbler === null ? '' : `, tumbler ${tumbler}`}`, unit: '' };
+  }
   if ('deg' in s.value) return { figure: scaleText(s.value.deg), unit: '' };
   if ('rpm' in s.value) return { figure: String(Math.round(s.value.rpm)), unit: 'rev/min' };
   return { figure: lengthText(s.value.mm, u, { bare: true }), unit: unitName(u) };

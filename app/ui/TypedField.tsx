@@ -1,7 +1,7 @@
 import clsx from 'clsx';
-import { useId, useState, type ReactNode } from 'react';
-import { isProblem, type Outcome, type Problem } from '../../core/quantity/outcome.ts';
-import { useDraft } from './drafts.ts';
+import { useId, type ReactNode } from 'react';
+import type { Problem } from '../../core/quantity/outcome.ts';
+import { useTyped, type TypedQuestion } from './useTyped.ts';
 import { inputClass } from './inputClass.ts';
 import { ProblemText } from './ProblemText.tsx';
 
@@ -25,19 +25,9 @@ export function Problems({
   );
 }
 
-interface TypedProps<T> {
-  readonly label: string;
-  /** Text shown when the field is not being typed in. */
-  readonly shown: string;
-  readonly parse: (text: string) => Outcome<T>;
-  /** Takes the value; a problem that it answers is said here, and what was typed stays. */
-  readonly onCommit: (value: T, text: string) => unknown;
-  /** Called when the field is emptied; without it an empty field goes back to what it was. */
-  readonly onClear?: () => unknown;
+interface TypedProps<T> extends TypedQuestion<T> {
   readonly hint?: ReactNode;
   readonly placeholder?: string;
-  /** A reading that an instrument sends lands here. */
-  readonly armed?: boolean;
   /** At the machine: read and typed from where one stands. */
   readonly huge?: boolean;
   /** The label stands beside it already. */
@@ -45,11 +35,66 @@ interface TypedProps<T> {
   /** The unit that a bare number means here; it stands in the field until another is typed. */
   readonly unit?: string;
   /** While it is typed: the same in the other system, and whether the number is bare. */
-  readonly live?: (value: T) => { readonly other: string; readonly bare: boolean };
-  /** What is asked about before it is taken; Enter once more takes it all the same. */
-  readonly asks?: (value: T) => Problem | null;
+  readonly live?: (value: T) => Meaning;
   /** On a drawing: a patch of bright metal where the figure stands, dashed until there is one. */
   readonly patch?: boolean;
+}
+
+const boxClass = (patch: boolean, empty: boolean): string =>
+  clsx(
+    patch
+      ? [
+          'relative min-h-12 min-w-0 rounded-[3px] border px-2 pt-0.5 leading-tight focus-within:z-10 focus-within:bg-panel focus-within:text-ink focus-within:outline-3 focus-within:outline-straw',
+          empty ? 'border-dashed border-scribe2 bg-deep text-scribe' : 'border-edge bg-panel text-ink',
+        ]
+      : 'grid content-start gap-1',
+  );
+const labelClass = (patch: boolean, huge: boolean, hidden: boolean): string =>
+  patch
+    ? 'block truncate text-[13px] opacity-90'
+    : clsx(hidden && 'sr-only', huge ? 'text-2xl font-bold leading-tight' : 'text-sm text-ink2');
+const fieldClass = (patch: boolean, armed: boolean, huge: boolean): string =>
+  clsx(
+    patch
+      ? 'num block w-full min-w-0 bg-transparent text-[17px] font-semibold outline-none placeholder:text-current'
+      : inputClass,
+    armed && 'border-2 border-strawink text-xl outline-3 outline-straw',
+    huge && 'field-huge font-bold',
+  );
+
+/** What is typed, in the other system; and whether its number is bare. */
+interface Meaning {
+  readonly other: string;
+  readonly bare: boolean;
+}
+/** The unit that a bare number means, while there is one or none yet; null: the text has its own. */
+const bareUnit = (f: {
+  readonly unit: string | undefined;
+  readonly draft: string | null;
+  readonly shown: string;
+  readonly meaning: Meaning | null;
+}): string | null =>
+  (f.draft !== null || f.shown === '') && (f.meaning === null || f.meaning.bare) ? (f.unit ?? null) : null;
+
+function Unit({ unit, huge }: { readonly unit: string | null; readonly huge: boolean }) {
+  return (
+    unit !== null && (
+      <span
+        aria-hidden
+        className={clsx(
+          'num pointer-events-none absolute right-3 top-1/2 -translate-y-1/2 text-ink2',
+          huge ? 'text-3xl' : 'text-base',
+        )}
+      >
+        {unit}
+      </span>
+    )
+  );
+}
+
+function Hint(p: { readonly hint: ReactNode; readonly meaning: Meaning | null; readonly huge: boolean }) {
+  const said = p.meaning === null ? p.hint : <span className="num">{p.meaning.other}</span>;
+  return said !== undefined && <span className={clsx('text-ink2', p.huge ? 'text-lg' : 'text-sm')}>{said}</span>;
 }
 
 /**
@@ -73,72 +118,12 @@ export function TypedField<T>({
   asks,
 }: TypedProps<T>) {
   const id = useId();
-  const [draft, setDraft] = useDraft(label);
-  // a draft that was kept says at once what is wrong with it
-  const [problem, setProblem] = useState<Problem | null>(() => {
-    const read = draft === null || draft.trim() === '' ? null : parse(draft);
-    return read && !read.ok ? read.problem : null;
-  });
-  // asked about once: the same text, entered again, is meant
-  const [asked, setAsked] = useState<string | null>(null);
+  const { draft, type, leave, commit, problem } = useTyped({ label, shown, parse, onCommit, onClear, asks, armed });
   const read = draft === null || !live ? null : parse(draft);
   const meaning = read?.ok ? (live?.(read.value) ?? null) : null;
-  const bare = (draft !== null || shown === '') && (meaning === null || meaning.bare);
-  const commit = (entered: boolean): void => {
-    if (entered && armed && shown === '' && (draft ?? '').trim() === '') {
-      setProblem({ code: 'nothing-typed', field: label, figures: {} });
-      return;
-    }
-    if (draft === null) return;
-    if (draft.trim() === '') {
-      if (onClear) onClear();
-      setDraft(null);
-      setProblem(null);
-      return;
-    }
-    if (draft === shown) {
-      setDraft(null);
-      setProblem(null);
-      return;
-    }
-    const outcome = parse(draft);
-    if (!outcome.ok) {
-      setProblem(outcome.problem);
-      return;
-    }
-    const question = entered && asked === draft ? null : (asks?.(outcome.value) ?? null);
-    if (question) {
-      // leaving the field does not insist
-      setAsked(entered ? draft : null);
-      setProblem(question);
-      return;
-    }
-    const answer = onCommit(outcome.value, draft);
-    const refused = isProblem(answer) ? answer : null;
-    setProblem(refused);
-    if (refused === null) setDraft(null);
-  };
   return (
-    <div
-      className={clsx(
-        patch
-          ? [
-              'relative min-h-12 min-w-0 rounded-[3px] border px-2 pt-0.5 leading-tight focus-within:z-10 focus-within:bg-panel focus-within:text-ink focus-within:outline-3 focus-within:outline-straw',
-              shown === '' && draft === null
-                ? 'border-dashed border-scribe2 bg-deep text-scribe'
-                : 'border-edge bg-panel text-ink',
-            ]
-          : 'grid content-start gap-1',
-      )}
-    >
-      <label
-        htmlFor={id}
-        className={
-          patch
-            ? 'block truncate text-[13px] opacity-90'
-            : clsx(hideLabel && 'sr-only', huge ? 'text-2xl font-bold leading-tight' : 'text-sm text-ink2')
-        }
-      >
+    <div className={boxClass(patch, shown === '' && draft === null)}>
+      <label htmlFor={id} className={labelClass(patch, huge, hideLabel)}>
         {label}
       </label>
       <div className={clsx(!patch && 'relative')}>
@@ -147,46 +132,23 @@ export function TypedField<T>({
           data-numeric
           data-drafting={draft === null ? 'no' : 'yes'}
           {...(armed ? { 'data-armed': 'reading' } : {})}
-          className={clsx(
-            patch
-              ? 'num block w-full min-w-0 bg-transparent text-[17px] font-semibold outline-none placeholder:text-current'
-              : inputClass,
-            armed && 'border-2 border-strawink text-xl outline-3 outline-straw',
-            huge && 'field-huge font-bold',
-          )}
+          className={fieldClass(patch, armed, huge)}
           value={draft ?? shown}
           placeholder={placeholder}
           aria-invalid={problem !== null}
           aria-describedby={`${id}-p`}
           autoComplete="off"
           spellCheck={false}
-          onChange={(e) => setDraft(e.target.value)}
+          onChange={(e) => type(e.target.value)}
           onBlur={() => commit(false)}
           onKeyDown={(e) => {
             if (e.key === 'Enter') commit(true);
-            if (e.key === 'Escape') {
-              setDraft(null);
-              setProblem(null);
-            }
+            if (e.key === 'Escape') leave();
           }}
         />
-        {unit !== undefined && !patch && bare && (
-          <span
-            aria-hidden
-            className={clsx(
-              'num pointer-events-none absolute right-3 top-1/2 -translate-y-1/2 text-ink2',
-              huge ? 'text-3xl' : 'text-base',
-            )}
-          >
-            {unit}
-          </span>
-        )}
+        {!patch && <Unit unit={bareUnit({ unit, draft, shown, meaning })} huge={huge} />}
       </div>
-      {!problem && !patch && (meaning !== null || hint !== undefined) && (
-        <span className={clsx('text-ink2', huge ? 'text-lg' : 'text-sm')}>
-          {meaning === null ? hint : <span className="num">{meaning.other}</span>}
-        </span>
-      )}
+      {!problem && !patch && <Hint hint={hint} meaning={meaning} huge={huge} />}
       <div className={clsx(patch && problem && 'absolute left-0 top-full z-20 w-56 rounded-[3px] bg-panel p-2')}>
         <Problems id={`${id}-p`} problem={problem} huge={huge} />
       </div>

@@ -185,6 +185,36 @@ function shareOn(job: Job, metal: Metal): number {
   return fit ? shareLeftMm(job, fit, metal.foundBy, metal.surfaceMm) / 2 : 0;
 }
 
+/** What has to be looked at or put right before anything is put up or cut; null: nothing. */
+function stoppedBy(job: Job, shop: Shop, metal: Metal, feed: Feed, stale: StaleStation | null): Stopped | null {
+  const lathe = latheOf(job, shop);
+  if (!lathe) return { code: 'no-lathe' };
+  const facts = missingFacts(lathe);
+  if (facts.length > 0) return { code: 'lathe-unknown', lathe: lathe.name, facts };
+  if (!gearState(job, shop)?.lead) return { code: 'no-train' };
+  if (metal.assumed)
+    return {
+      code: 'assumed',
+      passes: metal.assumed.passes,
+      depthMm: metal.depthMm,
+      train: job.gears.train && trainText(job.gears.train),
+    };
+  if (stale) return { code: 'stale', ...stale };
+  const changes = changesSince(job, shop, metal, feed);
+  if (changes.length > 0) return { code: 'changed', changes };
+  const scratch = wrongScratch(job, shop, metal);
+  return scratch && { code: 'scratch', scratch };
+}
+
+/** What is put up next, the pitch of a nut among it; null: all of it is up. */
+function putUp(job: Job, lathe: Lathe, metal: Metal, pitch: PitchProof | null): Partial<Card> | null {
+  // no rule reaches into a nut: its gears are proved before it is put up, when a spare bar can still be held
+  const gearsFirst = pitch !== null && pitch.by !== 'scratch';
+  if (!metal.mounted && !gearsFirst) return { do: 'mount', what: 'work' };
+  if (!gearsUp(job, lathe, metal)) return { do: 'mount', what: 'gears' };
+  return gearsFirst ? { do: 'air', what: 'pitch', pitch } : null;
+}
+
 /**
  * Everything that Cut shows, decided from the ledger and the plan. @param stale what upstream has to be looked at again
  * @example cardOf(demo('latch'), shop, null).card.do // 'check'
@@ -235,28 +265,11 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
     const more = metal.part < partsOf(job);
     return answer({ do: more ? 'next-part' : 'finished' });
   }
-  if (!lathe) return stop({ code: 'no-lathe' });
-  const facts = missingFacts(lathe);
-  if (facts.length > 0) return stop({ code: 'lathe-unknown', lathe: lathe.name, facts });
-  if (!gearState(job, shop)?.lead) return stop({ code: 'no-train' });
-  if (metal.assumed)
-    return stop({
-      code: 'assumed',
-      passes: metal.assumed.passes,
-      depthMm: metal.depthMm,
-      train: job.gears.train && trainText(job.gears.train),
-    });
-  if (stale) return stop({ code: 'stale', ...stale });
-  const changes = changesSince(job, shop, metal, feed);
-  if (changes.length > 0) return stop({ code: 'changed', changes });
-  const scratch = wrongScratch(job, shop, metal);
-  if (scratch) return stop({ code: 'scratch', scratch });
+  const wrong = stoppedBy(job, shop, metal, feed, stale);
+  if (wrong || !lathe) return stop(wrong ?? { code: 'no-lathe' });
   const pitch = pitchProof(job, shop, metal);
-  // no rule reaches into a nut: its gears are proved before it is put up, when a spare bar can still be held
-  const gearsFirst = pitch !== null && pitch.by !== 'scratch';
-  if (!metal.mounted && !gearsFirst) return answer({ do: 'mount', what: 'work' });
-  if (!gearsUp(job, lathe, metal)) return answer({ do: 'mount', what: 'gears' });
-  if (gearsFirst) return answer({ do: 'air', what: 'pitch', pitch });
+  const up = putUp(job, lathe, metal, pitch);
+  if (up) return answer(up);
   if (metal.phase === 'lost') return answer({ do: 'pickup' });
   if (metal.touched === null || metal.zeroLost) {
     const groove = metal.cuts > 0 || recutting(job);

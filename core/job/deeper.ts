@@ -11,7 +11,8 @@ import type { Diagnosis } from './binds.ts';
 import type { EventOf, SizeTest } from './events.ts';
 import { matesTried, matesUntried } from './matesTried.ts';
 import { measurePlan } from './measure.ts';
-import type { Metal } from './metal.ts';
+import { threadOfJob } from './derive.ts';
+import { nextStartOf, type Metal } from './metal.ts';
 import { looksLeft, otherwise, type Look, type MeasureBy, type Otherwise } from './otherwise.ts';
 import { rightBy } from './rightBy.ts';
 import type { Job, Shop } from './schema.ts';
@@ -30,6 +31,8 @@ export type DeeperAnswer =
       readonly leavesMm: number | null;
     }
   | { readonly code: 'fits' | 'past' | 'lead' | 'bruise'; readonly byMm: number }
+  /** The mate stops, and no wonder: another start is not as deep as this one; by how much, radial mm, null: it is not cut at all. */
+  | { readonly code: 'start'; readonly byMm: 0; readonly start: number; readonly shallowerMm: number | null }
   /** `doubt`: a mate stops although the rest says that it is right; `enough`: it is not sure, and nothing at hand tells more. There is always something else to do. */
   | {
       readonly code: 'doubt' | 'enough';
@@ -82,12 +85,26 @@ const byStep = ({ cut: { deeperStepMm } }: Job): DeeperAnswer => ({
 export const suggestDeeper = kept((job: Job, shop: Shop, metal: Metal): DeeperAnswer | null => {
   const last = testsSinceCut(job, metal).at(-1);
   if (!last) return null;
-  const said = overAllMates(answerOf(job, shop, metal, last), job, shop, metal, last);
+  const said = shallowStart(job, metal, last) ?? overAllMates(answerOf(job, shop, metal, last), job, shop, metal, last);
   if (said?.code !== 'deeper') return said;
   const byMm = settableStep(job, shop, metal, said.byMm, said.step === 'own' ? 'nearest' : 'down') ?? said.byMm;
   const leavesMm = said.leavesMm === null ? null : Math.max(0, said.leavesMm + said.byMm - byMm);
   return { ...said, byMm, leavesMm };
 });
+
+/** A mate cannot go on a thread of which one start was not brought down: that one first, before anything is made of the trial. */
+function shallowStart(job: Job, metal: Metal, last: SizeTest): DeeperAnswer | null {
+  if (!feltTight(last)) return null;
+  const start = nextStartOf(metal, threadOfJob(job)?.starts ?? 1);
+  if (start === null) return null;
+  const cut = metal.starts.get(start);
+  return {
+    code: 'start',
+    byMm: 0,
+    start,
+    shallowerMm: cut && cut.cuts > 0 ? metal.depthMm - cut.depthMm : null,
+  };
+}
 
 /**
  * Why the mate tried last stops, as its turns and places say, or as mates of several lengths do together; null: it does not, or

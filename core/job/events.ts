@@ -67,7 +67,7 @@ const JUDGED_BY = ['in', 'eye', 'dial'] as const;
 export type JudgedBy = (typeof JUDGED_BY)[number];
 
 /** How a pitch is proved before depth: a scratch, turns of the chuck by hand, a scratch on a spare bar; or it is not. */
-export const PITCH_BY = ['scratch', 'turns', 'bar', 'waived'] as const;
+const PITCH_BY = ['scratch', 'turns', 'bar', 'waived'] as const;
 /** One of PITCH_BY. */
 export type PitchBy = (typeof PITCH_BY)[number];
 

@@ -23,7 +23,7 @@ export interface SlideTravel {
 }
 
 /** What the collars of both slides show once the move is made, as every card after it says it. */
-export interface Stands {
+interface Stands {
   readonly cross: Setting;
   readonly top: Setting;
 }

@@ -1,27 +1,40 @@
 import { includedDeg } from '../form/flanks.ts';
 import type { SetupView } from './setupView.ts';
 import { feedsAtAngle } from './feed.ts';
+import type { GearSetting } from './gearSetting.ts';
 import type { Job } from './schema.ts';
 import type { LatheKind } from '../lathe/schema.ts';
 import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 
 /** What is set at the machine before the first chip, in the order in which it is done. */
 export type SettingCode =
-  'true' | 'ground' | 'height' | 'slide' | 'square' | 'relief' | 'speed' | 'clear' | 'zero' | 'told';
+  'true' | 'gears' | 'ground' | 'height' | 'slide' | 'square' | 'relief' | 'speed' | 'clear' | 'zero' | 'told';
 
 /** One thing to set at the machine, and whether it is. */
 export interface MachineSetting {
   readonly code: SettingCode;
   /** The number that is set; null: nothing but to see that it is so, or the number is not known. */
-  readonly value: { readonly deg: number } | { readonly mm: number } | { readonly rpm: number } | null;
+  readonly value:
+    | { readonly deg: number }
+    | { readonly mm: number }
+    | { readonly rpm: number }
+    | { readonly gears: GearSetting }
+    | null;
   readonly done: boolean;
 }
 
 /**
- * The settings of this job: an angled slide only where the cut is fed along it, and neither slide nor dials at a control.
+ * The settings of this job: train and levers where the lead is geared, an angled slide only where the cut is fed along it, and
+ * neither slide nor dials at a control. @param gears what stands between spindle and leadscrew; null: nothing is geared
  * @example settingsOf(demo('pump'), setup(demo('pump')), named(demo('pump')), 'screw-cutting').map((s) => s.code) // ['true', 'ground', 'height', 'square', 'relief', 'speed', 'clear', 'zero']
  */
-export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec, kind: LatheKind | null): MachineSetting[] {
+export function settingsOf(
+  job: Job,
+  view: SetupView,
+  thread: ThreadSpec,
+  kind: LatheKind | null,
+  gears: GearSetting | null = null,
+): MachineSetting[] {
   const { setup } = job;
   const of = (code: SettingCode, value: MachineSetting['value'] = null): MachineSetting => ({
     code,
@@ -30,6 +43,7 @@ export function settingsOf(job: Job, view: SetupView, thread: ThreadSpec, kind: 
   });
   return [
     of('true'),
+    ...(gears ? [of('gears', { gears })] : []),
     of('ground', { deg: includedDeg(threadFormOf(thread)) }),
     of('height'),
     ...(kind !== 'control' && feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),

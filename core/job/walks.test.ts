@@ -1,3 +1,5 @@
+import { deeperText } from '../../words/deeper.ts';
+import { suggestDeeper } from './deeper.ts';
 import { countedText } from '../../words/setup.ts';
 import { known } from '../../app/testing/known.ts';
 import { describe, expect, test } from '@jest/globals';
@@ -118,6 +120,25 @@ describe('from Set up to the last pass, every later station hearing it', () => {
     expect(b.metal.depthMm).toBeCloseTo(deep, 6);
     expect(['try', 'measure']).toContain(b.card.do);
     expect(b.try({ do: 'nextStart' })).toBe('start');
+  });
+
+  test('a mate that stops says which start was not brought down', () => {
+    const b = named('Tr 40x14 (P7)').do(ELS, { do: 'setFit', class: null });
+    begin(b, 39.9);
+    cutAll(b);
+    // tried before the second start is cut: no figure is made of that
+    b.do({ do: 'tryMate', mate: 'nut', result: 'no-start' });
+    expect(suggestDeeper(b.job, b.shop, b.metal)).toMatchObject({ code: 'start', start: 2, shallowerMm: null });
+    b.do({ do: 'nextStart', after: b.card.after });
+    cutAll(b);
+    b.do({ do: 'tryMate', mate: 'nut', result: 'tight' }, { do: 'deeper', byMm: 0.02 });
+    cutAll(b);
+    b.do({ do: 'tryMate', mate: 'nut', result: 'tight' });
+    const said = suggestDeeper(b.job, b.shop, b.metal);
+    expect(said).toMatchObject({ code: 'start', start: 1 });
+    expect(said && deeperText(said, 'mm', 'radius')).toMatch(
+      /^Start 1 has not been brought down: it is 0\.0[12]\d mm on the radius shallower\./,
+    );
   });
 
   test('a typed number of passes counts for each start and each part anew', () => {

@@ -2,17 +2,33 @@ import { capital } from '../capital.ts';
 import type { PassRows } from '../../core/job/passRows.ts';
 import { measurePlan } from '../../core/job/measure.ts';
 import type { Job, Shop } from '../../core/job/schema.ts';
+import { gearSettingOf } from '../../core/job/gearSetting.ts';
+import { metalOf } from '../../core/job/metal.ts';
+import { pitchProof } from '../../core/job/pitchProof.ts';
 import { threadOfJob } from '../../core/job/derive.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import type { PassCardWords } from '../../core/sheet/passCard.ts';
-import { turnsCounted, unitName } from '../machine.ts';
+import { gearingText, turnsCounted, unitName } from '../machine.ts';
+import { pitchLines } from '../pitch.ts';
 import { LAY_NAMES } from '../try.ts';
+
+/** What is seen to before the first pass: what is up, and the pitch that it cuts. */
+function before(job: Job, shop: Shop, u: UnitSystem): (readonly [string, string])[] {
+  const gears = gearSettingOf(job, shop);
+  const pitch = pitchProof(job, shop, metalOf(job));
+  return [
+    ...(gears
+      ? [['train', `${gearingText(gears)}${gears.tumbler === null ? '' : `, tumbler ${gears.tumbler}`}`] as const]
+      : []),
+    ...(pitch ? [['pitch', pitchLines(pitch, u).what] as const] : []),
+  ];
+}
 
 /** Turns as they are counted from zero; drawn back past it, so many short. */
 const turnsShown = (d: Parameters<typeof turnsCounted>[0]): string => {
   const { n, short } = turnsCounted(d);
-  return short ? `${n} short` : String(n);
+  return short ? `\u2212${n}` : String(n);
 };
 
 /** Everything that is said on the pass card. @param motions of one pass on this lathe @param u the unit of its dials */
@@ -35,7 +51,7 @@ export function passCardWords(
         ? `Counted from ${lengthText(p.surfaceMm, u, FINE)}, as measured.`
         : `Counted from ${lengthText(p.surfaceMm, u, FINE)}, which nobody has measured yet: of another size, print again.`;
   return {
-    motions: motions.map((m) => [m.word, m.text] as const),
+    motions: [...before(job, shop, u), ...motions.map((m) => [m.word, m.text] as const)],
     heads: [
       'pass',
       'turns',

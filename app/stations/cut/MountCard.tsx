@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { fitOfJob } from '../../../core/job/derive.ts';
+import type { Job } from '../../../core/job/schema.ts';
 import { cautionsAt } from '../../../core/job/cautions.ts';
 import { REST_ACTS } from '../../../words/holding.ts';
 import { HOLDING_NAMES } from '../../../words/ledger.ts';
@@ -35,6 +36,8 @@ function PutUpFigure({ lines, to }: { readonly lines: PutUpLines; readonly to: s
     </>
   );
 }
+
+const startMm = (job: Job): number | null => fitOfJob(job)?.startDiameterMm ?? null;
 
 /** What comes before the first pass: the work put up, the train put up, the surface measured. */
 export function MountCard({ beside }: { readonly beside: Beside }) {
@@ -81,7 +84,7 @@ export function MountCard({ beside }: { readonly beside: Beside }) {
                 job.intake.make === 'external' ? 'The blank measures, on diameter' : 'The bore measures, on diameter'
               }
               mm={metal.measuredMm}
-              expectedMm={fitOfJob(job)?.startDiameterMm ?? null}
+              expectedMm={startMm(job)}
               system={shop.settings.system}
               onCommit={(mm, t) => act({ do: 'measureBlank', diameterMm: mm, text: t, after })}
             />

@@ -13,6 +13,8 @@ import { Otherwise } from './Otherwise.tsx';
 import { useStepSaid } from './useStepSaid.ts';
 
 /** Answers beside which it is said what the last try made of what is known; the others have a figure of their own. */
+/** Nothing is cut deeper for these. */
+const STOPS_HERE: ReadonlySet<string> = new Set(['past', 'lead', 'bruise', 'start']);
 const SAID_SO: ReadonlySet<string> = new Set(['fits', 'past', 'measure', 'spring']);
 
 /** What everything tried says: by how much deeper, in one number, or the same setting again, or that it is at size. */
@@ -42,11 +44,8 @@ export function TryAnswer() {
         role="status"
         className={clsx(
           'text-2xl font-bold leading-snug',
-          answer.code === 'fits'
-            ? 'text-go'
-            : answer.code === 'past' || answer.code === 'lead' || answer.code === 'bruise'
-              ? 'text-stop'
-              : '',
+          answer.code === 'fits' && 'text-go',
+          STOPS_HERE.has(answer.code) && 'text-stop',
         )}
       >
         {diagnosis ? diagnosis.todo : said.answer(answer)}

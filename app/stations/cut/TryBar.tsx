@@ -50,6 +50,10 @@ export function TryBar({
       <MainAct onward onClick={() => void navigate(`/jobs/${job.id}/gears`)}>
         Check the train
       </MainAct>
+    ) : answer?.code === 'start' ? (
+      <MainAct onward onClick={leave}>
+        To the card
+      </MainAct>
     ) : at === 'wires' && answer === null ? (
       <TakeAct />
     ) : undefined;

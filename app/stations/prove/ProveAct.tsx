@@ -46,6 +46,12 @@ export function ProveAct({
           </MainAct>
         );
       return <OnActs station="prove" canSettle big />;
+    case 'start':
+      return (
+        <MainAct onward onClick={() => to('cut')}>
+          To start {answer.start}
+        </MainAct>
+      );
     case 'measure':
     case 'doubt':
     case 'enough':

@@ -1,3 +1,4 @@
+import { gearSettingOf } from '../../../core/job/gearSetting.ts';
 import { cautionsAt } from '../../../core/job/cautions.ts';
 import { useState } from 'react';
 import { setupOf } from '../../../core/job/setupView.ts';
@@ -28,7 +29,7 @@ export function SetupMachine() {
   const thread = threadOfJob(job);
   const view = setupOf(job, shop);
   if (!thread || !view) return <Gate station="setup" />;
-  const settings = settingsOf(job, view, thread, latheOf(job, shop)?.kind ?? null);
+  const settings = settingsOf(job, view, thread, latheOf(job, shop)?.kind ?? null, gearSettingOf(job, shop));
   const now = settings.find((s) => s.code === asked) ?? settings.find((s) => !s.done) ?? null;
   const words = now ? settingWords(now.code) : null;
   const figure = now ? settingFigure(now, u) : null;

@@ -49,76 +49,118 @@ interface Slip {
   readonly cut: Rational;
   readonly ease: number;
 }
+type Planned = Omit<Scratch, 'measuredMm' | 'uncertaintyMm'>;
+/** A mistake before it is known whether it would have shown. */
+type Tried = Slip | null;
+const slip = (mistake: Mistake, cut: Rational, ease = 1): Slip => ({ mistake, cut, ease: OFTEN[mistake.kind] * ease });
+
 /** Every single slip that cuts another lead than the one planned; empty where levers and setting do not go together. */
-function singleSlips(s: Omit<Scratch, 'measuredMm' | 'uncertaintyMm'>): readonly Slip[] {
+function singleSlips(s: Planned): readonly Slip[] {
   const box = ratioOf(s.levers, s.planned.levers ?? {});
   if (box === null) return [];
+  const { drivers, driven } = s.planned;
   const base = s.leadscrew.mul(s.fixedRatio);
-  const lead = (drivers: readonly number[], driven: readonly number[], ratio: Rational = box): Rational =>
-    base.mul(ratio).mul(totalRatio(drivers, driven));
-  const plannedLead = lead(s.planned.drivers, s.planned.driven);
+  const lead: LeadOf = (a, b, ratio = box) => base.mul(ratio).mul(totalRatio(a, b));
+  const planned = lead(drivers, driven);
   const found = new Map<string, Slip>();
-  const offer = (mistake: Mistake, cut: Rational, ease = 1): void => {
-    if (cut.equals(plannedLead)) return; // would have cut what was planned: no mistake to see
-    const key = JSON.stringify(mistake);
-    if (!found.has(key)) found.set(key, { mistake, cut, ease: OFTEN[mistake.kind] * ease });
-  };
-
-  const places = [
-    ...s.planned.drivers.map((t, i) => ({ t, i, role: 'driver' as const })),
-    ...s.planned.driven.map((t, i) => ({ t, i, role: 'driven' as const })),
-  ];
-  const withGear = (place: (typeof places)[number], teeth: number): [number[], number[]] => {
-    const drivers = [...s.planned.drivers];
-    const driven = [...s.planned.driven];
-    (place.role === 'driver' ? drivers : driven)[place.i] = teeth;
-    return [drivers, driven];
-  };
-  const spare = new Map<number, number>();
-  for (const g of s.gears) spare.set(g, (spare.get(g) ?? 0) + 1);
-  for (const p of places) spare.set(p.t, (spare.get(p.t) ?? 0) - 1);
-  for (const place of places) {
-    for (const [teeth, left] of spare) {
-      if (left <= 0 || teeth === place.t) continue;
-      // gears of nearly the same size are mistaken for each other most easily
-      const ease = Math.abs(teeth - place.t) <= 5 ? 1.5 : 1;
-      offer({ kind: 'gear', on: teeth, planned: place.t, role: place.role }, lead(...withGear(place, teeth)), ease);
-    }
-  }
-  for (let i = 0; i < places.length; i += 1) {
-    for (let j = i + 1; j < places.length; j += 1) {
-      const [a, b] = [places[i], places[j]];
-      if (!a || !b || a.role === b.role || a.t === b.t) continue;
-      const drivers = [...s.planned.drivers];
-      const driven = [...s.planned.driven];
-      drivers[a.i] = b.t;
-      driven[b.i] = a.t;
-      offer({ kind: 'interchange', a: a.t, b: b.t }, lead(drivers, driven));
-    }
-  }
-  offer({ kind: 'reversed' }, lead(s.planned.driven, s.planned.drivers));
-  const setting = s.planned.levers ?? {};
-  for (const [lever, position] of Object.entries(setting)) {
-    const positions = Object.keys(own(s.levers, lever) ?? {});
-    for (const other of positions) {
-      if (other === position) continue;
-      const ratio = ratioOf(s.levers, { ...setting, [lever]: other });
-      const away = Math.abs(positions.indexOf(other) - positions.indexOf(position));
-      if (ratio)
-        offer(
-          { kind: 'lever', lever, at: other, planned: position },
-          lead(s.planned.drivers, s.planned.driven, ratio),
-          away === 1 ? 1.5 : 1,
-        );
-    }
-  }
-  for (const fixed of s.otherFixed ?? USUAL_FIXED) {
-    const ratio = exact(fixed);
-    if (ratio.equals(s.fixedRatio)) continue;
-    offer({ kind: 'fixed', at: fixed, planned: textOf(s.fixedRatio) }, plannedLead.div(s.fixedRatio).mul(ratio));
+  for (const one of [
+    ...wrongGears(s, lead),
+    ...interchanged(s, lead),
+    slip({ kind: 'reversed' }, lead(driven, drivers)),
+    ...leversOff(s, lead),
+    ...fixedOff(s, planned),
+  ]) {
+    // one that would have cut what was planned is no mistake to see
+    if (one === null || one.cut.equals(planned)) continue;
+    const key = JSON.stringify(one.mistake);
+    if (!found.has(key)) found.set(key, one);
   }
   return [...found.values()];
 }
+type LeadOf = (drivers: readonly number[], driven: readonly number[], ratio?: Rational) => Rational;
+
+/** Where a gear sits in a train. */
+interface Place {
+  readonly t: number;
+  readonly i: number;
+  readonly role: 'driver' | 'driven';
+}
+const placesOf = ({ planned }: Planned): readonly Place[] => [
+  ...planned.drivers.map((t, i) => ({ t, i, role: 'driver' as const })),
+  ...planned.driven.map((t, i) => ({ t, i, role: 'driven' as const })),
+];
+/** The train with other gears in some of its places. */
+function withGears({ planned }: Planned, changes: readonly (readonly [Place, number])[]): [number[], number[]] {
+  const drivers = [...planned.drivers];
+  const driven = [...planned.driven];
+  for (const [place, teeth] of changes) (place.role === 'driver' ? drivers : driven)[place.i] = teeth;
+  return [drivers, driven];
+}
+/** One gear of the set on in place of another. */
+function wrongGears(s: Planned, lead: LeadOf): readonly Tried[] {
+  const places = placesOf(s);
+  const spare = new Map<number, number>();
+  for (const g of s.gears) spare.set(g, (spare.get(g) ?? 0) + 1);
+  for (const p of places) spare.set(p.t, (spare.get(p.t) ?? 0) - 1);
+  return places.flatMap((place) =>
+    [...spare].map(([teeth, left]) =>
+      left <= 0 || teeth === place.t
+        ? null
+        : slip(
+            { kind: 'gear', on: teeth, planned: place.t, role: place.role },
+            lead(...withGears(s, [[place, teeth]])),
+            // gears of nearly the same size are mistaken for each other most easily
+            Math.abs(teeth - place.t) <= 5 ? 1.5 : 1,
+          ),
+    ),
+  );
+}
+/** A driver and a driven gear in each other's place. */
+function interchanged(s: Planned, lead: LeadOf): readonly Tried[] {
+  const places = placesOf(s);
+  return places.flatMap((a, i) =>
+    places.slice(i + 1).map((b) =>
+      a.role === b.role || a.t === b.t
+        ? null
+        : slip(
+            { kind: 'interchange', a: a.t, b: b.t },
+            lead(
+              ...withGears(s, [
+                [a, b.t],
+                [b, a.t],
+              ]),
+            ),
+          ),
+    ),
+  );
+}
+/** One lever one or more places off. */
+function leversOff(s: Planned, lead: LeadOf): readonly Tried[] {
+  const setting = s.planned.levers ?? {};
+  return Object.entries(setting).flatMap(([lever, position]) => {
+    const positions = Object.keys(own(s.levers, lever) ?? {});
+    return positions.map((other) => {
+      const ratio = other === position ? null : ratioOf(s.levers, { ...setting, [lever]: other });
+      const away = Math.abs(positions.indexOf(other) - positions.indexOf(position));
+      return (
+        ratio &&
+        slip(
+          { kind: 'lever', lever, at: other, planned: position },
+          lead(s.planned.drivers, s.planned.driven, ratio),
+          away === 1 ? 1.5 : 1,
+        )
+      );
+    });
+  });
+}
+/** Another fixed ratio left in. */
+const fixedOff = (s: Planned, planned: Rational): readonly Tried[] =>
+  (s.otherFixed ?? USUAL_FIXED).map((fixed) => {
+    const ratio = exact(fixed);
+    return ratio.equals(s.fixedRatio)
+      ? null
+      : slip({ kind: 'fixed', at: fixed, planned: textOf(s.fixedRatio) }, planned.div(s.fixedRatio).mul(ratio));
+  });
 
 /**
  * Every single mistake that explains a scratch: one gear swapped for another in the set, two gears interchanged, the train
@@ -127,7 +169,7 @@ function singleSlips(s: Omit<Scratch, 'measuredMm' | 'uncertaintyMm'>): readonly
  */
 export const explainScratch = (s: Scratch): readonly Explanation[] =>
   singleSlips(s)
-    .map((slip) => ({ ...slip, off: Math.abs(numberOf(slip.cut) - s.measuredMm) }))
+    .map((one) => ({ ...one, off: Math.abs(numberOf(one.cut) - s.measuredMm) }))
     .filter(({ off }) => off <= REACH * s.uncertaintyMm)
     .map(({ mistake, cut, ease, off }) => ({
       mistake,
@@ -142,17 +184,14 @@ export const explainScratch = (s: Scratch): readonly Explanation[] =>
  * @param most how many
  * @example nearestSlips({ leadscrew: exact('6'), fixedRatio: exact('1'), gears: [20, 40, 50, 60, 80], levers: {}, planned: { drivers: [20], driven: [60], gearbox: '1', levers: {} } }, 1)[0] // { mistake: { kind: 'gear', on: 50, planned: 60, role: 'driven' }, leadMm: '12/5' }
  */
-export function nearestSlips(s: Omit<Scratch, 'measuredMm' | 'uncertaintyMm'>, most: number): readonly Explanation[] {
-  const planned = numberOf(
-    s.leadscrew
-      .mul(s.fixedRatio)
-      .mul(totalRatio(s.planned.drivers, s.planned.driven))
-      .mul(ratioOf(s.levers, s.planned.levers ?? {}) ?? exact('1')),
-  );
+export function nearestSlips(s: Planned, most: number): readonly Explanation[] {
+  const box = ratioOf(s.levers, s.planned.levers ?? {}) ?? exact('1');
+  const train = totalRatio(s.planned.drivers, s.planned.driven);
+  const planned = numberOf(s.leadscrew.mul(s.fixedRatio).mul(train).mul(box));
   const byLead = new Map<string, Slip>();
-  for (const slip of singleSlips(s)) {
-    const key = textOf(slip.cut);
-    if ((byLead.get(key)?.ease ?? 0) < slip.ease) byLead.set(key, slip);
+  for (const one of singleSlips(s)) {
+    const key = textOf(one.cut);
+    if ((byLead.get(key)?.ease ?? 0) < one.ease) byLead.set(key, one);
   }
   return [...byLead.values()]
     .sort((a, b) => Math.abs(numberOf(a.cut) - planned) - Math.abs(numberOf(b.cut) - planned))

@@ -2,8 +2,7 @@ import { Type, type TSchema } from '@sinclair/typebox';
 import { bad, good } from '../../quantity/outcome.ts';
 import { cosDeg } from '../../quantity/units.ts';
 import { TrainSchema } from '../../lathe/schema.ts';
-import { cardOf } from '../card.ts';
-import { beyondPlanMm, cutFacts } from '../cutPlan.ts';
+import { cutFacts } from '../cutPlan.ts';
 import { latheOf, threadOfJob } from '../derive.ts';
 import { BINDS, EVENT_FIELDS } from '../events.ts';
 import { feedOf, feedsAtAngle, plannedSlideDeg, swungToPickUp } from '../feed.ts';
@@ -13,7 +12,6 @@ import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { oldGrooveBelowMm } from '../recut.ts';
 import type { Job, Shop } from '../schema.ts';
 import { beliefOf } from '../sizing.ts';
-import { sideSign, sideStand } from '../slides.ts';
 import { edit, event, some, shown } from './edit.ts';
 
 const orNull = <T extends TSchema>(schema: T) => Type.Optional(Type.Union([Type.Null(), schema]));

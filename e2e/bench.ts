@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { demoJobs, demoShop } from '../demo/index.ts';
+import { cardOf } from '../core/job/card.ts';
 import { newJob } from '../core/job/create.ts';
 import { applyEdit, type Edit } from '../core/job/edits/index.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
@@ -11,10 +12,15 @@ import { expect } from './fixtures.ts';
 export function jobOf(title: string, edits: readonly Edit[], from: Job | null = null): Job {
   let job = from ?? newJob('bench', title, new Date('2026-11-26T08:00:00Z'));
   let shop = demoShop();
-  for (const e of edits) {
+  const must = (e: Edit): void => {
     const done = applyEdit(job, shop, e, { id: 'bench', at: '2026-11-26T08:00:00.000Z' });
     if (!done.ok) throw new Error(`${e.do}: ${done.problem.code}`);
     ({ job, shop } = done.value);
+  };
+  for (const e of edits) {
+    must(e);
+    // what is looked at by hand comes after the scratch
+    if (e.do === 'touchOff' && cardOf(job, shop, null).card.pitch) must({ do: 'provePitch', by: 'scratch' });
   }
   return { ...job, title };
 }
@@ -51,6 +57,15 @@ export async function bringIn(page: Page, data: unknown, station: string, id = '
   await expect(page.getByText('Brought in the job')).toBeVisible();
   await page.goto(`/jobs/${id}/${station}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+}
+
+/** Scratches, and says that it spans what it should; in a nut that the carriage went so far. */
+export async function provePitch(page: Page): Promise<void> {
+  const scratched = page.getByRole('button', { name: /^Scratched/ });
+  const right = page.getByRole('button', { name: /: right$/ });
+  await expect(scratched.or(right).first()).toBeVisible();
+  if (await scratched.isVisible()) await scratched.click();
+  await right.click();
 }
 
 /** Goes to a station as a hand does: by the band, or at the machine by the list of stations. */

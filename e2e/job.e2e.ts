@@ -112,6 +112,16 @@ test('a worn 1 1/4 x 7 from the bench to the record, by keyboard alone, and stil
   await page.keyboard.press('Enter');
   await tabTo(page, /^Touched off, dials at zero/);
   await page.keyboard.press('Enter');
+  // the pitch before any depth: a count that is ten times off is asked about, the right one goes on
+  await tabTo(page, /^Scratched/);
+  await page.keyboard.press('Enter');
+  await tabTo(page, /grooves span$/);
+  await type(page, '14.29');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/does the point stand right\?/)).toBeVisible();
+  await page.keyboard.press('Control+a');
+  await type(page, '1.429');
+  await page.keyboard.press('Enter');
   await expect(page.getByText(/Pass 1 of/).first()).toBeVisible();
   const reading = page.getByRole('button', { name: /Next reading/ });
   const before = await reading.textContent();

@@ -1,4 +1,4 @@
-import { besides, bringIn, jobOf, M30, times } from './bench.ts';
+import { besides, bringIn, jobOf, M30, provePitch, times } from './bench.ts';
 import type { Edit } from '../core/job/edits/index.ts';
 import { took } from '../app/testing/bench.ts';
 import { axeClean, expect, test } from './fixtures.ts';
@@ -91,6 +91,9 @@ test('a nut for a worn screw: the ways with it have their figures, the true root
   await page.getByRole('button', { name: 'Right: on to Gears' }).click();
   await page.goto('/jobs/demo-vice/cut');
   const card = page.getByRole('region', { name: 'Pass card' });
+  // its gears are proved before the nut is put up
+  await expect(card).toContainText('by hand');
+  await provePitch(page);
   await card.getByRole('button', { name: 'It is put up and runs true' }).click();
   await page.getByLabel(/^The bore measures/).fill('23.2');
   await page.keyboard.press('Enter');

@@ -15,6 +15,7 @@ function cutOut(job: Job, diameterMm: number): Job {
     if (card.do === 'mount') b.do({ do: card.what === 'gears' ? 'mountGears' : 'mount' });
     else if (card.do === 'measure') b.do({ do: 'measureBlank', diameterMm });
     else if (card.do === 'touch') b.do({ do: 'touchOff' });
+    else if (card.pitch) b.do({ do: 'provePitch', by: card.pitch.by });
     else b.do({ do: card.pass?.spring ? 'springDone' : 'passDone' });
   }
   throw new Error(`stays at ${b.card.do}`);

@@ -74,6 +74,10 @@ export interface Dealt {
   readonly byPlugs: boolean;
   /** How much of its usual allowance, tolerance and wear the mate has. */
   readonly mateShare: number;
+  /** The train or a lever goes on wrongly the first time. */
+  readonly slip: boolean;
+  /** The blank is read wrongly by so much on diameter, mm; 0: it is not. */
+  readonly misreadMm: number;
   /** A limit gauge is made instead of a part: which end. */
   readonly gauge: 'go' | 'not-go' | null;
 }
@@ -111,6 +115,8 @@ export function deal(dice: Dice): Dealt {
     trouble: dice.chance(0.5),
     byPlugs: dice.chance(0.5),
     mateShare: dice.between(0, 1),
+    slip: geared && wanted === 'copy' && dice.chance(0.2),
+    misreadMm: wanted === 'copy' && dice.chance(0.1) ? dice.of([-1, 1]) * dice.between(0.08, 0.2) : 0,
     gauge: wanted === 'copy' && !worn && !kind.special && dice.chance(0.2) ? dice.of(['go', 'not-go'] as const) : null,
   };
 }

@@ -27,7 +27,11 @@ export interface Answers {
     readonly after: number;
     readonly closeOn: readonly number[] | null;
     readonly cautions: readonly string[];
-    readonly stopped: unknown;
+    readonly stopped: { readonly code: string } | null;
+    /** Where the levers are to stand, as they are named on the lathe; null: it has none. */
+    readonly gears: { readonly levers: string | null } | null;
+    /** What is counted before any depth, and what it should span. */
+    readonly pitch: { readonly by: string; readonly count: number; readonly spanMm: number } | null;
   };
   readonly fit: {
     readonly startDiameterMm: number;
@@ -102,6 +106,12 @@ export interface Truth {
   readonly screw: { readonly thickestMm: number; readonly rootMm: number } | null;
   /** Parts to make in all, a test piece among them; each from a blank of its own. */
   readonly blanksMm: readonly number[];
+  /** Levers of the gearbox: how they stand, and what share of the wanted lead each setting cuts. Null: there are none. */
+  readonly levers: { readonly stand: string; readonly cuts: Readonly<Record<string, number>> } | null;
+  /** What the first putting up goes wrong by, as a share of the wanted lead; 1: nothing. */
+  readonly slipCuts: number;
+  /** The first blank is read wrongly by so much, and put right after some passes, mm on diameter. */
+  readonly misreadMm: number;
   /** Gears and half-nuts: leadscrew pitch, the chasing dial's gear and marks, and whether the chuck screws on. Null: none of it. */
   readonly halfNuts: {
     readonly leadscrewMm: number;

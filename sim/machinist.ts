@@ -13,6 +13,13 @@ const MOST_LEASTS = 12;
 const MOST_RISK = 0.02;
 /** Hands feel a mate differently, in units of feel. */
 const HAND_G = 0.5;
+/** A rule is read so well, mm; a scratch as deep as this would not turn away. */
+const RULE_MM = 0.12;
+const DEEP_SCRATCH_MM = 0.12;
+/** After so many passes the blank is looked at again. */
+const READ_AGAIN_AT = 2;
+/** How well an eye sees where a groove lies, mm along the axis. */
+const EYE_MM = 0.012;
 /** A tool so far beside a groove cuts its flank, which anybody sees, mm. */
 const BESIDE_MM = 0.06;
 
@@ -61,6 +68,16 @@ export function carry(
     if (t.wanted === 'recut') metal.depth.set(old.depth);
   };
   putUp();
+  /** What the gears and levers that are up cut, as a share of the lead that is wanted. */
+  let cuts = t.levers ? (t.levers.cuts[t.levers.stand] ?? 1) : 1;
+  let putUpBefore = false;
+  /** As the card says; the first time with the slip that was dealt. Levers of which nothing is said stay where they stood. */
+  const putGearsUp = (levers: string | null): void => {
+    if (levers !== null || !t.levers) cuts = t.levers ? (t.levers.cuts[levers ?? ''] ?? 1) : 1;
+    if (!putUpBefore) cuts *= t.slipCuts;
+    putUpBefore = true;
+  };
+  let misread = t.misreadMm;
   const hand = dice.gauss(HAND_G);
   const cross = new Slide(t.crossSlackMm);
   const top = new Slide(t.topSlackMm);
@@ -140,6 +157,8 @@ export function carry(
     // part of what stands before the tool springs away
     real = stand > real ? real + t.share * (stand - real) : real;
     const spring = again || (a.card.pass?.spring ?? false);
+    if (Math.abs(cuts - 1) > 1e-9)
+      throw new Scrapped(`a lead of ${(lead * cuts).toFixed(3)} where ${lead.toFixed(3)} is wanted`);
     if (stand - before > t.capMm * 1.5 + 0.03 && !spring)
       throw new Scrapped(`a pass of ${(stand - before).toFixed(2)} where at most ${t.capMm.toFixed(2)} was asked for`);
     {
@@ -162,6 +181,14 @@ export function carry(
         );
     }
     goBack(a);
+  };
+  /** A scratch, or turns of the chuck: what they span is read with a rule and said. */
+  const provePitch = (a: Answers, p: NonNullable<Answers['card']['pitch']>): void => {
+    if (p.by === 'scratch') {
+      setTo(a.card.settings);
+      if (tip() > DEEP_SCRATCH_MM) throw new Scrapped(`a scratch ${tip().toFixed(2)} deep`);
+    }
+    say({ do: 'scratch', crests: p.count, spanMm: Number((p.count * lead * cuts + dice.gauss(RULE_MM)).toFixed(2)) });
   };
   const measured = (): number => {
     const line = metal.pitchLineMm(t.pitchMm, t.starts);
@@ -217,14 +244,14 @@ export function carry(
     if (door.job().pickup.problem === 'not-dropped') {
       // at a control the tool is jogged until it drops into the groove; every start is whole leads from there
       const there = offNow() ?? 0;
-      phase += there + dice.gauss(0.006);
+      phase += there + dice.gauss(EYE_MM);
       say({ do: 'dropIn', zMm: -7.31 });
       if (door.job().pickup.problem === 'no-length') say({ do: 'setUp', lengthMm: 40 });
       say({ do: 'inGroove' });
       return;
     }
     const off = offNow() ?? 0;
-    say({ do: 'offset', mm: Number((off + dice.gauss(0.006)).toFixed(3)) });
+    say({ do: 'offset', mm: Number((off + dice.gauss(EYE_MM)).toFixed(3)) });
     // a slide square across moves nothing along: another way in
     if (door.job().pickup.problem === 'slide-square') say({ do: 'setPickup', way: 'turn' });
     const { move } = door.job().pickup;
@@ -328,19 +355,25 @@ export function carry(
       switch (card.do) {
         case 'check':
           stops += 1;
+          if (card.stopped?.code === 'scratch') {
+            putGearsUp(card.gears?.levers ?? null);
+            say({ do: 'mountGears' });
+            break;
+          }
           if (stops > MOST_STOPS) throw new Scrapped('the card stopped for good');
           say({ do: 'check' });
           break;
         case 'mount':
           if (card.what === 'gears') {
             if (groove().deepest() > 0) lose();
+            putGearsUp(card.gears?.levers ?? null);
             say({ do: 'mountGears' });
           } else say({ do: 'mount' });
           break;
         case 'measure':
         case 'try':
           if (card.what === 'blank') {
-            say({ do: 'measureBlank', diameterMm: Number((blankMm + dice.gauss(0.003)).toFixed(3)) });
+            say({ do: 'measureBlank', diameterMm: Number((blankMm + dice.gauss(0.003) + misread).toFixed(3)) });
             break;
           }
           if (card.do === 'try' && a.prove.next) follow(a, a.prove.next);
@@ -365,6 +398,10 @@ export function carry(
           pickUp();
           break;
         case 'air': {
+          if (card.pitch) {
+            provePitch(a, card.pitch);
+            break;
+          }
           const there = offNow();
           say({ do: 'airPass', result: there !== null && Math.abs(there) > 0.05 ? 'off' : 'in' });
           break;
@@ -375,6 +412,12 @@ export function carry(
           say({ do: 'nextStart' });
           break;
         case 'set':
+          // a second look at the blank: what was read wrongly is put right while there is metal left
+          if (misread !== 0 && (card.pass?.n ?? 0) > READ_AGAIN_AT) {
+            misread = 0;
+            say({ do: 'correctBlank', diameterMm: Number((blankMm + dice.gauss(0.003)).toFixed(3)) });
+            break;
+          }
           pass(a);
           say({ do: card.pass?.spring ? 'springDone' : 'passDone', after: card.after });
           break;

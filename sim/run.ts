@@ -46,6 +46,18 @@ function leadOf(d: Dealt): Ratio {
   return lowest([127 * 2 * d.kind.starts, Math.round((25.4 / d.kind.pitchMm) * 2) * 5]);
 }
 
+/** A gearbox of several rows: cone 1 in range A is what is wanted, the others are a lever away. */
+const CONES = { '1': [1, 1], '2': [3, 4], '3': [3, 2] } as const;
+const RANGES = { A: '1', B: '1/2' };
+const coneOf = ([a, b]: Ratio): Record<string, string> =>
+  Object.fromEntries(Object.entries(CONES).map(([n, [over, under]]) => [n, textOf(lowest([a * over, b * under]))]));
+const LEVERS_CUT: Readonly<Record<string, number>> = Object.fromEntries(
+  Object.entries(CONES).flatMap(([n, [over, under]]) => [
+    [`cone ${n}, range A`, over / under],
+    [`cone ${n}, range B`, over / under / 2],
+  ]),
+);
+
 /** How a job ended, and what about. */
 interface Ended extends Outcome {
   readonly dealt: Dealt;
@@ -71,8 +83,9 @@ function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Ended
     name: 'Simulated',
     kind: d.latheKind,
     leadscrew: textOf(screw),
-    gears: [40, 40],
-    levers: box ? { cone: { 1: ratio } } : {},
+    // besides the two that go on, others that can be taken for them
+    gears: [40, 40, 38, 45],
+    levers: box ? { cone: coneOf(lowest([leadExact[0] * screw[1], leadExact[1] * screw[0]])), range: RANGES } : {},
     crossSlide: { ...d.dials[0] },
     topSlide: { ...d.dials[1] },
     slack: { crossMm: d.slackKnown ? d.crossSlackMm : null, topMm: null, carriageMm: null },
@@ -100,7 +113,7 @@ function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Ended
   };
   const thread = { ...(gelvin.thread(d.kind.designation) as Record<string, unknown>), leftHand: d.leftHand };
   const control = d.latheKind === 'control';
-  const infeed = control || d.wanted !== 'copy' ? 'plunge' : (d.infeed ?? 'plunge');
+  const infeed = control ? 'plunge' : (d.infeed ?? 'plunge');
   // the flank that is not cut has to be steep enough for a slide to follow
   const trailing = d.leftHand ? d.kind.freeEndDeg : d.kind.headEndDeg;
   must(
@@ -162,6 +175,9 @@ function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Ended
     capMm: 0.25,
     barMm,
     wire,
+    levers: box ? { stand: 'cone 2, range B', cuts: LEVERS_CUT } : null,
+    slipCuts: !d.slip ? 1 : box ? (LEVERS_CUT['cone 2, range A'] ?? 1) : 45 / 40,
+    misreadMm: d.misreadMm,
     halfNuts: geared
       ? { leadscrewMm: screw[0] / screw[1], dialTeeth: 16, marks: 8, screwedChuck: lathe.screwedChuck }
       : null,

@@ -39,7 +39,7 @@ export function withdrawal(r: Pick<RoutineRequest, 'make' | 'outTurns' | 'outTex
 export function routine(r: RoutineRequest): string[] {
   const out = withdrawal(r);
   const slide = {
-    top: 'Cross slide back to its reading; top slide to the reading',
+    top: 'Cross slide as it was; top slide to the reading',
     cross: 'Cross slide in to the reading, counting the full turns',
     control: 'Give the control its next diameter',
   }[r.feeds];

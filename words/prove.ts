@@ -159,6 +159,9 @@ const dressedText = (left: readonly Dressed[]): string =>
   left.length === 0
     ? 'Finished: wire edge, crests, start, chamfers, clean'
     : `Still to finish: ${left.map((d) => DRESS_NAMES[d].todo.toLowerCase()).join(', ')}`;
+/** A part that was finished after it was tried. */
+export const AGAIN_TEXT = 'Finished since it was tried: try it once more, for a burr makes a right thread feel tight.';
+export const AGAIN_ACT = 'Try it once more';
 /** Each reason of a verdict in a sentence. */
 export function reasonText(r: Reason, u: UnitSystem): string {
   switch (r.of) {
@@ -189,7 +192,7 @@ export function reasonText(r: Reason, u: UnitSystem): string {
     case 'dressed':
       return dressedText(r.left);
     case 'tried-before-dressing':
-      return 'Finished since it was tried: try it once more, for a burr makes a right thread feel tight';
+      return AGAIN_TEXT.replace(/\.$/, '');
     case 'nothing-measured':
       return 'Nothing was measured, gauged or tried since the last cut';
   }

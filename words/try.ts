@@ -12,6 +12,9 @@ export const TRY_NAMES = {
 /** What it is measured by. */
 export const LAY_NAMES = { wires: 'Over wires', balls: 'Between balls' } as const;
 
+/** A class is proved by its gauges, where they are at hand. */
+export const TRY_GAUGES = 'Go and not-go';
+
 /** What it is tried with: a screw with its nut, a nut with its screw. */
 export const TRY_WITH = { external: 'Try the nut', internal: 'Try the screw' } as const;
 

@@ -41,6 +41,10 @@ function blind(
 const noAirPass: NonNullable<Fault['edits']> = (edits) =>
   edits.map((e) => (e['do'] === 'airPass' ? { ...e, result: 'in' } : e));
 
+/** A scratch is taken for right, whatever it spans. */
+const believed = (edits: readonly Record<string, unknown>[]): readonly Record<string, unknown>[] =>
+  edits.map((e) => (e['do'] === 'scratch' ? { do: 'provePitch', by: 'scratch' } : e));
+
 export const FAULTS: readonly Fault[] = [
   {
     name: '1. turning the work the wrong way',
@@ -98,6 +102,7 @@ export const FAULTS: readonly Fault[] = [
   },
   {
     name: '7. the depth of the book, whatever the blank measures',
+    concerns: (d) => Math.abs(d.blankOffMm) > 0.1,
     edits: (edits, job) =>
       edits.map((e) =>
         e['do'] === 'measureBlank' ? { ...e, diameterMm: fitOfJob(job)?.startDiameterMm ?? e['diameterMm'] } : e,
@@ -105,6 +110,7 @@ export const FAULTS: readonly Fault[] = [
   },
   {
     name: 'the half-nuts on any mark',
+    concerns: (d) => d.returnBy === 'dial',
     answers: (a) => (a.card.closeOn === null ? a : { ...a, card: { ...a.card, closeOn: [0, 1, 2, 3, 4, 5, 6, 7] } }),
   },
   {
@@ -113,6 +119,7 @@ export const FAULTS: readonly Fault[] = [
   },
   {
     name: 'a change of infeed in mid-cut throws the tool sideways',
+    concerns: (d) => d.trouble && d.wanted === 'copy' && (d.infeed === 'flank' || d.infeed === 'modified'),
     answers: (a, job, shop) => {
       const metal = metalOf(job);
       if (!cutting(a) || metal.topMm === 0 || job.setup.infeed !== 'plunge') return a;
@@ -137,5 +144,22 @@ export const FAULTS: readonly Fault[] = [
         const reading = e['reading'] as { readonly quantity?: string } | undefined;
         return reading?.quantity === 'minorDiameter' ? { do: 'sayWhy', reason: 'dealt' } : e;
       }),
+  },
+  {
+    name: 'the card of putting up names no levers',
+    concerns: (d) => d.latheKind === 'gearbox' && d.wanted === 'copy' && !d.slip,
+    // and whoever counts the scratch says what was to be expected
+    edits: believed,
+    answers: (a) => ({ ...a, card: { ...a.card, gears: a.card.gears && { ...a.card.gears, levers: null } } }),
+  },
+  {
+    name: 'a scratch that contradicts the train is only written down',
+    concerns: (d) => d.slip,
+    edits: believed,
+  },
+  {
+    name: 'a blank put right in mid-cut changes nothing',
+    concerns: (d) => Math.abs(d.misreadMm) > 0.15,
+    edits: (edits) => edits.map((e) => (e['do'] === 'correctBlank' ? { do: 'sayWhy', reason: 'dealt' } : e)),
   },
 ];

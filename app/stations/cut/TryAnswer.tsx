@@ -3,7 +3,7 @@ import { deeperSetting, type DeeperSetting } from '../../../core/job/deeperSetti
 import { latheOf } from '../../../core/job/derive.ts';
 import { dialOf } from '../../../core/job/slides.ts';
 import { plain } from '../../../core/quantity/working.ts';
-import { BURRS_FIRST } from '../../../words/prove.ts';
+import { AGAIN_TEXT, BURRS_FIRST } from '../../../words/prove.ts';
 import { againText, byText, cardText, dialText, dialUnitText } from '../../../words/machine.ts';
 import { BigNumber, DialNumber } from '../../machine/DialNumber.tsx';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
@@ -23,7 +23,7 @@ export function TryAnswer() {
   const shop = useShop();
   const u = useDialUnit();
   const said = useStepSaid();
-  const { answer, effect, diagnosis, burrs } = useProof();
+  const { answer, effect, diagnosis, burrs, again } = useProof();
   if (!answer)
     return (
       <p className="text-[clamp(1.75rem,5cqi,2.25rem)] font-bold leading-tight">
@@ -49,6 +49,7 @@ export function TryAnswer() {
         )}
       >
         {diagnosis ? diagnosis.todo : said.answer(answer)}
+        {again && answer.code === 'fits' && ` ${AGAIN_TEXT}`}
       </p>
       {(answer.code === 'doubt' || answer.code === 'enough') && <Otherwise answer={answer} />}
       {effect !== null && SAID_SO.has(answer.code) && (

@@ -1,5 +1,7 @@
 import { useNavigate } from 'react-router';
 import type { DeeperAnswer } from '../../../core/job/deeper.ts';
+import { fitOfJob } from '../../../core/job/derive.ts';
+import { TRY_GAUGES } from '../../../words/try.ts';
 import { Bar, MainAct, SideAct, TakeAct } from '../../machine/Bar.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act } from '../../store/store.ts';
@@ -60,6 +62,9 @@ export function TryBar({
   if (due)
     return (
       <CutBar beside={beside} main={main} at={at}>
+        {fitOfJob(job)?.limits && (
+          <SideAct onClick={() => void navigate(`/jobs/${job.id}/prove?by=gauge`)}>{TRY_GAUGES}</SideAct>
+        )}
         {done}
       </CutBar>
     );

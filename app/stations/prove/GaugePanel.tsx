@@ -3,7 +3,6 @@ import { fitOfJob } from '../../../core/job/derive.ts';
 import { gaugeMm } from '../../../core/job/rightBy.ts';
 import { standOffs } from '../../../core/job/standOffs.ts';
 import { notGoTurnsOf } from '../../../core/job/verdict.ts';
-import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { GAUGE_TRUTH } from '../../../words/prove.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useSystem } from '../../store/store.ts';
@@ -57,17 +56,14 @@ export function GaugePanel() {
         <Button className="min-h-20 text-2xl font-bold" onClick={() => say(false, 0)}>
           It does not start
         </Button>
+      </div>
+      <div className="grid grid-cols-4 gap-2 max-xs:grid-cols-2">
         {[1, 2, 3, 4].map((t) => (
-          <Button key={t} className="min-h-14 text-xl" onClick={() => say(false, t)}>
+          <Button key={t} className="min-h-14 px-1 text-lg leading-tight" onClick={() => say(false, t)}>
             {t} {t === 1 ? 'turn' : 'turns'}, then stops
           </Button>
         ))}
       </div>
-      {size !== null && (
-        <p className="text-ink2">
-          It stands for a pitch diameter of <span className="num">{lengthText(size, system, FINE)}</span>.
-        </p>
-      )}
       {taper && <StandOffPanel unit={system} />}
     </div>
   );

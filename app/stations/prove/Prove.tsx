@@ -46,7 +46,7 @@ export function Prove() {
     plan?.by === 'balls' ? 'Between balls' : 'Measurement over wires',
     plan?.working ?? [],
   );
-  const { answer } = useProof();
+  const { answer, again } = useProof();
   if (!threadOfJob(job) || !fitOfJob(job)) return <Gate station="prove" />;
   const asked = WAYS.find((w) => w === params.get('by')) ?? (plan?.atHand ? 'measure' : 'mate');
   const way: Way = asked === 'measure' && !plan ? 'mate' : asked;
@@ -57,6 +57,11 @@ export function Prove() {
     if (change.show === null) next.delete('show');
     else if (change.show) next.set('show', change.show);
     setParams(next, { replace: true });
+  };
+  // the keys that say what it did stand there already: they are pointed to
+  const tryAgain = (): void => {
+    go({ show: null });
+    document.querySelector<HTMLElement>('main .machine-body button, main .machine-body [data-armed]')?.focus();
   };
   const say = answer
     ? said.answer(answer)
@@ -116,7 +121,9 @@ export function Prove() {
       head={lies.head}
       step={lies.step}
       bar={
-        <Bar main={<ProveAct answer={answer} onFinish={() => go({ show: 'finish' })} />}>
+        <Bar
+          main={<ProveAct answer={answer} again={again} onFinish={() => go({ show: 'finish' })} onAgain={tryAgain} />}
+        >
           {sides.map(([id, word]) => (
             <SideAct key={id} chosen={way === id} onClick={() => go({ by: id })}>
               {word}

@@ -6,15 +6,21 @@ import { MainAct } from '../../machine/Bar.tsx';
 import { act } from '../../store/store.ts';
 import { dressedNow } from '../../../core/job/formCheck.ts';
 import { DRESSED } from '../../../core/job/events.ts';
+import { AGAIN_ACT } from '../../../words/prove.ts';
 import { OnActs } from '../../job/OnActs.tsx';
 
 /** The one act that follows: cut it, spring it, look at the train, finish it, or go on. */
 export function ProveAct({
   answer,
+  again,
   onFinish,
+  onAgain,
 }: {
   readonly answer: DeeperAnswer | null;
+  /** Finished since it was tried. */
+  readonly again: boolean;
   readonly onFinish: () => void;
+  readonly onAgain: () => void;
 }) {
   const { job, machine } = useJobView();
   const navigate = useNavigate();
@@ -45,7 +51,13 @@ export function ProveAct({
             Finish it, then the verdict
           </MainAct>
         );
-      return <OnActs station="prove" canSettle big />;
+      return again ? (
+        <MainAct onward onClick={onAgain}>
+          {AGAIN_ACT}
+        </MainAct>
+      ) : (
+        <OnActs station="prove" canSettle big />
+      );
     case 'start':
       return (
         <MainAct onward onClick={() => to('cut')}>

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { bindsBecause, feltTight, suggestDeeper, type DeeperAnswer } from '../../../core/job/deeper.ts';
 import { dressedNow } from '../../../core/job/formCheck.ts';
 import { effectsOfJob } from '../../../core/job/sizing.ts';
+import { proofVerdict } from '../../../core/job/verdict.ts';
 import { DRESSED } from '../../../core/job/events.ts';
 import { diagnosisText, effectText } from '../../../words/prove.ts';
 import { useDialUnit, useJobView } from '../../job/jobContext.tsx';
@@ -14,6 +15,8 @@ interface Proof {
   readonly diagnosis: { readonly what: string; readonly todo: string } | null;
   /** It feels tight, and nobody has taken the burrs off since the cut. */
   readonly burrs: boolean;
+  /** It was finished since it was tried: nothing is proved before it is tried once more. */
+  readonly again: boolean;
 }
 
 /** What the last try says of the next cut, and what it made of everything that is known. */
@@ -29,6 +32,7 @@ export function useProof(): Proof {
       answer: suggestDeeper(job, shop, machine.metal),
       effect: told ? effectText(told.effect, u) : null,
       diagnosis: why && diagnosisText(why, u),
+      again: proofVerdict(job, shop).reasons.some((r) => r.of === 'tried-before-dressing'),
       burrs: last !== null && feltTight(last) && dressedNow(job).size < DRESSED.length,
     };
   }, [job, shop, machine, u]);

@@ -82,6 +82,12 @@ export interface Dealt {
   readonly gauge: 'go' | 'not-go' | null;
 }
 
+/** What goes wrong before the first pass, of a part that is cut from a blank. */
+const wrongly = (dice: Dice, geared: boolean, wanted: Truth['wanted']): Pick<Dealt, 'slip' | 'misreadMm'> => ({
+  slip: geared && wanted === 'copy' && dice.chance(0.2),
+  misreadMm: wanted === 'copy' && dice.chance(0.1) ? dice.of([-1, 1]) * dice.between(0.08, 0.2) : 0,
+});
+
 /** One job, dealt at random: family, member, hand, lathe, dials, slack, blank, what came in, and whether things go wrong. */
 export function deal(dice: Dice): Dealt {
   const kind = dice.of(KINDS);
@@ -115,8 +121,7 @@ export function deal(dice: Dice): Dealt {
     trouble: dice.chance(0.5),
     byPlugs: dice.chance(0.5),
     mateShare: dice.between(0, 1),
-    slip: geared && wanted === 'copy' && dice.chance(0.2),
-    misreadMm: wanted === 'copy' && dice.chance(0.1) ? dice.of([-1, 1]) * dice.between(0.08, 0.2) : 0,
+    ...wrongly(dice, geared, wanted),
     gauge: wanted === 'copy' && !worn && !kind.special && dice.chance(0.2) ? dice.of(['go', 'not-go'] as const) : null,
   };
 }

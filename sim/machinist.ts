@@ -38,6 +38,30 @@ class Round {
   }
 }
 
+/** Gears and levers as they are up: what they cut, as a share of the lead that is wanted. */
+class Gears {
+  cuts: number;
+  private readonly t: Truth;
+  private before = false;
+  constructor(t: Truth) {
+    this.t = t;
+    this.cuts = t.levers?.cuts[t.levers.stand] ?? 1;
+  }
+  /** As the card says; the first time with the slip that was dealt. Levers of which nothing is said stay where they stood. */
+  putUp({ gears }: Answers['card']): void {
+    const { levers, slipCuts } = this.t;
+    const said = gears?.levers ?? null;
+    if (said !== null) this.cuts = levers?.cuts[said] ?? 1;
+    else if (!levers) this.cuts = 1;
+    if (!this.before) this.cuts *= slipCuts;
+    this.before = true;
+  }
+}
+const isSlip = ({ stopped }: Answers['card']): boolean => stopped?.code === 'scratch';
+/** The blank is looked at once more, while there is metal left. */
+const readAgain = ({ pass }: Answers['card'], misreadMm: number): boolean =>
+  misreadMm !== 0 && (pass?.n ?? 0) > READ_AGAIN_AT;
+
 /** Carries one job to its end, doing what the card says and nothing else. */
 export function carry(
   door: Door,
@@ -68,16 +92,10 @@ export function carry(
     if (t.wanted === 'recut') metal.depth.set(old.depth);
   };
   putUp();
-  /** What the gears and levers that are up cut, as a share of the lead that is wanted. */
-  let cuts = t.levers ? (t.levers.cuts[t.levers.stand] ?? 1) : 1;
-  let putUpBefore = false;
-  /** As the card says; the first time with the slip that was dealt. Levers of which nothing is said stay where they stood. */
-  const putGearsUp = (levers: string | null): void => {
-    if (levers !== null || !t.levers) cuts = t.levers ? (t.levers.cuts[levers ?? ''] ?? 1) : 1;
-    if (!putUpBefore) cuts *= t.slipCuts;
-    putUpBefore = true;
-  };
+  const gears = new Gears(t);
   let misread = t.misreadMm;
+  /** What a control was told that the surface measures. */
+  let toldMm = 0;
   const hand = dice.gauss(HAND_G);
   const cross = new Slide(t.crossSlackMm);
   const top = new Slide(t.topSlackMm);
@@ -116,7 +134,7 @@ export function carry(
     for (const s of settings) {
       if (s.slide === 'control') {
         const mm = s.value * (s.unit === 'mm' ? 1 : 25.4) * (s.reads === 'diameter' ? 0.5 : 1);
-        cross.comeTo((internal ? 1 : -1) * (mm - blankMm / 2) - top.mm * Math.cos(rad(slideDeg)) - zero);
+        cross.comeTo((internal ? 1 : -1) * (mm - toldMm / 2) - top.mm * Math.cos(rad(slideDeg)) - zero);
         continue;
       }
       const slide = s.slide === 'cross' ? cross : top;
@@ -157,8 +175,8 @@ export function carry(
     // part of what stands before the tool springs away
     real = stand > real ? real + t.share * (stand - real) : real;
     const spring = again || (a.card.pass?.spring ?? false);
-    if (Math.abs(cuts - 1) > 1e-9)
-      throw new Scrapped(`a lead of ${(lead * cuts).toFixed(3)} where ${lead.toFixed(3)} is wanted`);
+    if (Math.abs(gears.cuts - 1) > 1e-9)
+      throw new Scrapped(`a lead of ${(lead * gears.cuts).toFixed(3)} where ${lead.toFixed(3)} is wanted`);
     if (stand - before > t.capMm * 1.5 + 0.03 && !spring)
       throw new Scrapped(`a pass of ${(stand - before).toFixed(2)} where at most ${t.capMm.toFixed(2)} was asked for`);
     {
@@ -188,7 +206,19 @@ export function carry(
       setTo(a.card.settings);
       if (tip() > DEEP_SCRATCH_MM) throw new Scrapped(`a scratch ${tip().toFixed(2)} deep`);
     }
-    say({ do: 'scratch', crests: p.count, spanMm: Number((p.count * lead * cuts + dice.gauss(RULE_MM)).toFixed(2)) });
+    say({
+      do: 'scratch',
+      crests: p.count,
+      spanMm: Number((p.count * lead * gears.cuts + dice.gauss(RULE_MM)).toFixed(2)),
+    });
+  };
+  const runAlong = (a: Answers): void => {
+    if (a.card.pitch) {
+      provePitch(a, a.card.pitch);
+      return;
+    }
+    const there = offNow();
+    say({ do: 'airPass', result: there !== null && Math.abs(there) > 0.05 ? 'off' : 'in' });
   };
   const measured = (): number => {
     const line = metal.pitchLineMm(t.pitchMm, t.starts);
@@ -355,8 +385,8 @@ export function carry(
       switch (card.do) {
         case 'check':
           stops += 1;
-          if (card.stopped?.code === 'scratch') {
-            putGearsUp(card.gears?.levers ?? null);
+          if (isSlip(card)) {
+            gears.putUp(card);
             say({ do: 'mountGears' });
             break;
           }
@@ -366,14 +396,15 @@ export function carry(
         case 'mount':
           if (card.what === 'gears') {
             if (groove().deepest() > 0) lose();
-            putGearsUp(card.gears?.levers ?? null);
+            gears.putUp(card);
             say({ do: 'mountGears' });
           } else say({ do: 'mount' });
           break;
         case 'measure':
         case 'try':
           if (card.what === 'blank') {
-            say({ do: 'measureBlank', diameterMm: Number((blankMm + dice.gauss(0.003) + misread).toFixed(3)) });
+            toldMm = Number((blankMm + dice.gauss(0.003) + misread).toFixed(3));
+            say({ do: 'measureBlank', diameterMm: toldMm });
             break;
           }
           if (card.do === 'try' && a.prove.next) follow(a, a.prove.next);
@@ -397,15 +428,9 @@ export function carry(
         case 'pickup':
           pickUp();
           break;
-        case 'air': {
-          if (card.pitch) {
-            provePitch(a, card.pitch);
-            break;
-          }
-          const there = offNow();
-          say({ do: 'airPass', result: there !== null && Math.abs(there) > 0.05 ? 'off' : 'in' });
+        case 'air':
+          runAlong(a);
           break;
-        }
         case 'next-start':
           real = round.on(real);
           phase += t.pitchMm;
@@ -413,7 +438,7 @@ export function carry(
           break;
         case 'set':
           // a second look at the blank: what was read wrongly is put right while there is metal left
-          if (misread !== 0 && (card.pass?.n ?? 0) > READ_AGAIN_AT) {
+          if (readAgain(card, misread)) {
             misread = 0;
             say({ do: 'correctBlank', diameterMm: Number((blankMm + dice.gauss(0.003)).toFixed(3)) });
             break;

@@ -58,6 +58,17 @@ const LEVERS_CUT: Readonly<Record<string, number>> = Object.fromEntries(
   ]),
 );
 
+/** How the levers stand before anything is put up, and what a slip in putting up cuts. */
+function gearsOf(d: Dealt): Pick<Truth, 'levers' | 'slipCuts' | 'misreadMm'> {
+  const box = d.latheKind === 'gearbox';
+  const slipped = box ? (LEVERS_CUT['cone 2, range A'] ?? 1) : 45 / 40;
+  return {
+    levers: box ? { stand: 'cone 2, range B', cuts: LEVERS_CUT } : null,
+    slipCuts: d.slip ? slipped : 1,
+    misreadMm: d.misreadMm,
+  };
+}
+
 /** How a job ended, and what about. */
 interface Ended extends Outcome {
   readonly dealt: Dealt;
@@ -175,9 +186,7 @@ function oneJob(gelvin: Gelvin, seed: number, fault: Fault | null = null): Ended
     capMm: 0.25,
     barMm,
     wire,
-    levers: box ? { stand: 'cone 2, range B', cuts: LEVERS_CUT } : null,
-    slipCuts: !d.slip ? 1 : box ? (LEVERS_CUT['cone 2, range A'] ?? 1) : 45 / 40,
-    misreadMm: d.misreadMm,
+    ...gearsOf(d),
     halfNuts: geared
       ? { leadscrewMm: screw[0] / screw[1], dialTeeth: 16, marks: 8, screwedChuck: lathe.screwedChuck }
       : null,

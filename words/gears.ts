@@ -130,3 +130,7 @@ export const behindNutsText = (behind: readonly { readonly teeth: number; readon
   behind.length === 0
     ? null
     : `${behind.map((b) => `The tips of the ${b.teeth} run behind the nut that holds the ${b.of}`).join('; ')}: see that it clears before there is power.`;
+
+/** What stands between the train that is on and another: gears to change, or only a lever. */
+export const toChangeText = (gears: number, levers: boolean): string =>
+  gears > 0 ? `${gears} to change` : levers ? 'only the levers to set' : 'on already';

@@ -30,7 +30,13 @@ const hand = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u);
 export function dialText(d: { readonly turns: number; readonly shown: string }, join: string): string {
   const { n, short } = turnsCounted(d);
   if (!short) return `${n !== 0 ? `${turnsText(n)}${join}` : ''}${d.shown}`;
-  return n === 0 ? `short of zero, at ${d.shown}` : `${turnsText(n)} short of zero, and on to ${d.shown}`;
+  return n === 0 ? `${d.shown}, short of zero` : `${turnsText(n)} short of zero, and on to ${d.shown}`;
+}
+/** The same with its unit. */
+export function settingText(d: { readonly turns: number; readonly shown: string; readonly unit: UnitSystem }): string {
+  const { n, short } = turnsCounted(d);
+  const text = dialText(d, ', then ');
+  return short && n === 0 ? text.replace(d.shown, `${d.shown} ${d.unit}`) : `${text} ${d.unit}`;
 }
 /** Whole turns as a hand counts them from zero: short of it, away from the feed, the collar is met once less than the turns are floored. */
 export function turnsCounted(d: { readonly turns: number; readonly shown: string }): {
@@ -67,7 +73,7 @@ export const againText = (s: Setting): string =>
 
 /** The slide that is only brought back to where it stood. */
 export const restText = (s: Setting): string =>
-  `${s.slide === 'top' ? 'Top slide' : 'Cross slide'} stays at ${dialText(s, ', then ')} ${s.unit}`;
+  `${s.slide === 'top' ? 'Top slide' : 'Cross slide'} stays at ${settingText(s)}`;
 
 const FACTS: Readonly<Record<string, string>> = {
   Thread: 'The thread',
@@ -298,7 +304,7 @@ const shareText = (radialMm: number, u: UnitSystem): string =>
 function runText(card: Card, u: UnitSystem): string {
   if (card.pitch) return pitchText(card, u);
   const [s] = card.settings;
-  const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}, as deep as the groove is. ` : '';
+  const set = s ? `${slideText(s)} ${settingText(s)}, as deep as the groove is. ` : '';
   const others = card.settings
     .slice(1)
     .map((r) => `${restText(r)}. `)
@@ -309,7 +315,7 @@ function runText(card: Card, u: UnitSystem): string {
 function pitchText(card: Card, u: UnitSystem): string {
   if (!card.pitch) return '';
   const [s] = card.settings;
-  const set = s ? `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}. ` : '';
+  const set = s ? `${slideText(s)} ${settingText(s)}. ` : '';
   return `${set}${pitchLines(card.pitch, u).what}`;
 }
 
@@ -353,10 +359,7 @@ export function cardText(
       if (card.pass?.spring)
         return `Spring pass ${card.pass.n} of ${card.pass.of}: the same setting again${s ? `, ${s.shown} ${s.unit}` : ''}.`;
       return s
-        ? [
-            `${slideText(s)} ${dialText(s, ', then ')} ${s.unit}. Pass ${card.pass?.n} of ${card.pass?.of}.`,
-            airText(card),
-          ]
+        ? [`${slideText(s)} ${settingText(s)}. Pass ${card.pass?.n} of ${card.pass?.of}.`, airText(card)]
             .filter((x) => x !== null)
             .join(' ')
         : '';

@@ -9,8 +9,7 @@ import type { LatheKind } from '../core/lathe/schema.ts';
 import type { Judged } from '../core/pickup/judge.ts';
 import type { TaughtBy } from '../core/pickup/taught.ts';
 import { placeText } from './gears.ts';
-import { dialText, travelText, unitName } from './machine.ts';
-import type { Setting } from '../core/job/slides.ts';
+import { settingText, travelText, unitName } from './machine.ts';
 
 /** Everything that is said while an old groove is found again. */
 const fine = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u, FINE);
@@ -89,9 +88,6 @@ function woundText(move: Extract<Move, { way: 'angled' }>, internal: boolean): '
 const intoText = (move: Extract<Move, { way: 'angled' }>): string =>
   move.slideDeg < 90 ? (move.slideMm >= 0 ? ', into the work' : ', out of the work') : '';
 
-/** Where a slide stands, as its collar shows it. */
-const standText = (s: Setting): string => `${dialText(s, ', then ')} ${s.unit}`;
-
 export function moveHead(move: Move, u: UnitSystem, internal = false): MoveHead {
   const bare = (mm: number): string => lengthText(mm, u, { ...FINE, bare: true });
   const dial = (t: SlideTravel | null, mm: number): Pick<MoveHead, 'figure' | 'turns' | 'unit'> =>
@@ -110,7 +106,7 @@ export function moveHead(move: Move, u: UnitSystem, internal = false): MoveHead 
         what: `Top slide ${woundText(move, internal)}`,
         ...dial(move.travel, move.slideMm),
         which: `cross slide ${travelText(move.crossTravel, move.crossOutMm, u, ' + ')} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}${
-          move.stands ? `, which is ${standText(move.stands.cross)}` : ''
+          move.stands ? `, which is ${settingText(move.stands.cross)}` : ''
         }`,
       };
     case 'turn':
@@ -156,7 +152,7 @@ export function moveHead(move: Move, u: UnitSystem, internal = false): MoveHead 
 
 /** Where the top slide stands after its move, where its zero is known. */
 const topStands = ({ stands }: Extract<Move, { way: 'parallel' | 'angled' }>): string =>
-  stands ? `: it then stands at ${standText(stands.top)}` : '';
+  stands ? `: it then stands at ${settingText(stands.top)}` : '';
 
 /** The move of a slide that lies along the bed. */
 function parallelSteps(
@@ -188,7 +184,7 @@ function angledSteps(
     ...(move.comeBack ? [comeBack(wound)] : []),
     `The cross slide goes ${cross} ${move.crossOutMm >= 0 ? 'out of the work' : 'into the work'}${
       move.stands
-        ? `: it stands at ${standText(move.stands.cross)} now, and stays there.`
+        ? `: it stands at ${settingText(move.stands.cross)} now, and stays there.`
         : '. Both dials are set to zero when the tool is touched off.'
     }`,
   ];

@@ -366,7 +366,7 @@ describe('Gears', () => {
     const lathe = store.store.getState().work.shop?.present.lathes.find((l) => l.id === 'lathe-bess');
     expect(lathe?.mounted).toEqual(train);
     expect(lathe?.proven[0]).toMatchObject({ leadMm: '2', train });
-    await waitFor(() => expect(screen.getAllByText(/^0 to change$/).length).toBeGreaterThan(0));
+    await waitFor(() => expect(screen.getAllByText(/^on already$/).length).toBeGreaterThan(0));
   });
   test('what the error does opens to its working', async () => {
     await at('gears', 'demo-pump');

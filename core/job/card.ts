@@ -7,14 +7,23 @@ import { missingFacts } from '../lathe/unconfirmed.ts';
 import type { Problem } from '../quantity/outcome.ts';
 import { cautionsAt, type CautionCode } from './cautions.ts';
 import type { Because } from './chain.ts';
-import { changedFacts, cutFacts, cutPlan, jobStages, oldGrooveMm, planRequest, type Changed } from './cutPlan.ts';
+import {
+  changedFacts,
+  cutFacts,
+  cutPlan,
+  jobStages,
+  oldGrooveMm,
+  planRequest,
+  startToCut,
+  type Changed,
+} from './cutPlan.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from './derive.ts';
 import { kept } from '../keep/keep.ts';
 import { measurePlan } from './measure.ts';
 import { isSizeTest, type EventBody, type SizeTest } from './events.ts';
 import { feedOf, swungToPickUp, type Feed } from './feed.ts';
 import { gearSettingOf, leversStanding, type GearSetting } from './gearSetting.ts';
-import { metalOf, nextStartOf, standingOfPart, threadExists, type LostBy, type Metal } from './metal.ts';
+import { metalOf, standingOfPart, threadExists, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { safeMarks } from './safeMarks.ts';
 import { nextPass, setTo } from './nextPass.ts';
@@ -346,8 +355,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
   }
   if (metal.cuts > 0 && metal.springs < job.cut.springs)
     return answer(springCard(job.cut.springs, job.cut.stages ? 2 : 0));
-  const starts = threadOfJob(job)?.starts ?? 1;
-  if (nextStartOf(metal, starts) !== null) return answer({ do: 'next-start' });
+  if (startToCut(job, metal) !== null) return answer({ do: 'next-start' });
   return answer({
     do: testsSinceCut(job, metal).length > 0 ? 'try' : measurePlan(job, shop)?.atHand ? 'measure' : 'try',
     what: 'thread',

@@ -271,17 +271,28 @@ export const changedFacts = (was: Facts, now: Facts): Changed[] =>
   movedFacts(was, now).map((fact) => ({ fact, was: was[fact] ?? 'none', now: now[fact] ?? 'none' }));
 
 /**
+ * Width of this thread's groove by its depth; 0: its flanks are square, or it has no name.
+ * @example grooveSlope(demo('pump')) // 1.1547
+ */
+export function grooveSlope(job: Has<'name'>): number {
+  const thread = threadOfJob(job);
+  const flanks = thread && flanksUnderTool(threadFormOf(thread), { leftHand: thread.leftHand });
+  return flanks && !isSquare(flanks) ? slopeOf(flanks) : 0;
+}
+/**
+ * The start of this thread that has to be cut next. @see nextStartOf
+ * @example startToCut(demo('pump'), metal(demo('pump'))) // null; it has one
+ */
+export const startToCut = (job: Has<'name'>, metal: Metal): number | null =>
+  nextStartOf(metal, threadOfJob(job)?.starts ?? 1, grooveSlope(job));
+
+/**
  * Something is still to be cut on this part: depth that a dial can be set to, a spring pass, or another start.
  * @example workLeft(demo('sluice'), shop, metal(demo('sluice'))) // true
  */
 export function workLeft(job: Job, shop: Shop, metal: Metal): boolean {
   const now = planNow(job, shop, metal);
-  return (
-    now === null ||
-    now.next !== null ||
-    metal.springs < job.cut.springs ||
-    nextStartOf(metal, threadOfJob(job)?.starts ?? 1) !== null
-  );
+  return now === null || now.next !== null || metal.springs < job.cut.springs || startToCut(job, metal) !== null;
 }
 
 /**

@@ -5,14 +5,13 @@ import type { SizeAnswer, Why } from '../sizing/decide.ts';
 import { leadStops, STOPS } from '../sizing/mates.ts';
 import { kept } from '../keep/keep.ts';
 import { testsSinceCut } from './card.ts';
-import { planRequest } from './cutPlan.ts';
+import { grooveSlope, planRequest, startToCut } from './cutPlan.ts';
 import { diagnosisOf } from './binding.ts';
 import type { Diagnosis } from './binds.ts';
 import type { EventOf, SizeTest } from './events.ts';
 import { matesTried, matesUntried } from './matesTried.ts';
 import { measurePlan } from './measure.ts';
-import { threadOfJob } from './derive.ts';
-import { nextStartOf, type Metal } from './metal.ts';
+import { reachedMm, type Metal } from './metal.ts';
 import { looksLeft, otherwise, type Look, type MeasureBy, type Otherwise } from './otherwise.ts';
 import { rightBy } from './rightBy.ts';
 import type { Job, Shop } from './schema.ts';
@@ -95,14 +94,15 @@ export const suggestDeeper = kept((job: Job, shop: Shop, metal: Metal): DeeperAn
 /** A mate cannot go on a thread of which one start was not brought down: that one first, before anything is made of the trial. */
 function shallowStart(job: Job, metal: Metal, last: SizeTest): DeeperAnswer | null {
   if (!feltTight(last)) return null;
-  const start = nextStartOf(metal, threadOfJob(job)?.starts ?? 1);
+  const start = startToCut(job, metal);
   if (start === null) return null;
   const cut = metal.starts.get(start);
+  const slope = grooveSlope(job);
   return {
     code: 'start',
     byMm: 0,
     start,
-    shallowerMm: cut && cut.cuts > 0 ? metal.depthMm - cut.depthMm : null,
+    shallowerMm: cut && cut.cuts > 0 ? reachedMm(metal, slope) - reachedMm(cut, slope) : null,
   };
 }
 

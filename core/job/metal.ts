@@ -26,12 +26,14 @@ export interface Metal {
   readonly part: number;
   readonly start: number;
   /** The starts that were left, as each was left; the one that is being cut stands in the fields below. */
-  readonly starts: ReadonlyMap<number, { readonly depthMm: number; readonly cuts: number }>;
+  readonly starts: ReadonlyMap<number, { readonly depthMm: number; readonly sideMm: number; readonly cuts: number }>;
   readonly events: number;
   readonly mounted: boolean;
   /** The blank or bore as measured, mm on diameter; null: nobody has measured it. */
   readonly measuredMm: number | null;
   readonly surfaceMm: number | null;
+  /** What a control was told that the surface measures, mm: X is counted from there, whatever the blank is found to be since. */
+  readonly toldMm: number | null;
   readonly touched: 'surface' | 'groove' | null;
   readonly depthMm: number;
   readonly axialMm: number;
@@ -137,21 +139,31 @@ export const threadExists = (job: Has<'intake'>): boolean =>
 /**
  * The start that has to be cut next, counting round from the one being cut: one that was never cut, or that lies shallower than
  * this one now does. Starts are parts of one thread, and what goes deeper goes deeper all round. Null: all are as deep.
- * @example nextStartOf({ start: 1, starts: new Map(), depthMm: 1, cuts: 4 }, 2) // 2
- * @example nextStartOf({ start: 2, starts: new Map([[1, { depthMm: 1, cuts: 4 }]]), depthMm: 1.05, cuts: 5 }, 2) // 1
+ * @param slope width of the groove by its depth: a start widened by a side cut is at size earlier, as if it lay deeper
+ * @example nextStartOf({ start: 1, starts: new Map(), depthMm: 1, sideMm: 0, cuts: 4 }, 2, 1.15) // 2
+ * @example nextStartOf({ start: 2, starts: new Map([[1, { depthMm: 1, sideMm: 0, cuts: 4 }]]), depthMm: 1.05, sideMm: 0, cuts: 5 }, 2, 1.15) // 1
  */
 export function nextStartOf(
-  metal: Pick<Metal, 'start' | 'starts' | 'depthMm' | 'cuts'>,
+  metal: Pick<Metal, 'start' | 'starts' | 'depthMm' | 'sideMm' | 'cuts'>,
   starts: number,
+  slope: number,
 ): number | null {
   if (metal.cuts === 0) return null;
+  const now = reachedMm(metal, slope);
   for (let i = 1; i < starts; i += 1) {
     const n = ((metal.start - 1 + i) % starts) + 1;
     const left = metal.starts.get(n);
-    if (!left || left.cuts === 0 || left.depthMm < metal.depthMm - LEAST_CUT_MM) return n;
+    if (!left || left.cuts === 0 || reachedMm(left, slope) < now - LEAST_CUT_MM) return n;
   }
   return null;
 }
+
+/**
+ * How deep a groove is by its width at the pitch line: a side cut widens it as so much depth would.
+ * @example reachedMm({ depthMm: 1, sideMm: 0.115 }, 1.15) // 1.1
+ */
+export const reachedMm = (at: Pick<Metal, 'depthMm' | 'sideMm'>, slope: number): number =>
+  at.depthMm + (slope > 0 ? at.sideMm / slope : 0);
 
 /**
  * How well a groove was found: brought in by eye, or by what was measured.
@@ -181,6 +193,7 @@ const newPart = (
   mounted: false,
   measuredMm: null,
   surfaceMm: null,
+  toldMm: null,
   touched: null,
   depthMm: 0,
   axialMm: 0,
@@ -246,6 +259,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
       if (s.surfaceMm !== null && e.diameterMm !== null) shiftDepths(s, s.surfaceMm, e.diameterMm);
       s.touched = 'surface';
       s.surfaceMm = e.diameterMm ?? s.measuredMm;
+      s.toldMm = s.surfaceMm;
       s.grooveMm = e.grooveMm;
       s.zeroMm = 0;
       // in mid-cut the cross slide goes in to what is cut before the top slide feeds on: else the tool is thrown sideways
@@ -254,6 +268,7 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
     else {
       s.touched = 'groove';
       s.surfaceMm = null;
+      s.toldMm = null;
       s.grooveMm = 0;
       s.depthMm = 0;
       s.zeroMm = 0;
@@ -357,6 +372,8 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
   toolChanged: (s) => loseZero(s, 'tool'),
   crestTopped: (s, e) => {
     if (s.surfaceMm !== null) shiftDepths(s, s.surfaceMm, e.diameterMm);
+    // the tip stands where it stood
+    if (s.toldMm !== null && s.surfaceMm !== null) s.toldMm += e.diameterMm - s.surfaceMm;
     s.surfaceMm = e.diameterMm;
     s.measuredMm = e.diameterMm;
   },

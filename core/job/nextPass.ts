@@ -35,7 +35,7 @@ export function setTo(
   const stand = standFor(pass, metal, feed);
   const internal = request.member === 'internal';
   if (lathe?.kind === 'control' && request.surfaceMm !== null) {
-    const diameter = request.surfaceMm + (internal ? 2 : -2) * pass.depthMm;
+    const diameter = (metal.toldMm ?? request.surfaceMm) + (internal ? 2 : -2) * pass.depthMm;
     return { settings: [controlSetting(diameter, lathe)], set: stand, depthMm: pass.depthMm };
   }
   const { settings, set } = settingsFor(stand, lathe, feed, internal, round);

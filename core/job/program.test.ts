@@ -61,4 +61,26 @@ describe('what a control is told of a job', () => {
     const b = m30().do({ do: 'mount' }, { do: 'measureBlank', diameterMm: 29.93 }, { do: 'touchOff' });
     expect(told(atControl(new Bench(b.job, b.shop), null)).text([])).toBeNull();
   });
+  test('a blank said wrongly and put right in mid-cut: X is counted from what the control was told when it was touched off', () => {
+    const cut = (saidMm: number, trueMm: number | null): Bench => {
+      const b = atControl(named('M30x2')).do(
+        { do: 'chooseLathe', lathe: 'lathe-els' },
+        { do: 'setUp', infeed: 'plunge' },
+        { do: 'mount' },
+        { do: 'measureBlank', diameterMm: saidMm },
+        { do: 'touchOff' },
+        { do: 'passDone' },
+      );
+      return trueMm === null ? b : b.do({ do: 'correctBlank', diameterMm: trueMm });
+    };
+    const right = cut(29.93, null);
+    const wrong = cut(29.78, 29.93);
+    expect(wrong.metal).toMatchObject({ surfaceMm: 29.93, toldMm: 29.78 });
+    // its X reads 0.15 less all along, for so it was told: the tip stands where the right one's does at the same depth
+    const x = (b: Bench): number => (b.card.settings[0]?.value ?? NaN) + 2 * (b.card.depthMm ?? NaN);
+    expect(x(right)).toBeCloseTo(29.93, 3);
+    expect(x(wrong)).toBeCloseTo(29.78, 3);
+    // and the depth to reach follows the blank as it is
+    expect(wrong.view.plan?.depthMm).toBeCloseTo(right.view.plan?.depthMm ?? NaN, 9);
+  });
 });

@@ -38,7 +38,8 @@ export function programOfJob(job: Job, shop: Shop): ProgramAnswer | null {
   const lathe = latheOf(job, shop);
   if (!thread || !fit || !lathe) return null;
   const metal = metalOf(job);
-  const surfaceMm = metal.surfaceMm ?? metal.measuredMm ?? null;
+  // X is counted from what the control was told
+  const surfaceMm = metal.toldMm ?? metal.surfaceMm ?? metal.measuredMm ?? null;
   const { lengthMm, reliefMm } = job.setup;
   const rpm = setupOf(job, shop)?.rpm ?? null;
   const planned = cutPlan(job, planRequest(job, shop, metal));

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { m30, named, TRAIN_2MM } from '../../app/testing/bench.ts';
-import { cardText, dialText, restText } from '../../words/machine.ts';
+import { cardText, dialText, restText, settingText } from '../../words/machine.ts';
 import { pickupSteps, moveHead } from '../../words/pickup.ts';
 import { feedOf } from './feed.ts';
 import { pickupMove } from './pickupMove.ts';
@@ -136,24 +136,24 @@ describe('one reading of every slide from the pick-up to the card', () => {
         .do({ do: 'wrongMark' }, { do: 'setPickup', way: 'angled' }, { do: 'offset', mm });
       const { move } = pickupMove(b.job, b.shop, b.metal);
       if (move?.way !== 'angled' || !move.stands) throw new Error('no move');
-      const [cross, top] = [dialText(move.stands.cross, ', then '), dialText(move.stands.top, ', then ')];
+      const [cross, top] = [settingText(move.stands.cross), settingText(move.stands.top)];
       const steps = pickupSteps(move, false, 'mm', 'change-gears', make === 'internal').join(' ');
-      expect(steps).toContain(`it stands at ${cross} in now, and stays there`);
-      expect(steps).toContain(`it then stands at ${top} in`);
+      expect(steps).toContain(`it stands at ${cross} now, and stays there`);
+      expect(steps).toContain(`it then stands at ${top}`);
       b.do({ do: 'inGroove' });
       // the run in the air: every slide, each as it was left
       expect(b.card.do).toBe('air');
       expect(b.card.settings.map((s) => s.slide).toSorted()).toEqual(['cross', 'top']);
-      expect(cardText(b.view, make, 'in')).toContain(`Cross slide stays at ${cross} in.`);
+      expect(cardText(b.view, make, 'in')).toContain(`Cross slide stays at ${cross}.`);
       b.do({ do: 'airPass' });
       const rest = b.card.settings.find((s) => s.slide === 'cross');
-      expect(rest && restText(rest)).toBe(`Cross slide stays at ${cross} in`);
+      expect(rest && restText(rest)).toBe(`Cross slide stays at ${cross}`);
     },
   );
   test('drawn back past zero it is counted as a hand counts it', () => {
     // 0.1605 short of zero on a collar of 0.100 a turn: once past it, and on to where it shows 0.0395
     expect(dialText({ turns: -2, shown: '0.0395' }, ', then ')).toBe('1 full turn short of zero, and on to 0.0395');
-    expect(dialText({ turns: -1, shown: '0.0395' }, ', then ')).toBe('short of zero, at 0.0395');
+    expect(dialText({ turns: -1, shown: '0.0395' }, ', then ')).toBe('0.0395, short of zero');
     expect(dialText({ turns: -1, shown: '0.0000' }, ', then ')).toBe('1 full turn short of zero, and on to 0.0000');
     expect(dialText({ turns: 1, shown: '0.0395' }, ', then ')).toBe('1 full turn, then 0.0395');
   });

@@ -6,7 +6,8 @@ import { exact, numberOf } from '../quantity/rational.ts';
 import { leadOf, threadFormOf } from '../standards/thread.ts';
 import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
 import { ALONG_BED_DEG } from './feed.ts';
-import { metalOf, nextStartOf } from './metal.ts';
+import { startToCut } from './cutPlan.ts';
+import { metalOf } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 
 /** How a thread of several starts is brought to its next one. */
@@ -42,7 +43,7 @@ export function startMovesOf(job: Job, shop: Shop): StartMoves | null {
   const lead = leadOf(thread);
   const stepMm = numberOf(lead) / thread.starts;
   const form = threadFormOf(thread);
-  const to = nextStartOf(metal, thread.starts) ?? Math.min(thread.starts, metal.start + 1);
+  const to = startToCut(job, metal) ?? Math.min(thread.starts, metal.start + 1);
   // counted round: a whole lead on is the same groove again
   const on = (to - metal.start + thread.starts) % thread.starts;
   const shared = {

@@ -122,6 +122,17 @@ describe('from Set up to the last pass, every later station hearing it', () => {
     expect(b.try({ do: 'nextStart' })).toBe('start');
   });
 
+  test('a start widened by a side cut is at size earlier: the other one deeper does not call for it again', () => {
+    const b = named('Tr 40x14 (P7)').do(ELS, { do: 'setFit', class: null }, { do: 'setUp', infeed: 'flank' });
+    begin(b, 39.9);
+    b.passes(4).do({ do: 'sideDone', flank: 'leading', byMm: 0.1 });
+    const first = cutAll(b).depths.at(-1) ?? NaN;
+    b.do({ do: 'nextStart', after: b.card.after });
+    const second = cutAll(b).depths.at(-1) ?? NaN;
+    // 0.1 off a flank is 0.1 / (2 tan 15) of depth
+    expect(second - first).toBeCloseTo(0.1 / (2 * Math.tan(Math.PI / 12)), 1);
+    expect(['try', 'measure']).toContain(b.card.do);
+  });
   test('a mate that stops says which start was not brought down', () => {
     const b = named('Tr 40x14 (P7)').do(ELS, { do: 'setFit', class: null });
     begin(b, 39.9);

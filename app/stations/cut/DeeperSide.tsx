@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { sideCutOf } from '../../../core/job/sideCut.ts';
 import { worthView } from '../../../core/job/worthView.ts';
-import { dialText, slideText } from '../../../words/machine.ts';
+import { settingText, slideText } from '../../../words/machine.ts';
 import { sideResultText, sideText } from '../../../words/prove.ts';
 import { Choice } from '../../ui/choices.tsx';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
@@ -92,7 +92,7 @@ export function SideCut({ close }: Props) {
         <section aria-label="How it is set" className="grid gap-2">
           {cut.settings.map((s) => (
             <p key={s.slide} className="text-xl">
-              {slideText(s)} <b className="num">{dialText(s, ', then ')}</b> {s.unit}
+              {slideText(s)} <b className="num">{settingText(s)}</b>
             </p>
           ))}
           <p>{sideResultText(cut, u)}</p>

@@ -49,7 +49,7 @@ export function TryAnswer() {
         )}
       >
         {diagnosis ? diagnosis.todo : said.answer(answer)}
-        {again && answer.code === 'fits' && ` ${AGAIN_TEXT}`}
+        {again && ` ${AGAIN_TEXT}`}
       </p>
       {(answer.code === 'doubt' || answer.code === 'enough') && <Otherwise answer={answer} />}
       {effect !== null && SAID_SO.has(answer.code) && (

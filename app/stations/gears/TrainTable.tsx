@@ -13,7 +13,7 @@ import { pitchText } from '../../../core/quantity/pitch.ts';
 import { exact } from '../../../core/quantity/rational.ts';
 import { Button } from '../../ui/controls.tsx';
 import { orderByShopRule } from '../../../core/gearing/search/index.ts';
-import { mountText } from '../../../words/gears.ts';
+import { mountText, toChangeText } from '../../../words/gears.ts';
 
 export function TrainTable({
   trains,
@@ -59,7 +59,7 @@ export function TrainTable({
                 <span className="block text-sm">
                   <OnTheArm train={t} />
                   <span className="text-ink2">
-                    , <span>{gearsToChange(t, lathe.mounted)} to change</span>
+                    , <span>{toChangeText(gearsToChange(t, lathe.mounted), t.gearbox !== lathe.mounted?.gearbox)}</span>
                   </span>
                 </span>
               </td>

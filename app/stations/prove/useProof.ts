@@ -27,12 +27,13 @@ export function useProof(): Proof {
   return useMemo(() => {
     const last = machine.tests.at(-1) ?? null;
     const told = last && effectsOfJob(job, shop).find((e) => e.event.n === last.n);
+    const answer = suggestDeeper(job, shop, machine.metal);
     const why = bindsBecause(job, shop, machine.metal);
     return {
-      answer: suggestDeeper(job, shop, machine.metal),
+      answer,
       effect: told ? effectText(told.effect, u) : null,
       diagnosis: why && diagnosisText(why, u),
-      again: proofVerdict(job, shop).reasons.some((r) => r.of === 'tried-before-dressing'),
+      again: answer?.code === 'fits' && proofVerdict(job, shop).reasons.some((r) => r.of === 'tried-before-dressing'),
       burrs: last !== null && feltTight(last) && dressedNow(job).size < DRESSED.length,
     };
   }, [job, shop, machine, u]);

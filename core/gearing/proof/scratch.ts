@@ -52,16 +52,19 @@ export function judgeScratch(lead: Rational, crests: number, spanMm: number, ins
   };
 }
 
-/** Grooves that are counted by habit. Common practice, no source. */
+/** Grooves that are counted by habit, over a length that a hand holds a rule along; a coarse lead over fewer. Common practice, no source. */
 const USUAL_COUNT = 10;
+const USUAL_SPAN_MM = 50;
+const FEWEST = 3;
 /** A slip has to lie so many times further off than a rule reads, to be told. */
 const TOLD_BY = 4;
 
 /**
- * How many grooves to measure over with a rule, so that the nearest slip lies four times further off than the rule reads: ten where
- * that does, more where it takes more, and never more than there are.
+ * How many grooves to measure over with a rule, so that the nearest slip lies four times further off than the rule reads: ten, or
+ * fewer of a coarse lead, where that does; more where it takes more, and never more than there are.
  * @param leadMm as the train cuts it @param nearMm the nearest lead that a slip would cut; null: none @param most as many as there are, at least 1
  * @example crestsToTell(2, 1.75, 20) // { count: 10, told: true }
+ * @example crestsToTell(14, 12, 20) // { count: 3, told: true }
  * @example crestsToTell(2, 1.95, 12) // { count: 12, told: false }; it would take 20
  */
 export function crestsToTell(
@@ -70,6 +73,7 @@ export function crestsToTell(
   most: number,
 ): { readonly count: number; readonly told: boolean } {
   const needed = nearMm === null ? 1 : Math.ceil((TOLD_BY * RULE_MM) / Math.abs(nearMm - leadMm) - 1e-9);
-  const count = Math.max(1, Math.min(Math.max(USUAL_COUNT, needed), Math.floor(most)));
+  const usual = Math.max(FEWEST, Math.min(USUAL_COUNT, Math.floor(USUAL_SPAN_MM / leadMm)));
+  const count = Math.max(1, Math.min(Math.max(usual, needed), Math.floor(most)));
   return { count, told: count >= needed };
 }

@@ -2,11 +2,11 @@ import { Type, type TSchema } from '@sinclair/typebox';
 import { bad, good } from '../../quantity/outcome.ts';
 import { cosDeg } from '../../quantity/units.ts';
 import { TrainSchema } from '../../lathe/schema.ts';
-import { cutFacts } from '../cutPlan.ts';
+import { cutFacts, startToCut } from '../cutPlan.ts';
 import { latheOf, threadOfJob } from '../derive.ts';
 import { BINDS, EVENT_FIELDS } from '../events.ts';
 import { feedOf, feedsAtAngle, plannedSlideDeg, swungToPickUp } from '../feed.ts';
-import { lastN, metalOf, nextStartOf, standingOfPart, voidedOf } from '../metal.ts';
+import { lastN, metalOf, standingOfPart, voidedOf } from '../metal.ts';
 import { mateInHand, pinUsed } from '../measure.ts';
 import { object, oneOf, positive, text, TipSchema } from '../parts.ts';
 import { oldGrooveBelowMm } from '../recut.ts';
@@ -343,7 +343,7 @@ export const MACHINE = {
     const metal = metalOf(job);
     const starts = threadOfJob(job)?.starts ?? 1;
     // who indexes before anything is cut goes on to the next; after the last only where one lies shallower
-    const to = nextStartOf(metal, starts) ?? (metal.start < starts && metal.cuts === 0 ? metal.start + 1 : null);
+    const to = startToCut(job, metal) ?? (metal.start < starts && metal.cuts === 0 ? metal.start + 1 : null);
     return to === null ? bad('start', 'last-start', { starts }) : { kind: 'indexed', to, topMm: f.topMm ?? 0 };
   }),
   /** Strikes an event through: it stays in the ledger, and counts for nothing. */

@@ -124,7 +124,7 @@ test('a recut by own steps until its nut runs, then the same for the next part',
   await expect(
     page.getByText(/^Part 1 was right at 0\.1\d\d mm deep, 0\.1[12]\d mm deeper than planned/),
   ).toBeVisible();
-  await page.getByRole('button', { name: /^Begin 0\.050 mm short of that/ }).click();
+  await page.getByRole('button', { name: /^Begin 0\.069 mm short of that/ }).click();
   await card.getByRole('button', { name: 'It is put up and runs true' }).click();
   await expect(card).toContainText('A thread is there already');
   await axeClean(page);

@@ -1,6 +1,9 @@
-import { cutPlan, planRequest } from './cutPlan.ts';
+import { tanDeg } from '../quantity/units.ts';
+import { cutPlan, planRequest, toolOfJob } from './cutPlan.ts';
 import { metalOf, standing, standingOfPart } from './metal.ts';
+import { recutting } from './recut.ts';
 import type { Job, Shop } from './schema.ts';
+import { FOUND_AGAIN_MM } from './share.ts';
 
 /** How the part before this one came out right. */
 export interface PartBefore {
@@ -47,6 +50,20 @@ function zeroTakenAnew(job: Job, part: number): boolean {
 
 /** How much short of the depth that was right the next part is begun, mm radial: no two grooves are alike. Common practice, no source. */
 const BEGIN_SHORT_MM = 0.05;
+/** So many standard deviations are kept off. */
+const KEPT_OFF = 2;
+
+/**
+ * Depths counted from an old groove differ from part to part by how its zero was found: a tool that stands x beside the middle
+ * meets the steeper flank early, by x / tan of its half angle. So much short the next part is begun, mm radial.
+ */
+function shortInGrooveMm(job: Job): number {
+  const own = toolOfJob(job);
+  const steepest = own ? Math.min(own.tool.leadingDeg, own.tool.trailingDeg) : 0;
+  return Math.max(BEGIN_SHORT_MM, (KEPT_OFF * FOUND_AGAIN_MM.measured) / tanDeg(Math.max(LEAST_FLANK_DEG, steepest)));
+}
+/** A flank that is as good as square, degrees. */
+const LEAST_FLANK_DEG = 1;
 
 /** A depth beyond the plan to aim at on the next part, and the passes it takes. */
 export interface Aim {
@@ -57,13 +74,15 @@ export interface Aim {
 }
 
 /**
- * What may be aimed at after the part before: short of what was right there, and all of it. None where both are aimed at already.
+ * What may be aimed at after the part before: short of what was right there, and all of it; from an old groove only short of it,
+ * and by more. None where that is aimed at already.
  * @example aimsAfter(demo('brass'), shop, { zeroKept: false }) // []; the tool was set anew
  */
 export function aimsAfter(job: Job, shop: Shop, before: PartBefore): Aim[] {
   if (!before.zeroKept) return [];
   const metal = metalOf(job);
-  return [BEGIN_SHORT_MM, 0].flatMap((shortMm) => {
+  const shorts = recutting(job) ? [shortInGrooveMm(job)] : [BEGIN_SHORT_MM, 0];
+  return shorts.flatMap((shortMm) => {
     const deeperMm = before.deeperMm - shortMm;
     if (deeperMm - metal.deeperMm < LEAST_MM) return [];
     const plan = cutPlan(job, planRequest(job, shop, { ...metal, deeperMm }));

@@ -127,6 +127,25 @@ describe('it goes by steps of one\u2019s own until the mate fits, then the same 
   });
 });
 
+test('the next part of a recut is begun short by what a zero found in an old groove leaves open: more between steeper flanks', () => {
+  const next = (thread: string): readonly { readonly deeperMm: number; readonly shortMm: number }[] => {
+    const b = named(thread, { wanted: 'recut' })
+      .do({ do: 'chooseLathe', lathe: 'lathe-els' }, { do: 'setQuantity', parts: 2 }, { do: 'mount' })
+      .do({ do: 'inGroove', way: 'by-eye' }, { do: 'touchOff', on: 'groove' }, { do: 'airPass', result: 'in' })
+      .do({ do: 'deeper', byMm: 0.3 }, { do: 'finishPart' }, { do: 'beginPart' });
+    const before = partBefore(b.job);
+    return before ? aimsAfter(b.job, b.shop, before) : [];
+  };
+  // 0.04 beside the middle meets a flank of 30 degrees 0.04 / tan 30 early, one of 5 degrees 0.04 / tan 5
+  expect(next('M30x2')).toEqual([
+    expect.objectContaining({
+      shortMm: expect.closeTo(0.0693, 4) as unknown,
+      deeperMm: expect.closeTo(0.2307, 4) as unknown,
+    }),
+  ]);
+  expect(next('50 mm x 8 mm 45/5')).toEqual([]);
+});
+
 test('a part whose zero was taken anew in mid-cut is no measure for the next one', () => {
   const b = nose()
     .do({ do: 'setQuantity', parts: 2 }, { do: 'setSchedule', springs: 0 }, { do: 'touchOff', on: 'groove' })

@@ -74,3 +74,7 @@ export const trialText = (screwedChuck: boolean): string =>
 
 /** Asked before work is taken out of the lathe. */
 export const TAKE_OUT_ASKS = 'Is all done that must run true with the thread, and how will it be found again?';
+
+/** A recut has no blank. */
+export const NOTHING_TURNED =
+  'The thread is there already: nothing is turned before it. What there is to clean, and how deep that takes it:';

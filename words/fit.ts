@@ -134,10 +134,11 @@ export const ZONE_NAMES: Readonly<
   minor: { external: 'root', internal: 'bore' },
 };
 
-/** What an aim is called by what is done to reach it. */
-export function aimName(diameter: 'major' | 'pitch' | 'minor', make: 'external' | 'internal'): string {
+/** What an aim is called by what is done to reach it. @param there the thread is there already: nothing is turned or bored */
+export function aimName(diameter: 'major' | 'pitch' | 'minor', make: 'external' | 'internal', there = false): string {
   if (diameter === 'pitch') return 'Pitch diameter to reach';
   const start = diameter === (make === 'external' ? 'major' : 'minor');
+  if (start && there) return make === 'external' ? 'Crest, as new' : 'Bore, as new';
   if (make === 'external') return start ? 'Turn the blank to' : 'Root it leaves';
   return start ? 'Bore to' : 'Root of the nut';
 }

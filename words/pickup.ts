@@ -11,6 +11,9 @@ import type { TaughtBy } from '../core/pickup/taught.ts';
 import { placeText } from './gears.ts';
 import { settingText, travelText, unitName } from './machine.ts';
 
+/** A groove is looked for in what is up. */
+export const FIRST_UP = 'Before the groove is looked for:';
+
 /** Everything that is said while an old groove is found again. */
 const fine = (mm: number, u: UnitSystem): string => lengthText(Math.abs(mm), u, FINE);
 export const towardsHead = (mm: number): string => (mm >= 0 ? 'towards the headstock' : 'towards the tailstock');

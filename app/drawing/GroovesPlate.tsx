@@ -92,7 +92,7 @@ function Drawing({ tool, pitchMm, leftHand, internal, offsetMm, move, depthMm, w
       {offsetMm === null && (
         <text
           x={middle}
-          y={internal ? 70 : h - 130}
+          y={internal ? 70 : h - 48}
           textAnchor="middle"
           fontSize="24"
           fontWeight="700"

@@ -12,7 +12,7 @@ const LOAD: Readonly<Record<StationId, () => Loaded>> = {
   fit: async () => (await import('../stations/fit/Fit.tsx')).Fit,
   gears: async () => (await import('../stations/gears/Gears.tsx')).Gears,
   setup: async () => (await import('../stations/setup/Setup.tsx')).Setup,
-  pickup: async () => (await import('../stations/pickup/Pickup.tsx')).Pickup,
+  pickup: async () => (await import('../stations/pickup/PickupStation.tsx')).PickupStation,
   cut: async () => (await import('../stations/cut/Cut.tsx')).Cut,
   prove: async () => (await import('../stations/prove/Prove.tsx')).Prove,
   record: async () => (await import('../stations/record/Record.tsx')).Record,

@@ -6,7 +6,7 @@ import { numberOf, type Rational } from '../quantity/rational.ts';
 import { leadOf, threadFormOf } from '../standards/thread.ts';
 import { CLEARANCE_MM, cutPlan, planRequest } from './cutPlan.ts';
 import { fitOfJob, latheOf, threadOfJob } from './derive.ts';
-import { metalOf, threadExists } from './metal.ts';
+import { metalOf, threadExists, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { setupOf } from './setupView.ts';
 
@@ -27,6 +27,8 @@ export type ProgramAnswer =
   | { readonly ok: true; readonly program: JobProgram }
   | { readonly ok: false; readonly missing: readonly ProgramMissing[]; readonly problem: Problem | null };
 
+const surfaceOf = (metal: Metal): number | null => metal.surfaceMm ?? metal.measuredMm;
+
 /**
  * The passes still to cut as travels from the face, springs last; over an old groove they start where Pick up keyed it in.
  * @example programOfJob(demo('press'), shop) // null; nothing is named yet
@@ -39,7 +41,7 @@ export function programOfJob(job: Job, shop: Shop): ProgramAnswer | null {
   if (!thread || !fit || !lathe) return null;
   const metal = metalOf(job);
   // X is counted from what the control was told
-  const surfaceMm = metal.toldMm ?? metal.surfaceMm ?? metal.measuredMm ?? null;
+  const surfaceMm = metal.toldMm ?? surfaceOf(metal);
   const { lengthMm, reliefMm } = job.setup;
   const rpm = setupOf(job, shop)?.rpm ?? null;
   const planned = cutPlan(job, planRequest(job, shop, metal));

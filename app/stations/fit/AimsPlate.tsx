@@ -2,11 +2,11 @@ import { useId, useRef, type CSSProperties } from 'react';
 import { Sigma } from 'lucide-react';
 import type { FitPlan } from '../../../core/fit/fit.ts';
 import { zonesOf, type Zone } from '../../../core/job/zones.ts';
-import { recutting } from '../../../core/job/recut.ts';
 import { FINE, lengthText } from '../../../core/quantity/format.ts';
 import { parseLength } from '../../../core/quantity/length.ts';
 import type { Step } from '../../../core/quantity/working.ts';
 import type { ThreadSpec } from '../../../core/standards/thread.ts';
+import { recutting } from '../../../core/job/recut.ts';
 import { aimName } from '../../../words/fit.ts';
 import { ZonesPlate, zoneRowY } from '../../drawing/ZonesPlate.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
@@ -49,7 +49,7 @@ export function AimsPlate({ plan, thread }: { readonly plan: FitPlan; readonly t
         {zones.map((z, i) => (
           <Aim
             key={z.diameter}
-            label={aimName(z.diameter, plan.make)}
+            label={aimName(z.diameter, plan.make, recutting(job))}
             mm={z.aimMm}
             step={steps(z.diameter)}
             byHand={

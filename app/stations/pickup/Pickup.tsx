@@ -4,8 +4,8 @@ import { cautionsAt } from '../../../core/job/cautions.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { pickupActs } from '../../../core/job/pickupAct.ts';
 import { pickupWorking } from '../../../core/job/pickupWorking.ts';
-import { CONFLICT, LOST } from '../../../words/machine.ts';
-import { moveHead, pickupSteps, PICKUP_PROBLEM, slackText } from '../../../words/pickup.ts';
+import { cardText, CONFLICT, LOST } from '../../../words/machine.ts';
+import { FIRST_UP, moveHead, pickupSteps, PICKUP_PROBLEM, slackText } from '../../../words/pickup.ts';
 import { Bar, SideAct } from '../../machine/Bar.tsx';
 import { Gate } from '../../machine/Gate.tsx';
 import { MachineCautions } from '../../machine/MachineCautions.tsx';
@@ -23,6 +23,15 @@ import { OldPart } from './OldPart.tsx';
 import { PickupHead } from './PickupHead.tsx';
 import { PickupMain } from './PickupMain.tsx';
 import { PickupPicture } from './PickupPicture.tsx';
+
+/** Gears that are put up afterwards lose the groove again. */
+function GearsNotUp() {
+  const { job, machine } = useJobView();
+  const u = useDialUnit();
+  return (
+    machine.card.do === 'mount' && <Note tone="caution">{`${FIRST_UP} ${cardText(machine, job.intake.make, u)}`}</Note>
+  );
+}
 
 /** Bringing the tool into a groove that is already there: one act at a time, with its picture. */
 export function Pickup() {
@@ -84,6 +93,7 @@ export function Pickup() {
           {(at === 'slack' || at === 'face') && lost !== '' && metal.lostBy !== 'existing' && (
             <p className="text-xl">{lost}</p>
           )}
+          <GearsNotUp />
           {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}
           {at === 'look' && <LookPanel look={look} onLook={setLook} at={eye} onAt={setEye} />}
           {at === 'key' && move?.way === 'z' && <KeyPanel move={move} unit={u} />}

@@ -7,6 +7,7 @@ import {
   BLANK_NAMES,
   blankFigureText,
   FOUND_BY_NAMES,
+  NOTHING_TURNED,
   NUT_FIRST,
   PROVE_GEARS_FIRST,
   TRUE_WITH_NAMES,
@@ -16,7 +17,9 @@ import { END_NAMES } from '../../../words/endOfThread.ts';
 import { BlankPlate } from '../../drawing/BlankPlate.tsx';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop, useSystem } from '../../store/store.ts';
+import { recutting } from '../../../core/job/recut.ts';
 import { Note } from '../../ui/controls.tsx';
+import { CleanUp } from '../fit/CleanUp.tsx';
 import { Choice, Toggles } from '../../ui/choices.tsx';
 import { LengthField } from '../../ui/fields.tsx';
 import { useWorking } from '../../ui/Working.tsx';
@@ -35,12 +38,21 @@ export function BlankTab() {
   const undone = setup.trueWith.filter((t) => !t.done);
   return (
     <div className="grid gap-3">
-      <BlankPlate sheet={sheet} system={system} />
-      <ul className="grid border border-edge bg-panel sm:grid-cols-2" aria-label="Dimensions of the blank">
-        {sheet.figures.map((f) => (
-          <FigureRow key={f.code} f={f} />
-        ))}
-      </ul>
+      {recutting(job) ? (
+        <>
+          <Note tone="say">{NOTHING_TURNED}</Note>
+          <CleanUp />
+        </>
+      ) : (
+        <>
+          <BlankPlate sheet={sheet} system={system} />
+          <ul className="grid border border-edge bg-panel sm:grid-cols-2" aria-label="Dimensions of the blank">
+            {sheet.figures.map((f) => (
+              <FigureRow key={f.code} f={f} />
+            ))}
+          </ul>
+        </>
+      )}
       {sheet.missing.map((m) => (
         <Note key={m} tone="caution">
           {BLANK_MISSING[m]}

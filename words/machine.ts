@@ -319,6 +319,10 @@ function pitchText(card: Card, u: UnitSystem): string {
   return `${set}${pitchLines(card.pitch, u).what}`;
 }
 
+/** An old groove is tried before anything is cut in it. */
+const cutSoFar = ({ metal }: CardView): string =>
+  metal.cuts > 0 ? 'Every pass is cut. ' : 'Nothing is cut yet: see what it wants. ';
+
 /** What the machinist does now, in one sentence. */
 export function cardText(
   view: CardView,
@@ -341,7 +345,7 @@ export function cardText(
     case 'measure':
       return card.what === 'blank'
         ? `Measure the ${blank} where the tool will be touched off: every depth counts from there.`
-        : `Every pass is cut. ${LAY[make]}, or try the mate, before it leaves the chuck.${shareText(card.shareMm, u)}`;
+        : `${cutSoFar(view)}${LAY[make]}, or try the mate, before it leaves the chuck.${shareText(card.shareMm, u)}`;
     case 'touch':
       if (kind === 'control')
         return card.what === 'groove'
@@ -365,7 +369,7 @@ export function cardText(
         : '';
     }
     case 'try':
-      return `Try the mate, or measure, before it leaves the chuck.${shareText(card.shareMm, u)}`;
+      return `${view.metal.cuts > 0 ? '' : cutSoFar(view)}Try the mate, or measure, before it leaves the chuck.${shareText(card.shareMm, u)}`;
     case 'next-start':
       return 'This start is cut. Index to the next one.';
     case 'next-part':

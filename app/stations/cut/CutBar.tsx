@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Ellipsis, StepBack } from 'lucide-react';
 import { LAY_NAMES, TRY_WITH } from '../../../words/try.ts';
-import { cutsNow } from '../../../core/job/card.ts';
+import { cutsNow, proofDue } from '../../../core/job/card.ts';
 import { measurePlan } from '../../../core/job/measure.ts';
 import { useJobView } from '../../job/jobContext.tsx';
 import { act, useShop } from '../../store/store.ts';
@@ -26,7 +26,8 @@ export function CutBar({
   const shop = useShop();
   const back = useTakeBack(true);
   const { card, metal } = machine;
-  const cutting = metal.cuts > 0 && metal.finished === null;
+  // an old groove is tried before anything is cut in it
+  const cutting = (metal.cuts > 0 || proofDue(card)) && metal.finished === null;
   const plan = cutting ? measurePlan(job, shop) : null;
   const wires = plan?.atHand === true;
   const { drawer, open, tryIt } = beside;

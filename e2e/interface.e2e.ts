@@ -221,7 +221,7 @@ test('led through each motion: only the last press marks the pass', async ({ pag
   await page.getByRole('radio', { name: 'lead me through each motion' }).check();
   await page.keyboard.press('Escape');
   for (const [act, step] of [
-    ['Set', /^Cross slide back to its reading/],
+    ['Set', /^Cross slide as it was; top slide to the reading/],
     ['Cut', /^Spindle forward: cut/],
     ['Out', /^In the groove: stop, tool out/],
     ['Back', /^Half-nuts stay shut/],

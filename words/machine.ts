@@ -320,8 +320,8 @@ function pitchText(card: Card, u: UnitSystem): string {
 }
 
 /** An old groove is tried before anything is cut in it. */
-const cutSoFar = ({ metal }: CardView): string =>
-  metal.cuts > 0 ? 'Every pass is cut. ' : 'Nothing is cut yet: see what it wants. ';
+const cutSoFar = ({ metal }: CardView, cut = 'Every pass is cut. '): string =>
+  metal.cuts > 0 ? cut : 'Nothing is cut yet: see what it wants. ';
 
 /** What the machinist does now, in one sentence. */
 export function cardText(
@@ -369,7 +369,7 @@ export function cardText(
         : '';
     }
     case 'try':
-      return `${view.metal.cuts > 0 ? '' : cutSoFar(view)}Try the mate, or measure, before it leaves the chuck.${shareText(card.shareMm, u)}`;
+      return `${cutSoFar(view, '')}Try the mate, or measure, before it leaves the chuck.${shareText(card.shareMm, u)}`;
     case 'next-start':
       return 'This start is cut. Index to the next one.';
     case 'next-part':

@@ -144,3 +144,35 @@ test('text is kept on leaving; Enter leaves a single line', async () => {
   expect(taken.mock.calls).toEqual([['Bess, the long bed']]);
   expect(document.activeElement).not.toBe(field());
 });
+
+describe('a length that is 10 or 25.4 times off what is expected', () => {
+  const shownWith = (onCommit: (mm: number) => void) =>
+    render(
+      <LengthField armed label="The bore measures" mm={null} system="mm" expectedMm={17.52} onCommit={onCommit} />,
+    );
+  test('is asked about, and taken only when it is entered again; leaving the field does not insist', async () => {
+    const taken = jest.fn();
+    shownWith(taken);
+    await user.type(field(), '0.69{Enter}');
+    expect(screen.getByText(/were inches meant\?/)).toBeTruthy();
+    expect(taken).not.toHaveBeenCalled();
+    await user.tab();
+    expect(taken).not.toHaveBeenCalled();
+    expect(field().value).toBe('0.69');
+    await user.type(field(), '{Enter}{Enter}');
+    expect(taken.mock.calls).toEqual([[0.69, '0.69']]);
+  });
+  test('one that is near is taken at once; in its own unit it stands beside itself in the other', async () => {
+    const taken = jest.fn();
+    shownWith(taken);
+    await user.type(field(), '0.69 in');
+    expect(screen.getByText('17.526 mm')).toBeTruthy();
+    await user.type(field(), '{Enter}');
+    expect(taken.mock.calls).toEqual([[expect.closeTo(17.526, 6), '0.69 in']]);
+  });
+  test('an armed field that is empty says so when it is entered', async () => {
+    shownWith(() => undefined);
+    await user.type(field(), '{Enter}');
+    expect(screen.getByText(/Nothing typed yet/)).toBeTruthy();
+  });
+});

@@ -1,3 +1,4 @@
+import { sameGears } from '../gearing/train.ts';
 import { gearboxRatios } from '../gearing/gearbox/index.ts';
 import type { Gearing } from '../gearing/train.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
@@ -37,6 +38,15 @@ export function gearSettingOf(job: Has<'name' | 'gears'>, shop: Shop): GearSetti
     levers: leversGiving(lathe, train.gearbox),
     tumbler: lathe.tumbler ? (threadOfJob(job)?.leftHand ? 'left' : 'right') : null,
   };
+}
+
+/**
+ * The lathe is said to have just these gears and levers on.
+ * @example gearsStandUp(demo('sluice'), shop) // true; they were put up for it, and nothing since
+ */
+export function gearsStandUp(job: Has<'gears'>, shop: Shop): boolean {
+  const on = latheOf(job, shop)?.mounted ?? null;
+  return on !== null && job.gears.train !== null && sameGears(on, job.gears.train);
 }
 
 /**

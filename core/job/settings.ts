@@ -26,6 +26,7 @@ export interface MachineSetting {
 /**
  * The settings of this job: train and levers where the lead is geared, an angled slide only where the cut is fed along it, and
  * neither slide nor dials at a control. @param gears what stands between spindle and leadscrew; null: nothing is geared
+ * @param up they are known to be on
  * @example settingsOf(demo('pump'), setup(demo('pump')), named(demo('pump')), 'screw-cutting').map((s) => s.code) // ['true', 'ground', 'height', 'square', 'relief', 'speed', 'clear', 'zero']
  */
 export function settingsOf(
@@ -34,6 +35,7 @@ export function settingsOf(
   thread: ThreadSpec,
   kind: LatheKind | null,
   gears: GearSetting | null = null,
+  up = false,
 ): MachineSetting[] {
   const { setup } = job;
   const of = (code: SettingCode, value: MachineSetting['value'] = null): MachineSetting => ({
@@ -43,7 +45,7 @@ export function settingsOf(
   });
   return [
     of('true'),
-    ...(gears ? [of('gears', { gears })] : []),
+    ...(gears ? [{ ...of('gears', { gears }), ...(up ? { done: true } : {}) }] : []),
     of('ground', { deg: includedDeg(threadFormOf(thread)) }),
     of('height'),
     ...(kind !== 'control' && feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),

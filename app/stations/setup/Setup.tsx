@@ -1,4 +1,4 @@
-import { gearSettingOf } from '../../../core/job/gearSetting.ts';
+import { gearSettingOf, gearsStandUp } from '../../../core/job/gearSetting.ts';
 import { Link, useSearchParams } from 'react-router';
 import { settingsOf } from '../../../core/job/settings.ts';
 import { setupOf } from '../../../core/job/setupView.ts';
@@ -72,7 +72,14 @@ function NextSetting() {
   const thread = threadOfJob(job);
   const view = setupOf(job, shop);
   if (!thread || !view) return null;
-  const settings = settingsOf(job, view, thread, latheOf(job, shop)?.kind ?? null, gearSettingOf(job, shop));
+  const settings = settingsOf(
+    job,
+    view,
+    thread,
+    latheOf(job, shop)?.kind ?? null,
+    gearSettingOf(job, shop),
+    gearsStandUp(job, shop),
+  );
   const now = settings.find((s) => !s.done) ?? null;
   const figure = now && settingFigure(now, unit);
   return (

@@ -1,4 +1,4 @@
-import { gearSettingOf } from '../../../core/job/gearSetting.ts';
+import { gearSettingOf, gearsStandUp } from '../../../core/job/gearSetting.ts';
 import { cautionsAt } from '../../../core/job/cautions.ts';
 import { useState } from 'react';
 import { setupOf } from '../../../core/job/setupView.ts';
@@ -20,6 +20,32 @@ import { PartPlate } from '../cut/PartPlate.tsx';
 import { SettingRows } from './SettingRows.tsx';
 import { SlidePlate } from './SlidePlate.tsx';
 
+/** What is set now and its number; a train is text, and read as such. */
+function SettingHead({
+  words,
+  figure,
+  text,
+}: {
+  readonly words: ReturnType<typeof settingWords> | null;
+  readonly figure: ReturnType<typeof settingFigure>;
+  readonly text: boolean;
+}) {
+  if (!words || !figure)
+    return (
+      <p className="text-[clamp(2rem,9cqi,3.5rem)] font-bold leading-tight">{words ? words.what : 'All is set.'}</p>
+    );
+  if (!text)
+    return (
+      <BigNumber what={words.what} unit={figure.unit} figure={figure.figure} label={`${words.what} ${figure.figure}`} />
+    );
+  return (
+    <>
+      <p className="dial-what font-extrabold leading-tight">{words.what}</p>
+      <p className="num text-[clamp(1.75rem,7cqi,3.5rem)] font-bold leading-tight">{figure.figure}</p>
+    </>
+  );
+}
+
 /** Set up, gone through at the machine: one setting after another, each with its number. */
 export function SetupMachine() {
   const { job, machine } = useJobView();
@@ -29,7 +55,14 @@ export function SetupMachine() {
   const thread = threadOfJob(job);
   const view = setupOf(job, shop);
   if (!thread || !view) return <Gate station="setup" />;
-  const settings = settingsOf(job, view, thread, latheOf(job, shop)?.kind ?? null, gearSettingOf(job, shop));
+  const settings = settingsOf(
+    job,
+    view,
+    thread,
+    latheOf(job, shop)?.kind ?? null,
+    gearSettingOf(job, shop),
+    gearsStandUp(job, shop),
+  );
   const now = settings.find((s) => s.code === asked) ?? settings.find((s) => !s.done) ?? null;
   const words = now ? settingWords(now.code) : null;
   const figure = now ? settingFigure(now, u) : null;
@@ -60,18 +93,7 @@ export function SetupMachine() {
           <PartPlate act={now?.code === 'true' ? 'mount' : 'touch'} />
         )
       }
-      head={
-        words && figure ? (
-          <BigNumber
-            what={words.what}
-            unit={figure.unit}
-            figure={figure.figure}
-            label={`${words.what} ${figure.figure}`}
-          />
-        ) : (
-          <p className="text-[clamp(2rem,9cqi,3.5rem)] font-bold leading-tight">{words ? words.what : 'All is set.'}</p>
-        )
-      }
+      head={<SettingHead words={words} figure={figure} text={now?.code === 'gears'} />}
       step={
         <div className="grid gap-2">
           {machine.feed.conflict && <Note tone="caution">{CONFLICT[machine.feed.conflict]}</Note>}

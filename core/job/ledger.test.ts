@@ -5,7 +5,7 @@ import { lastN, metalOf, standing } from './metal.ts';
 import { sideCutOf } from './sideCut.ts';
 import { cardText } from '../../words/machine.ts';
 import { startMovesOf } from './startMoves.ts';
-import { AT, named, m30 } from '../../app/testing/bench.ts';
+import { AT, type Bench, named, m30 } from '../../app/testing/bench.ts';
 
 describe('the ledger', () => {
   test('an event taken back stays, struck through; taking that back brings it again', () => {
@@ -135,4 +135,21 @@ test('side cuts: depth stays, the tool stands elsewhere, the pitch diameter foll
   expect(b.metal.axialMm - axialMm).toBeCloseTo(0.05, 9);
   const after = answersOf(b.job, b.shop, null).metal as { pitchDiameterMm: { value: number } };
   expect(before.pitchDiameterMm.value - after.pitchDiameterMm.value).toBeCloseTo(0.1 / (2 * Math.tan(Math.PI / 6)), 9);
+});
+
+test('a pass struck through before the dials were zeroed: the next reading stands from the zero that was cut with', () => {
+  const cut = (): Bench =>
+    named('M30x2').do(
+      { do: 'chooseLathe', lathe: 'lathe-els' },
+      { do: 'mount' },
+      { do: 'measureBlank', diameterMm: 29.93 },
+      { do: 'touchOff' },
+    );
+  const b = cut().passes(1);
+  const first = b.job.events.at(-1)?.n ?? NaN;
+  b.do({ do: 'rezero' }).passes(1);
+  const before = b.reading;
+  b.do({ do: 'void', of: first });
+  // the slides were not moved by a stroke in the ledger: the next reading lies one pass on, not two
+  expect(Math.abs(b.reading - before)).toBeLessThan(0.06);
 });

@@ -332,6 +332,9 @@ const REDUCE: { [K in EventKind]?: (s: State, e: EventOf<K>, threadThere: boolea
     s.topMm = e.topMm;
     s.infeed = e.infeed;
     if (e.slideDeg !== null) s.slideDeg = e.slideDeg;
+    // a depth that was cut with the slides so says where their zeros are, whatever before it was struck through
+    const zeroMm = e.depthMm - e.crossMm - (e.slideDeg === null ? 0 : e.topMm * cosDeg(e.slideDeg));
+    if (e.assumedPasses === null && Math.abs(zeroMm - s.zeroMm) > SAME_ZERO_MM) s.zeroMm = zeroMm;
     s.hasGroove = true;
     s.pitchProved ??= 'cut';
     s.airDue = false;
@@ -421,6 +424,8 @@ const LOSES_GROOVE: ReadonlySet<string> = new Set(['Lead', 'Lathe', LATHE_ID, 'G
 /** Facts that decide which lead is cut: changed, the pitch has to be proved anew. */
 const CUTS_LEAD: ReadonlySet<string> = new Set(['Lead', LATHE_ID, 'Gears']);
 
+/** Zeros nearer than this are one, mm: what is left of rounding. */
+const SAME_ZERO_MM = 1e-6;
 /** Places nearer than this are one, judged again, mm. */
 const SAME_PLACE_MM = 0.5;
 

@@ -124,9 +124,14 @@ export function settingsFor(
       },
     };
   };
-  const cross = of('cross', stand.crossMm);
-  const top = of('top', stand.topMm);
-  const topMatters = feed.slideDeg !== null || feed.infeed === 'alternate' || Math.abs(top.setMm) > 1e-9;
+  // the slide that rests is set as near as its dial goes; the one that feeds makes up for it, so that the depth is the one asked for
+  const atAngle = feed.slideDeg !== null;
+  const rest = atAngle ? of('cross', stand.crossMm) : of('top', stand.topMm);
+  const topMatters = atAngle || feed.infeed === 'alternate' || Math.abs(rest.setMm) > 1e-9;
+  const cosLies = feed.liesDeg === null ? 0 : cosDeg(feed.liesDeg);
+  const [cross, top] = atAngle
+    ? [rest, of('top', stand.topMm + (stand.crossMm - rest.setMm) / cosDeg(feed.slideDeg))]
+    : [of('cross', stand.crossMm + (topMatters ? (stand.topMm - rest.setMm) * cosLies : 0)), rest];
   const settings = [cross.setting, ...(topMatters ? [top.setting] : [])];
   return {
     settings: settings.toSorted((a, b) => Number(b.feeds) - Number(a.feeds)),

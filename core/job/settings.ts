@@ -1,8 +1,9 @@
 import { includedDeg } from '../form/flanks.ts';
 import type { SetupView } from './setupView.ts';
 import { feedsAtAngle } from './feed.ts';
-import type { GearSetting } from './gearSetting.ts';
-import type { Job } from './schema.ts';
+import { latheOf } from './derive.ts';
+import { gearSettingOf, gearsStandUp, type GearSetting } from './gearSetting.ts';
+import type { Job, Shop } from './schema.ts';
 import type { LatheKind } from '../lathe/schema.ts';
 import { threadFormOf, type ThreadSpec } from '../standards/thread.ts';
 
@@ -56,3 +57,10 @@ export function settingsOf(
     of(kind === 'control' ? 'told' : 'zero'),
   ];
 }
+
+/**
+ * The same of a job in its shop: with the train that it wants, and whether that is known to be on.
+ * @example settingsOfJob(demo('pump'), shop, setup(demo('pump')), named(demo('pump')))[1].code // 'gears'
+ */
+export const settingsOfJob = (job: Job, shop: Shop, view: SetupView, thread: ThreadSpec): MachineSetting[] =>
+  settingsOf(job, view, thread, latheOf(job, shop)?.kind ?? null, gearSettingOf(job, shop), gearsStandUp(job, shop));

@@ -1,6 +1,5 @@
-import { gearSettingOf, gearsStandUp } from '../../../core/job/gearSetting.ts';
 import { Link, useSearchParams } from 'react-router';
-import { settingsOf } from '../../../core/job/settings.ts';
+import { settingsOfJob } from '../../../core/job/settings.ts';
 import { setupOf } from '../../../core/job/setupView.ts';
 import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
 import { settingFigure, settingWords } from '../../../words/settings.ts';
@@ -72,14 +71,7 @@ function NextSetting() {
   const thread = threadOfJob(job);
   const view = setupOf(job, shop);
   if (!thread || !view) return null;
-  const settings = settingsOf(
-    job,
-    view,
-    thread,
-    latheOf(job, shop)?.kind ?? null,
-    gearSettingOf(job, shop),
-    gearsStandUp(job, shop),
-  );
+  const settings = settingsOfJob(job, shop, view, thread);
   const now = settings.find((s) => !s.done) ?? null;
   const figure = now && settingFigure(now, unit);
   return (

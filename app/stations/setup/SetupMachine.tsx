@@ -1,9 +1,8 @@
-import { gearSettingOf, gearsStandUp } from '../../../core/job/gearSetting.ts';
 import { cautionsAt } from '../../../core/job/cautions.ts';
 import { useState } from 'react';
 import { setupOf } from '../../../core/job/setupView.ts';
-import { settingsOf } from '../../../core/job/settings.ts';
-import { latheOf, threadOfJob } from '../../../core/job/derive.ts';
+import { settingsOfJob } from '../../../core/job/settings.ts';
+import { threadOfJob } from '../../../core/job/derive.ts';
 import { feedsAtAngle } from '../../../core/job/feed.ts';
 import { settingFigure, settingWords } from '../../../words/settings.ts';
 import { CONFLICT } from '../../../words/machine.ts';
@@ -55,14 +54,7 @@ export function SetupMachine() {
   const thread = threadOfJob(job);
   const view = setupOf(job, shop);
   if (!thread || !view) return <Gate station="setup" />;
-  const settings = settingsOf(
-    job,
-    view,
-    thread,
-    latheOf(job, shop)?.kind ?? null,
-    gearSettingOf(job, shop),
-    gearsStandUp(job, shop),
-  );
+  const settings = settingsOfJob(job, shop, view, thread);
   const now = settings.find((s) => s.code === asked) ?? settings.find((s) => !s.done) ?? null;
   const words = now ? settingWords(now.code) : null;
   const figure = now ? settingFigure(now, u) : null;

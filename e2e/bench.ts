@@ -1,28 +1,17 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { demoJobs, demoShop } from '../demo/index.ts';
-import { cardOf } from '../core/job/card.ts';
+import { AT, Bench } from '../app/testing/bench.ts';
+import { demoJobs } from '../demo/index.ts';
 import { newJob } from '../core/job/create.ts';
-import { applyEdit, type Edit } from '../core/job/edits/index.ts';
+import type { Edit } from '../core/job/edits/index.ts';
 import { parseDesignation } from '../core/standards/designation.ts';
 import type { Job } from '../core/job/schema.ts';
 import { expect } from './fixtures.ts';
 
 /** A job carried so far by named edits, as a file: what comes before the part that a test drives by hand. */
 export function jobOf(title: string, edits: readonly Edit[], from: Job | null = null): Job {
-  let job = from ?? newJob('bench', title, new Date('2026-11-26T08:00:00Z'));
-  let shop = demoShop();
-  const must = (e: Edit): void => {
-    const done = applyEdit(job, shop, e, { id: 'bench', at: '2026-11-26T08:00:00.000Z' });
-    if (!done.ok) throw new Error(`${e.do}: ${done.problem.code}`);
-    ({ job, shop } = done.value);
-  };
-  for (const e of edits) {
-    must(e);
-    // what is looked at by hand comes after the scratch
-    if (e.do === 'touchOff' && cardOf(job, shop, null).card.pitch) must({ do: 'provePitch', by: 'scratch' });
-  }
-  return { ...job, title };
+  const begun = from ?? newJob('bench', title, new Date(AT));
+  return { ...new Bench(begun).do(...edits).job, title };
 }
 export const times = (n: number, e: Edit): Edit[] => Array.from({ length: n }, () => e);
 

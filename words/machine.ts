@@ -35,8 +35,7 @@ export function dialText(d: { readonly turns: number; readonly shown: string }, 
 /** The same with its unit. */
 export function settingText(d: { readonly turns: number; readonly shown: string; readonly unit: UnitSystem }): string {
   const { n, short } = turnsCounted(d);
-  const text = dialText(d, ', then ');
-  return short && n === 0 ? text.replace(d.shown, `${d.shown} ${d.unit}`) : `${text} ${d.unit}`;
+  return short && n === 0 ? `${d.shown} ${d.unit}, short of zero` : `${dialText(d, ', then ')} ${d.unit}`;
 }
 /** Whole turns as a hand counts them from zero: short of it, away from the feed, the collar is met once less than the turns are floored. */
 export function turnsCounted(d: { readonly turns: number; readonly shown: string }): {
@@ -260,6 +259,10 @@ export function airText(card: Card): string | null {
 export const gearingText = (g: GearSetting): string =>
   `${trainText(g.train)}${g.levers === null ? '' : `, ${g.levers}`}`;
 
+/** The same with the tumbler: all that stands between spindle and leadscrew. */
+export const gearsText = (g: GearSetting): string =>
+  `${gearingText(g)}${g.tumbler === null ? '' : `, tumbler ${g.tumbler}`}`;
+
 /** The act of putting up, the one figure of it, and what goes with that. */
 export interface PutUpLines {
   readonly what: string;
@@ -300,11 +303,14 @@ const blankText = (b: CardView['card']['blank'], make: 'external' | 'internal', 
 const shareText = (radialMm: number, u: UnitSystem): string =>
   radialMm > 0 ? ` About ${fine(radialMm, u)} on the radius was left on purpose: finish it by what it measures.` : '';
 
+/** A slide and what it is set to. */
+const setText = (s: Setting): string => `${slideText(s)} ${settingText(s)}`;
+
 /** A run in the air along a groove, every slide set as deep as it is; or a scratch. */
 function runText(card: Card, u: UnitSystem): string {
   if (card.pitch) return pitchText(card, u);
   const [s] = card.settings;
-  const set = s ? `${slideText(s)} ${settingText(s)}, as deep as the groove is. ` : '';
+  const set = s ? `${setText(s)}, as deep as the groove is. ` : '';
   const others = card.settings
     .slice(1)
     .map((r) => `${restText(r)}. `)
@@ -315,7 +321,7 @@ function runText(card: Card, u: UnitSystem): string {
 function pitchText(card: Card, u: UnitSystem): string {
   if (!card.pitch) return '';
   const [s] = card.settings;
-  const set = s ? `${slideText(s)} ${settingText(s)}. ` : '';
+  const set = s ? `${setText(s)}. ` : '';
   return `${set}${pitchLines(card.pitch, u).what}`;
 }
 
@@ -363,7 +369,7 @@ export function cardText(
       if (card.pass?.spring)
         return `Spring pass ${card.pass.n} of ${card.pass.of}: the same setting again${s ? `, ${s.shown} ${s.unit}` : ''}.`;
       return s
-        ? [`${slideText(s)} ${settingText(s)}. Pass ${card.pass?.n} of ${card.pass?.of}.`, airText(card)]
+        ? [`${setText(s)}. Pass ${card.pass?.n} of ${card.pass?.of}.`, airText(card)]
             .filter((x) => x !== null)
             .join(' ')
         : '';

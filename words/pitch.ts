@@ -26,8 +26,6 @@ export interface PitchLines {
   readonly then: string;
   /** What is read, before its field. */
   readonly reads: string;
-  /** What it spans when it is right. */
-  readonly span: string;
   /** Whether a rule tells it from the nearest slip. */
   readonly doubt: string | null;
   /** The other way to prove it. */
@@ -35,7 +33,7 @@ export interface PitchLines {
   /** What is pressed when it is right as drawn. */
   readonly right: string;
 }
-/** The words of proving a pitch. @param depth of the scratch, as the dial shows it; null: nothing is set */
+/** The words of proving a pitch. */
 export function pitchLines(p: PitchProof, u: UnitSystem): PitchLines {
   const span = spanText(p.spanMm, u);
   const grooves = count(p.count, 'groove');
@@ -63,7 +61,6 @@ export function pitchLines(p: PitchProof, u: UnitSystem): PitchLines {
   const near = p.slips[0];
   return {
     ...by,
-    span,
     doubt:
       p.told || !near
         ? null

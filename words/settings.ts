@@ -1,6 +1,6 @@
 import type { MachineSetting, SettingCode } from '../core/job/settings.ts';
 import { lengthText } from '../core/quantity/format.ts';
-import { gearingText, unitName } from './machine.ts';
+import { gearsText, unitName } from './machine.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 
 interface Words {
@@ -70,10 +70,7 @@ export function settingFigure(
   u: UnitSystem,
 ): { readonly figure: string; readonly unit: string } | null {
   if (s.value === null) return null;
-  if ('gears' in s.value) {
-    const { tumbler } = s.value.gears;
-    return { figure: `${gearingText(s.value.gears)}${tumbler === null ? '' : `, tumbler ${tumbler}`}`, unit: '' };
-  }
+  if ('gears' in s.value) return { figure: gearsText(s.value.gears), unit: '' };
   if ('deg' in s.value) return { figure: scaleText(s.value.deg), unit: '' };
   if ('rpm' in s.value) return { figure: String(Math.round(s.value.rpm)), unit: 'rev/min' };
   return { figure: lengthText(s.value.mm, u, { bare: true }), unit: unitName(u) };

@@ -1,5 +1,6 @@
 import { leadToType } from './electronic.ts';
 import { trainText } from '../core/gearing/trainText.ts';
+import { cutsPlanned } from '../core/cutting/plan.ts';
 import { cutPlan, planRequest } from '../core/job/cutPlan.ts';
 import { fitOfJob, gearState, latheOf, threadOfJob } from '../core/job/derive.ts';
 import { isSizeTest } from '../core/job/events.ts';
@@ -86,7 +87,7 @@ export function shortConclusion(station: StationId, job: Job, shop: Shop, system
       const plan = cutPlan(job, request);
       if (!request || !plan?.ok) return null;
       const n = metal.cuts + 1;
-      const of = metal.cuts + plan.value.passes.filter((p) => !p.spring).length;
+      const of = metal.cuts + cutsPlanned(plan.value);
       if (nextPass(plan.value, { metal, feed: feedOf(job, metal), request, lathe: latheOf(job, shop) }))
         return fits(`pass ${n} of ${of}`, `${n} of ${of}`);
       if (metal.springs < job.cut.springs) return fits(`spring ${metal.springs + 1} of ${job.cut.springs}`, 'spring');

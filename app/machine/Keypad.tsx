@@ -10,7 +10,8 @@ function typeInto(field: HTMLInputElement, text: string): void {
   Reflect.set(HTMLInputElement.prototype, 'value', text, field);
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
-const armed = (): HTMLInputElement | null => document.querySelector<HTMLInputElement>('main [data-armed]');
+/** The field into which figures and readings go; null: none is armed. */
+export const armed = (): HTMLInputElement | null => document.querySelector<HTMLInputElement>('main [data-armed]');
 
 /** Takes what stands in the armed field. */
 export const takeArmed = (): void => {

@@ -1,11 +1,11 @@
 import type { MouseEvent, PointerEvent } from 'react';
-import { takeArmed } from './Keypad.tsx';
+import { armed, takeArmed } from './Keypad.tsx';
 
 /** A number that is typed and not taken yet. */
-const standing = (): boolean =>
-  [...document.querySelectorAll<HTMLInputElement>('main [data-armed][data-drafting=yes]')].some(
-    (f) => f.value.trim() !== '',
-  );
+function standing(): boolean {
+  const field = armed();
+  return field !== null && field.dataset['drafting'] === 'yes' && field.value.trim() !== '';
+}
 const actAt = (target: EventTarget): HTMLElement | null =>
   target instanceof Element ? target.closest<HTMLElement>('button, a') : null;
 

@@ -336,13 +336,19 @@ function countRefusal(stretches: readonly Stretch[]): Refused | null {
   return null;
 }
 
+/**
+ * Passes of a plan that cut, springs not counted.
+ * @example cutsPlanned(plan(demo('pump')).plan) // 15
+ */
+export const cutsPlanned = ({ passes }: Pick<Plan, 'passes'>): number => passes.filter((p) => !p.spring).length;
+
 /** The limit that wants another number of passes than was asked for. */
 function countedBy(
   { passes: asked, rule }: PlanRequest,
   stretches: readonly Stretch[],
   passes: readonly PlannedPass[],
 ): CountedBy | null {
-  const made = passes.filter((p) => !p.spring).length;
+  const made = cutsPlanned({ passes });
   if (asked === null || made === asked || made === 0 || rule === 'step') return null;
   const by = made > asked ? 'most' : 'least';
   const limits = stretches.flatMap(({ stage, index, fromMm, toMm }) => {

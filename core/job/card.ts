@@ -1,5 +1,5 @@
 import { sectionMm2 } from '../cutting/tip.ts';
-import { outTurns, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
+import { cutsPlanned, outTurns, toolOf, type Plan, type PlanRequest } from '../cutting/plan.ts';
 import { sameGears } from '../gearing/train.ts';
 import { trainText } from '../gearing/trainText.ts';
 import { isGeared, type Lathe, type UnconfirmedFact } from '../lathe/schema.ts';
@@ -22,7 +22,7 @@ import { kept } from '../keep/keep.ts';
 import { measurePlan } from './measure.ts';
 import { isSizeTest, type EventBody, type SizeTest } from './events.ts';
 import { feedOf, swungToPickUp, type Feed } from './feed.ts';
-import { gearSettingOf, leversStanding, type GearSetting } from './gearSetting.ts';
+import { gearSettingOf, gearsStandUp, leversStanding, type GearSetting } from './gearSetting.ts';
 import { metalOf, standingOfPart, threadExists, type LostBy, type Metal } from './metal.ts';
 import type { Job, Shop } from './schema.ts';
 import { safeMarks } from './safeMarks.ts';
@@ -142,7 +142,7 @@ function gearsUp(job: Job, lathe: Lathe, metal: Metal): boolean {
   const { train } = job.gears;
   if (!isGeared(lathe) || !train) return true;
   // another job may have put other gears on since
-  if (lathe.mounted !== null) return sameGears(lathe.mounted, train);
+  if (lathe.mounted !== null) return gearsStandUp(job, lathe);
   if (metal.gears) return metal.gears.lathe === lathe.id && sameGears(metal.gears.train, train);
   // passes agreed under this train were cut with it
   return metal.cuts > 0 && metal.facts?.['Gears'] === trainText(train);
@@ -331,7 +331,7 @@ export const cardOf = kept((job: Job, shop: Shop, stale: StaleStation | null): C
       settings: made.settings,
       pass: {
         n: metal.cuts + 1,
-        of: metal.cuts + plan.passes.filter((p) => !p.spring).length,
+        of: metal.cuts + cutsPlanned(plan),
         spring: false,
         stage: pass.stage,
         ...place,

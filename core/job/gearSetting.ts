@@ -1,6 +1,5 @@
-import { sameGears } from '../gearing/train.ts';
 import { gearboxRatios } from '../gearing/gearbox/index.ts';
-import type { Gearing } from '../gearing/train.ts';
+import { sameGears, type Gearing } from '../gearing/train.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { exact, textOf } from '../quantity/rational.ts';
 import { latheOf, threadOfJob } from './derive.ts';
@@ -42,12 +41,10 @@ export function gearSettingOf(job: Has<'name' | 'gears'>, shop: Shop): GearSetti
 
 /**
  * The lathe is said to have just these gears and levers on.
- * @example gearsStandUp(demo('sluice'), shop) // true; they were put up for it, and nothing since
+ * @example gearsStandUp(demo('sluice'), shop.lathes[0]) // true; they were put up for it, and nothing since
  */
-export function gearsStandUp(job: Has<'gears'>, shop: Shop): boolean {
-  const on = latheOf(job, shop)?.mounted ?? null;
-  return on !== null && job.gears.train !== null && sameGears(on, job.gears.train);
-}
+export const gearsStandUp = ({ gears: { train } }: Has<'gears'>, lathe: Pick<Lathe, 'mounted'> | null): boolean =>
+  train !== null && lathe !== null && lathe.mounted !== null && sameGears(lathe.mounted, train);
 
 /**
  * The levers as they were last said to stand; null: the lathe has none, or nobody has said.

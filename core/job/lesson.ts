@@ -1,3 +1,4 @@
+import { cutsPlanned } from '../cutting/plan.ts';
 import { median } from '../numeric/sorted.ts';
 import { aheadOf } from './ahead.ts';
 import { emptyShop, USUAL_CAP_MM, USUAL_SPRINGS } from './create.ts';
@@ -45,7 +46,7 @@ export function lessonOf(job: Job): Lesson | null {
   return {
     lathe: job.gears.lathe,
     material: job.intake.material,
-    planned: ahead.value.plan.passes.filter((p) => !p.spring).length,
+    planned: cutsPlanned(ahead.value.plan),
     cut,
     springs: metal.springs,
     capMm: job.cut.rule === 'step' ? null : job.cut.firstMaxMm,

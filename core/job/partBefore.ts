@@ -1,4 +1,5 @@
 import { tanDeg } from '../quantity/units.ts';
+import { cutsPlanned } from '../cutting/plan.ts';
 import { cutPlan, planRequest, toolOfJob } from './cutPlan.ts';
 import { metalOf, standing, standingOfPart } from './metal.ts';
 import { recutting } from './recut.ts';
@@ -86,7 +87,7 @@ export function aimsAfter(job: Job, shop: Shop, before: PartBefore): Aim[] {
     const deeperMm = before.deeperMm - shortMm;
     if (deeperMm - metal.deeperMm < LEAST_MM) return [];
     const plan = cutPlan(job, planRequest(job, shop, { ...metal, deeperMm }));
-    return [{ deeperMm, shortMm, passes: plan?.ok ? plan.value.passes.filter((p) => !p.spring).length : null }];
+    return [{ deeperMm, shortMm, passes: plan?.ok ? cutsPlanned(plan.value) : null }];
   });
 }
 /** A difference that no dial shows, mm. */

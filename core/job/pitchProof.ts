@@ -4,6 +4,7 @@ import { sameGears } from '../gearing/train.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
 import { exact, numberOf } from '../quantity/rational.ts';
 import { gearState, latheOf } from './derive.ts';
+import type { PitchBy } from './events.ts';
 import { standing, type Metal } from './metal.ts';
 import type { Has, Job, Shop } from './schema.ts';
 import { slippable, wrongScratch } from './scratchCheck.ts';
@@ -11,7 +12,7 @@ import { slippable, wrongScratch } from './scratchCheck.ts';
 /** How the pitch is proved before depth, and what to expect. */
 export interface PitchProof {
   /** A screw is scratched. No rule reaches into a nut: the chuck is turned by hand and the carriage moves along, or at a control a spare bar is scratched. */
-  readonly by: 'scratch' | 'turns' | 'bar';
+  readonly by: Exclude<PitchBy, 'waived'>;
   /** From groove to groove, and at each turn of the chuck, mm. */
   readonly leadMm: number;
   /** Grooves counted from nought, or turns of the chuck, and what they span, mm. */
@@ -54,9 +55,10 @@ export function pitchProof(
   shop: Shop,
   metal: Metal,
 ): PitchProof | null {
+  if (metal.pitchProved !== null || metal.hasGroove) return null;
   const lathe = latheOf(job, shop);
   const lead = gearState(job, shop)?.lead;
-  if (!lathe || !lead || metal.pitchProved !== null || metal.hasGroove) return null;
+  if (!lathe || !lead) return null;
   if (metal.scratch && !wrongScratch(job, shop, metal)) return null;
   if (cutRightBefore(job, lathe, metal)) return null;
   const leadMm = numberOf(lead);

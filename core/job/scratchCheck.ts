@@ -1,5 +1,5 @@
 import { allSettings, ratioOf } from '../gearing/gearbox/index.ts';
-import { explainScratch, RULE_MM } from '../gearing/proof/index.ts';
+import { explainScratch, judgeScratch, RULE_MM } from '../gearing/proof/index.ts';
 import type { Explanation, Scratch } from '../gearing/proof/diagnose.ts';
 import type { Geared } from '../gearing/train.ts';
 import { isGeared, type Lathe } from '../lathe/schema.ts';
@@ -36,24 +36,27 @@ export function wrongScratch(
   const lead = gearState(job, shop)?.lead;
   const lathe = latheOf(job, shop);
   if (!scratch || !lead || !lathe) return null;
-  const readMm = scratch.spanMm / scratch.crests;
-  const leadMm = numberOf(lead);
-  const withinMm = (COUNT_CRESTS * readMm) / scratch.crests;
+  const { crests, spanMm } = scratch;
   const starts = threadOfJob(job)?.starts ?? 1;
-  const offMm = Math.min(...[leadMm, leadMm / starts].map((mm) => Math.abs(readMm - mm)));
+  const asPitch = lead.div(BigInt(starts));
+  const byRule = judgeScratch(lead, crests, spanMm, RULE_MM);
+  const { measuredMm: readMm, uncertaintyMm: ruleMm } = byRule;
+  const leadMm = numberOf(lead);
+  const withinMm = (COUNT_CRESTS * readMm) / crests;
+  const offMm = Math.min(Math.abs(readMm - leadMm), Math.abs(readMm - numberOf(asPitch)));
   const { train } = job.gears;
   const geared = isGeared(lathe) && train ? train : null;
   // further off than a rule reads, and one slip explains it as well as a rule can tell: no half crest is pleaded then
-  const ruleMm = (2 * RULE_MM * Math.SQRT2) / scratch.crests;
-  const slipped = geared !== null && offMm > ruleMm && slipsOf(lathe, geared, readMm, ruleMm / 2).length > 0;
+  const read = byRule.right || judgeScratch(asPitch, crests, spanMm, RULE_MM).right;
+  const slipped = geared !== null && !read && slipsOf(lathe, geared, readMm, ruleMm).length > 0;
   if (offMm <= withinMm && !slipped) return null;
   return {
-    crests: scratch.crests,
-    spanMm: scratch.spanMm,
+    crests,
+    spanMm,
     readMm,
     leadMm,
     // explained within two of its uncertainties: half a crest in all
-    slips: geared ? slipsOf(lathe, geared, readMm, Math.max(withinMm, ruleMm) / 2).slice(0, 3) : [],
+    slips: geared ? slipsOf(lathe, geared, readMm, Math.max(withinMm / 2, ruleMm)).slice(0, 3) : [],
   };
 }
 

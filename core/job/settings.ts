@@ -39,14 +39,14 @@ export function settingsOf(
   up = false,
 ): MachineSetting[] {
   const { setup } = job;
-  const of = (code: SettingCode, value: MachineSetting['value'] = null): MachineSetting => ({
+  const of = (code: SettingCode, value: MachineSetting['value'] = null, known = false): MachineSetting => ({
     code,
     value,
-    done: setup.checks.includes(code),
+    done: known || setup.checks.includes(code),
   });
   return [
     of('true'),
-    ...(gears ? [{ ...of('gears', { gears }), ...(up ? { done: true } : {}) }] : []),
+    ...(gears ? [of('gears', { gears }, up)] : []),
     of('ground', { deg: includedDeg(threadFormOf(thread)) }),
     of('height'),
     ...(kind !== 'control' && feedsAtAngle(setup.infeed) && view.scale ? [of('slide', { deg: view.scale.deg })] : []),
@@ -62,5 +62,7 @@ export function settingsOf(
  * The same of a job in its shop: with the train that it wants, and whether that is known to be on.
  * @example settingsOfJob(demo('pump'), shop, setup(demo('pump')), named(demo('pump')))[1].code // 'gears'
  */
-export const settingsOfJob = (job: Job, shop: Shop, view: SetupView, thread: ThreadSpec): MachineSetting[] =>
-  settingsOf(job, view, thread, latheOf(job, shop)?.kind ?? null, gearSettingOf(job, shop), gearsStandUp(job, shop));
+export function settingsOfJob(job: Job, shop: Shop, view: SetupView, thread: ThreadSpec): MachineSetting[] {
+  const lathe = latheOf(job, shop);
+  return settingsOf(job, view, thread, lathe?.kind ?? null, gearSettingOf(job, shop), gearsStandUp(job, lathe));
+}

@@ -9,7 +9,7 @@ import { threadOfJob } from '../../core/job/derive.ts';
 import { FINE, lengthText } from '../../core/quantity/format.ts';
 import type { UnitSystem } from '../../core/quantity/units.ts';
 import type { PassCardWords } from '../../core/sheet/passCard.ts';
-import { gearingText, turnsCounted, unitName } from '../machine.ts';
+import { gearsText, turnsCounted, unitName } from '../machine.ts';
 import { pitchLines } from '../pitch.ts';
 import { LAY_NAMES } from '../try.ts';
 
@@ -18,9 +18,7 @@ function before(job: Job, shop: Shop, u: UnitSystem): (readonly [string, string]
   const gears = gearSettingOf(job, shop);
   const pitch = pitchProof(job, shop, metalOf(job));
   return [
-    ...(gears
-      ? [['train', `${gearingText(gears)}${gears.tumbler === null ? '' : `, tumbler ${gears.tumbler}`}`] as const]
-      : []),
+    ...(gears ? [['train', gearsText(gears)] as const] : []),
     ...(pitch ? [['pitch', pitchLines(pitch, u).what] as const] : []),
   ];
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { latheOf } from '../../../core/job/derive.ts';
+import type { PitchBy } from '../../../core/job/events.ts';
 import type { PitchProof } from '../../../core/job/pitchProof.ts';
 import { dialOf } from '../../../core/job/slides.ts';
 import { mistakeText } from '../../../words/gears.ts';
@@ -54,8 +55,7 @@ export function PitchCard({ beside, proof }: { readonly beside: Beside; readonly
   const [scratched, setScratched] = useState<number | null>(null);
   const lathe = latheOf(job, shop);
   const lines = pitchLines(proof, system);
-  const prove = (by: 'scratch' | 'turns' | 'bar' | 'waived') => () => act({ do: 'provePitch', by, after });
-  const waive = <SideAct onClick={prove('waived')}>Let it be, this once</SideAct>;
+  const prove = (by: PitchBy) => () => act({ do: 'provePitch', by, after });
   const toRun = setting !== undefined && scratched !== after;
   return (
     <MachineFrame
@@ -117,7 +117,7 @@ export function PitchCard({ beside, proof }: { readonly beside: Beside; readonly
             )
           }
         >
-          {waive}
+          <SideAct onClick={prove('waived')}>Let it be, this once</SideAct>
           {!toRun && proof.by === 'scratch' && lines.turns && (
             <SideAct onClick={prove('turns')}>Right by turns</SideAct>
           )}

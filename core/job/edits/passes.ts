@@ -14,8 +14,10 @@ import { edit, event, some, written, type After } from './edit.ts';
 /** Depths nearer than this are the same setting, mm. */
 const SAME_DEPTH_MM = 1e-6;
 
+const WAIVED: readonly EventBody[] = [{ kind: 'pitchProved', by: 'waived' }];
+
 /** The pass that the card asks for, cut to its depth or to another one. */
-function passCut(job: Job, shop: Shop, depthMm: number | undefined, before: readonly EventBody[]): Outcome<After> {
+function passCut(job: Job, shop: Shop, depthMm?: number, before: readonly EventBody[] = []): Outcome<After> {
   const { card } = cardOf(job, shop, null);
   if (card.do !== 'set' || !card.writes || card.pass?.spring)
     return bad('pass', 'no-pass-now', { spring: card.do === 'set' });
@@ -43,9 +45,9 @@ export const PASSES = {
     },
     ({ job, shop, id, at }, f) => {
       // whoever says that a pass is cut while its pitch is not proved has let that be, and the record says so
-      const waived: readonly EventBody[] =
-        cardOf(job, shop, null).card.what === 'pitch' ? [{ kind: 'pitchProved', by: 'waived' }] : [];
-      return passCut(written(job, waived, id, at), shop, f.depthMm, waived);
+      if (cardOf(job, shop, null).card.what === 'pitch')
+        return passCut(written(job, WAIVED, id, at), shop, f.depthMm, WAIVED);
+      return passCut(job, shop, f.depthMm);
     },
   ),
   springDone: event({}, (_, { job, shop }) => {

@@ -3,6 +3,7 @@ import { motionWords, routine, withdrawal } from './routine.ts';
 import { FINE, lengthText } from '../core/quantity/format.ts';
 import type { UnitSystem } from '../core/quantity/units.ts';
 import type { Problem } from '../core/quantity/outcome.ts';
+import { cutsPlanned } from '../core/cutting/plan.ts';
 import type { Card, CardGears, CardView, Stopped } from '../core/job/card.ts';
 import type { GearSetting } from '../core/job/gearSetting.ts';
 import { trainText } from '../core/gearing/trainText.ts';
@@ -395,7 +396,7 @@ export function planDelta(before: CardView, after: CardView): string | null {
   if (before.metal.cuts !== after.metal.cuts || before.metal.part !== after.metal.part) return null;
   // where nothing was planned, nothing changed
   if (!before.plan || !after.plan) return null;
-  const [was, is] = [before.plan.passes.length, after.plan.passes.length];
+  const [was, is] = [cutsPlanned(before.plan), cutsPlanned(after.plan)];
   const reading = (c: Card): string | null => {
     const [s] = c.settings;
     return c.do === 'set' && !c.pass?.spring && s ? dialText(s, ' + ') : null;

@@ -1,5 +1,6 @@
 import { deeperText } from '../../words/deeper.ts';
 import { suggestDeeper } from './deeper.ts';
+import { planDelta } from '../../words/machine.ts';
 import { countedText } from '../../words/setup.ts';
 import { known } from '../../app/testing/known.ts';
 import { describe, expect, test } from '@jest/globals';
@@ -260,6 +261,14 @@ describe('stages', () => {
     expect(counted && countedText(counted, true, 'mm')).toMatch(
       /^8 passes asked for, \d+ planned: no pass over 0\.\d+ mm, (rough|semi-finish|finish)\.$/,
     );
+  });
+  test('what is said of a change of plan counts passes as the card does, springs apart', () => {
+    const b = staged();
+    const before = b.view;
+    const after = staged().do({ do: 'setSchedule', passes: 30 }).view;
+    const of = (v: typeof before): number => v.card.pass?.of ?? NaN;
+    expect(of(after)).not.toBe(of(before));
+    expect(planDelta(before, after)).toContain(`${of(after)} passes left instead of ${of(before)}`);
   });
   test('straight in at the end, the tool no longer goes along the axis', () => {
     const b = staged();

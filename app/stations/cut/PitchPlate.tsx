@@ -23,6 +23,8 @@ function Drawing({ proof, u, w, h }: { readonly proof: PitchProof; readonly u: U
   const x = (n: number): number => left + n * leadMm * scale;
   const top = h * 0.18;
   const foot = h * 0.5;
+  // high enough for its figures, on a low plate too
+  const rule = Math.max(56, h * 0.13);
   const lean = Math.min(18, leadMm * scale * 0.4);
   const every = u === 'mm' ? (spanMm > 60 ? 10 : 5) : 25.4 / 4;
   const marks = Array.from({ length: Math.floor((spanMm * 1.06) / every) + 1 }, (_, i) => i);
@@ -55,7 +57,7 @@ function Drawing({ proof, u, w, h }: { readonly proof: PitchProof; readonly u: U
           </text>
         </g>
       ))}
-      <rect x={left - 26} y={foot + 4} width={w - left - 8} height={h * 0.13} fill="url(#steel)" stroke="var(--deep)" />
+      <rect x={left - 26} y={foot + 4} width={w - left - 8} height={rule} fill="url(#steel)" stroke="var(--deep)" />
       {marks.map((i) => (
         <g key={i}>
           <path d={`M${left + i * every * scale} ${foot + 4}v24`} stroke="#12161a" strokeWidth="2.5" />
@@ -74,13 +76,13 @@ function Drawing({ proof, u, w, h }: { readonly proof: PitchProof; readonly u: U
         </g>
       ))}
       <path
-        d={`M${x(0)} ${foot + 4}v${h * 0.13 + 26}M${x(count)} ${foot + 4}v${h * 0.13 + 26}`}
+        d={`M${x(0)} ${foot + 4}v${rule + 26}M${x(count)} ${foot + 4}v${rule + 26}`}
         stroke="var(--straw)"
         strokeWidth="3"
       />
       <text
         x={(x(0) + x(count)) / 2}
-        y={foot + h * 0.13 + 52}
+        y={foot + rule + 52}
         textAnchor="middle"
         fontSize="28"
         fontWeight="700"
